@@ -1,0 +1,111 @@
+/** npm run bench: every figure with its target, within or over. Measured on the built app and on the core. */
+import { chromium, type Page, type Response } from '@playwright/test';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
+import { gzipSync } from 'node:zlib';
+import { nightAt } from '../src/core/night/nightAt.ts';
+import { nightStatic } from '../src/core/night/nightStatic.ts';
+import { shiftDate } from '../src/core/time/civil.ts';
+import { createApp } from '../server/app.ts';
+import { nightRecords, NOW } from '../tests/support/records.ts';
+
+type Figure = { name: string; value: number; unit: string; target: number; atLeast?: boolean };
+
+const median = (values: number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN;
+
+function timed(run: () => void): number {
+  const start = performance.now();
+  run();
+  return performance.now() - start;
+}
+
+/** The core alone, warmed up: 40 different nights, 2000 moments. */
+function coreFigures(): Figure[] {
+  const nights = Array.from({ length: 60 }, (_, i) => nightRecords({ date: shiftDate('2026-11-01', i) }));
+  const times = nights.map((records) => timed(() => void nightStatic(records))).slice(20);
+  const night = nightStatic(nightRecords());
+  const moments = Array.from({ length: 2500 }, (_, i) => timed(() => void nightAt(night, NOW + i * 7919))).slice(500);
+  return [
+    { name: 'nightStatic, median of 40 nights', value: median(times), unit: 'ms', target: 30 },
+    { name: 'nightAt, median of 2000 moments', value: median(moments), unit: 'ms', target: 1 },
+  ];
+}
+
+/** One key press per frame; the time from the frame's start until after style, layout and paint. */
+async function scrub(page: Page): Promise<number[]> {
+  return page.evaluate(async () => {
+    const slider = document.querySelector('[role="slider"]');
+    const durations: number[] = [];
+    for (let i = 0; i < 600; i += 1) {
+      const key = Math.floor(i / 100) % 2 === 0 ? 'ArrowRight' : 'ArrowLeft';
+      await new Promise<void>((resolve) => {
+        const { port1, port2 } = new MessageChannel();
+        let start = 0;
+        port1.onmessage = () => {
+          durations.push(performance.now() - start);
+          resolve();
+        };
+        // Three callbacks of one frame in this order: the clock starts, the ribbon tells its listeners, a message is
+        // posted that comes back only after the frame was styled, laid out and painted.
+        requestAnimationFrame(() => {
+          start = performance.now();
+        });
+        slider?.dispatchEvent(new KeyboardEvent('keydown', { key, bubbles: true }));
+        requestAnimationFrame(() => port2.postMessage(null));
+      });
+    }
+    return durations;
+  });
+}
+
+async function pageFigures(address: string): Promise<Figure[]> {
+  const browser = await chromium.launch({
+    executablePath: '/usr/bin/chromium',
+    args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
+  });
+  const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+  const sizes: Promise<number>[] = [];
+  const measure = (response: Response): void => {
+    if (response.request().resourceType() === 'script')
+      sizes.push(response.body().then((body) => gzipSync(body).length));
+  };
+  page.on('response', measure);
+  const start = performance.now();
+  await page.goto(`${address}/?now=2026-11-24T19:21:00Z`);
+  await page.locator('.sentence').waitFor();
+  const firstMs = performance.now() - start;
+  const scriptKb = (await Promise.all(sizes)).reduce((a, b) => a + b, 0) / 1024;
+  page.off('response', measure);
+  const again = performance.now();
+  await page.reload();
+  await page.locator('.sentence').waitFor();
+  const againMs = performance.now() - again;
+  await page.goto(`${address}/n/demo-tonight-heron/polar`);
+  await page.locator('.pole-dial').waitFor();
+  const durations = await scrub(page);
+  await browser.close();
+  const short = durations.filter((ms) => ms < 16).length / durations.length;
+  return [
+    { name: 'script until the first bench, gzip', value: scriptKb, unit: 'KB', target: 330 },
+    { name: 'first bench, empty browser, demo loaded', value: firstMs, unit: 'ms', target: 3000 },
+    { name: 'first bench, second visit', value: againMs, unit: 'ms', target: 1500 },
+    { name: 'frames under 16 ms in 600 scrub steps', value: short * 100, unit: '%', target: 95, atLeast: true },
+    { name: 'long frames in 600 scrub steps', value: durations.filter((ms) => ms >= 16).length, unit: '', target: 30 },
+    { name: 'scrub step, median', value: median(durations), unit: 'ms', target: 16 },
+  ];
+}
+
+function print({ name, value, unit, target, atLeast }: Figure): void {
+  const within = atLeast === true ? value >= target : value <= target;
+  console.log(
+    `${name.padEnd(44)}${value.toFixed(2).padStart(10)} ${unit.padEnd(3)} target ${atLeast === true ? 'at least' : 'at most'} ${target}  ${within ? 'within' : 'OVER'}`,
+  );
+}
+
+const server: Server = createApp({ dist: join(import.meta.dirname, '..', 'dist'), demo: true }).listen(0, '127.0.0.1');
+await new Promise((resolve) => server.once('listening', resolve));
+const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
+for (const figure of [...coreFigures(), ...(await pageFigures(address))]) print(figure);
+server.close();

@@ -1,0 +1,30 @@
+import { defineConfig, devices } from '@playwright/test';
+
+const port = 4187;
+
+export default defineConfig({
+  testDir: 'tests/e2e',
+  testMatch: '**/*.spec.ts',
+  fullyParallel: true,
+  workers: 2,
+  forbidOnly: true,
+  retries: 0,
+  timeout: 60_000,
+  reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    ...devices['Desktop Chrome'],
+    viewport: { width: 1280, height: 800 },
+    timezoneId: 'UTC',
+    locale: 'en-GB',
+    launchOptions: {
+      executablePath: '/usr/bin/chromium',
+      args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking', '--disable-component-update'],
+    },
+  },
+  webServer: {
+    command: `node --import tsx server/main.ts --demo --port ${port}`,
+    url: `http://127.0.0.1:${port}/api/hello`,
+    reuseExistingServer: false,
+  },
+});

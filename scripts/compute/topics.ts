@@ -1,0 +1,41 @@
+/** Every topic that `compute` answers, by the name of its case file. */
+import { balance, budget, dial } from './mechanics.ts';
+import { optics } from './optics.ts';
+import { altaz, fieldRotation, magnetic, nights, polarError, poleStars, transits } from './sky.ts';
+import { isObject, type Adapter, type Answer, type Json, type JsonObject } from './types.ts';
+
+export const topics: Record<string, Adapter> = {
+  'pole-stars': poleStars,
+  altaz,
+  transits,
+  nights,
+  magnetic,
+  'field-rotation': fieldRotation,
+  'polar-error': polarError,
+  dial,
+  balance,
+  budget,
+  optics,
+};
+
+function answer(adapter: Adapter, one: Json | undefined): JsonObject {
+  if (!isObject(one) || !isObject(one['in'])) return { error: 'a case needs an object "in"' };
+  const echoed: JsonObject = {};
+  for (const key of ['id', 'kind']) if (one[key] !== undefined) echoed[key] = one[key];
+  let found: Answer;
+  try {
+    found = adapter(one['in']);
+  } catch (error) {
+    found = { error: error instanceof Error ? error.message : String(error) };
+  }
+  return { ...echoed, ...found };
+}
+
+/** Answers every case of a file; one bad case never stops the others. @throws Error for an unknown topic or a file
+ *  without cases. */
+export function computeTopic(topic: string, file: unknown): JsonObject[] {
+  const adapter = topics[topic];
+  if (!adapter) throw new Error(`unknown topic ${topic}; topics: ${Object.keys(topics).join(', ')}`);
+  if (!isObject(file) || !Array.isArray(file['cases'])) throw new Error('the input needs a list "cases"');
+  return file['cases'].map((one) => answer(adapter, one));
+}

@@ -1,0 +1,28 @@
+/** npm run trial [-- NAME]: all cases of every trial, or of one; writes docs/trials/NAME.json; exit 1 on a failure. */
+import { execFileSync } from 'node:child_process';
+import { writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { runTrial, TRIALS } from './trials/trials.ts';
+
+const [only] = process.argv.slice(2);
+const chosen = TRIALS.filter((t) => only === undefined || t.name === only);
+if (chosen.length === 0) {
+  console.error(`There is no trial ${only ?? ''}. Trials: ${TRIALS.map((t) => t.name).join(', ')}`);
+  process.exit(2);
+}
+const commit = execFileSync('git', ['rev-parse', '--short', 'HEAD'], { encoding: 'utf8' }).trim();
+for (const trial of chosen) {
+  const { seed, failure } = await runTrial(trial, trial.cases);
+  console.log(
+    `${trial.name.padEnd(14)}${String(trial.cases).padStart(6)} cases  seed ${seed}  ${failure === null ? 'holds' : 'FAILS'}  ${trial.what}`,
+  );
+  if (failure !== null) {
+    console.log(failure);
+    process.exitCode = 1;
+  }
+  const record = { trial: trial.name, what: trial.what, commit, seed, cases: trial.cases, result: failure ?? 'holds' };
+  writeFileSync(
+    join(import.meta.dirname, '..', 'docs', 'trials', `${trial.name}.json`),
+    `${JSON.stringify(record, null, 2)}\n`,
+  );
+}

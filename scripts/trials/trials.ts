@@ -1,0 +1,152 @@
+/** The long seeded proofs: each runs any number of cases, `npm run trial` all of them, `npm test` a share. */
+import fc from 'fast-check';
+import { planSubs, type PlanInput } from '../../src/core/night/plan.ts';
+import { driftRates } from '../../src/core/mount/polarDrift.ts';
+import { raBalance, raImbalanceKgM, type RaBalanceInput } from '../../src/core/mount/balance.ts';
+import { importProperty } from './importTrial.ts';
+import { weightSets } from '../../src/core/mount/balanceProposals.ts';
+
+export type Trial = { name: string; what: string; cases: number; property: () => fc.IRawProperty<unknown> };
+
+const HOUR_MS = 3_600_000;
+const SIDEREAL_HOUR_MS = HOUR_MS * 0.99726956633;
+const SLACK_MS = 1e-3;
+const finite = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+
+function check(condition: boolean, what: string): void {
+  if (!condition) throw new Error(what);
+}
+
+const plans: fc.Arbitrary<PlanInput> = fc.record({
+  startMs: fc.constant(0),
+  endMs: finite(0, 14).map((h) => h * HOUR_MS),
+  subS: finite(5, 900),
+  gapS: finite(0, 60),
+  count: fc.option(fc.integer({ min: 1, max: 400 })),
+  transitMs: fc.option(finite(-6, 16).map((h) => h * HOUR_MS)),
+  limitH: finite(-2, 3),
+  earliestFlipH: finite(-1, 1),
+  flipMinutes: finite(1, 20),
+  strategy: fc.constantFrom<PlanInput['strategy']>(
+    'endOfCrossingSub',
+    'asLateAsAllowed',
+    'asSoonAsAllowed',
+    'stopAtLimit',
+  ),
+});
+
+/** No sub across the limit or the flip, none outside the window, none over another. */
+function planHolds(input: PlanInput): void {
+  const { subs, flip } = planSubs(input);
+  const limitMs = input.transitMs === null ? Infinity : input.transitMs + input.limitH * SIDEREAL_HOUR_MS;
+  subs.forEach((sub, i) => {
+    check(sub.startMs >= input.startMs - SLACK_MS && sub.endMs <= input.endMs + SLACK_MS, 'a sub leaves the window');
+    check(sub.side === 'after' || sub.endMs <= limitMs + SLACK_MS, 'a sub straddles the limit');
+    if (flip)
+      check(
+        sub.side === 'after' ? sub.startMs >= flip.endMs - SLACK_MS : sub.endMs <= flip.startMs + SLACK_MS,
+        'a sub runs during the flip',
+      );
+    const previous = subs[i - 1];
+    if (previous) check(sub.startMs >= previous.endMs - SLACK_MS, 'two subs overlap');
+  });
+  check(subs.length <= (input.count ?? Infinity), 'more subs than wanted');
+}
+
+const RAD = Math.PI / 180;
+
+/** Simulated drift against the closed small-angle forms, both hemispheres. */
+function driftHolds([alt, az, size, s, dec, haH]: readonly [number, number, number, number, number, number]): void {
+  const rates = driftRates({ altErrorArcmin: alt, azErrorArcmin: az }, s * size, dec, haH);
+  const [h, onSky] = [haH * 15 * RAD, az * Math.cos(size * RAD)];
+  const k = 0.26252;
+  check(
+    Math.abs(rates.decPerMin + s * k * (alt * Math.sin(h) + onSky * Math.cos(h))) < 0.02,
+    'declination drift has the wrong sign or size',
+  );
+  const ra = s * k * Math.sin(dec * RAD) * (onSky * Math.sin(h) - alt * Math.cos(h));
+  check(Math.abs(rates.raPerMin - ra) < 0.03, 'right-ascension drift has the wrong sign or size');
+}
+
+const mass = finite(0.05, 8);
+const rigs: fc.Arbitrary<RaBalanceInput> = fc.record({
+  parts: fc.array(fc.record({ id: fc.constantFrom('a', 'b', 'c'), massKg: mass, fromRaAxisM: finite(0.05, 0.4) }), {
+    minLength: 1,
+    maxLength: 6,
+  }),
+  bar: fc.record({ massKg: finite(0, 2), centreM: finite(0, 0.3) }),
+  movableWeights: fc.array(fc.record({ id: fc.constantFrom('w1', 'w2'), massKg: mass }), {
+    minLength: 1,
+    maxLength: 2,
+  }),
+  fixedWeights: fc.array(fc.record({ massKg: finite(0, 3), positionM: finite(0, 0.4) }), { maxLength: 2 }),
+  barRangeM: fc.constant<[number, number]>([0.1, 0.4]),
+});
+
+/** The position leaves no moment, and the proposed sets are exactly those that fit. */
+function balanceHolds([rig, masses]: readonly [RaBalanceInput, readonly number[]]): void {
+  const { positionM } = raBalance(rig);
+  check(positionM !== null && Math.abs(raImbalanceKgM(rig, positionM)) < 1e-9, 'a moment is left');
+  const box = masses.map((massKg, i) => ({ id: `b${i}`, massKg }));
+  const needed = raBalance({ ...rig, fixedWeights: [] }).momentNeededFromWeightsKgM;
+  let fitting = 0;
+  for (let bits = 1; bits < 2 ** box.length; bits += 1) {
+    const kg = box.reduce((sum, w, i) => sum + (bits & (1 << i) ? w.massKg : 0), 0);
+    if (needed / kg >= rig.barRangeM[0] && needed / kg <= rig.barRangeM[1]) fitting += 1;
+  }
+  const sets = weightSets(rig, box);
+  check(sets.length === fitting, 'the sets are not those of the exhaustive search');
+  check(
+    sets.every((set, i) => i === 0 || set.ids.length >= (sets[i - 1]?.ids.length ?? 0)),
+    'fewest pieces do not come first',
+  );
+}
+
+const asRaw = <T>(arbitrary: fc.Arbitrary<T>, holds: (value: T) => void) =>
+  fc.property(arbitrary, holds) as fc.IRawProperty<unknown>;
+
+export const TRIALS: readonly Trial[] = [
+  {
+    name: 'plan',
+    what: 'no sub straddles limit or flip, none overlap',
+    cases: 4000,
+    property: () => asRaw(plans, planHolds),
+  },
+  {
+    name: 'polar-drift',
+    what: 'simulated drift agrees with the closed forms in sign and size, both hemispheres',
+    cases: 4000,
+    property: () =>
+      asRaw(
+        fc.tuple(
+          finite(-8, 8),
+          finite(-8, 8),
+          finite(15, 65),
+          fc.constantFrom(1, -1),
+          finite(-70, 70),
+          finite(-11, 11),
+        ),
+        driftHolds,
+      ),
+  },
+  {
+    name: 'balance',
+    what: 'zero moment at the position found; proposed sets = exhaustive search',
+    cases: 4000,
+    property: () => asRaw(fc.tuple(rigs, fc.array(mass, { minLength: 1, maxLength: 6 })), balanceHolds),
+  },
+  {
+    name: 'import',
+    what: 'mutated backup files end in named refusals or plannable merges; the database stays as it was',
+    cases: 1000,
+    property: importProperty,
+  },
+];
+
+const SEED = 20261124;
+
+/** Runs cases of a trial with the printed seed; the failure's words, or null. */
+export async function runTrial(trial: Trial, cases: number): Promise<{ seed: number; failure: string | null }> {
+  const result = await fc.check(trial.property(), { seed: SEED, numRuns: cases });
+  return { seed: SEED, failure: result.failed ? await fc.asyncDefaultReportMessage(result) : null };
+}

@@ -1,0 +1,42 @@
+/** node --import tsx server/main.ts [--demo] [--port N] [--api-only]: serves the built app on this machine only. */
+import { join } from 'node:path';
+import { parseArgs } from 'node:util';
+import { createApp } from './app.ts';
+
+const { values } = parseArgs({
+  options: {
+    demo: { type: 'boolean', default: false },
+    port: { type: 'string' },
+    'api-only': { type: 'boolean', default: false },
+  },
+});
+
+const DEFAULT_PORT = 4180;
+const wanted = Number(values.port ?? process.env['PORT'] ?? DEFAULT_PORT);
+const dist = values['api-only'] ? null : join(import.meta.dirname, '..', 'dist');
+const app = createApp({ dist, demo: values.demo });
+
+/** Takes the wanted port; when it is in use and was not asked for, the next free one. */
+function listen(port: number, triesLeft: number): void {
+  const server = app.listen(port, '127.0.0.1', (error) => {
+    if (!error) {
+      console.log(`Tidy Owl is ready: http://127.0.0.1:${port}/`);
+      return;
+    }
+    const busy = 'code' in error && error.code === 'EADDRINUSE';
+    if (busy && values.port === undefined && triesLeft > 0) {
+      listen(port + 1, triesLeft - 1);
+      return;
+    }
+    console.error(busy ? `Port ${port} is in use. Choose another one: npm start -- --port 4200` : error.message);
+    process.exitCode = 1;
+  });
+  for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+    process.once(signal, () => {
+      server.closeAllConnections();
+      server.close();
+    });
+  }
+}
+
+listen(wanted, 20);

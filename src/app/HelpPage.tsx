@@ -1,0 +1,97 @@
+import { Form } from 'react-bootstrap';
+import { Link } from 'react-router';
+import { settingOf, type SettingKey, type SettingValue } from '../core/records/setting.ts';
+import { saveSetting } from '../storage/settings.ts';
+import { useSession, useShared } from '../session/session.ts';
+import { writeWords } from '../text/errorWords.ts';
+import { GLOSSARY } from '../text/glossary.ts';
+import { useShortcutSetting } from './commands/CommandProvider.tsx';
+import { COMMANDS, keyOf } from './commands/commands.ts';
+import { PageTitle } from '../ui/PageTitle.tsx';
+
+function useSaveSetting(): <K extends SettingKey>(key: K, value: SettingValue<K>) => void {
+  const { writer } = useSession();
+  const { notify } = useShared();
+  return (key, value) => {
+    void saveSetting(writer, key, value).then((written) => {
+      if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
+    });
+  };
+}
+
+function OwnKeys() {
+  const shortcuts = useShortcutSetting();
+  const save = useSaveSetting();
+  return (
+    <section className="section" aria-labelledby="keys">
+      <h2 id="keys">Keys</h2>
+      <Form.Check
+        id="keys-on"
+        type="checkbox"
+        label="Single keys work while no field has focus"
+        checked={shortcuts.enabled}
+        onChange={(event) => save('shortcuts', { ...shortcuts, enabled: event.target.checked })}
+      />
+      <div className="fields">
+        {COMMANDS.map((c) => (
+          <Form.Group key={c.id} controlId={`key-${c.id}`}>
+            <Form.Label>{c.label}</Form.Label>
+            <Form.Control
+              maxLength={1}
+              value={keyOf(c, shortcuts.keys)}
+              onChange={(event) =>
+                save('shortcuts', { ...shortcuts, keys: { ...shortcuts.keys, [c.id]: event.target.value } })
+              }
+            />
+          </Form.Group>
+        ))}
+      </div>
+    </section>
+  );
+}
+
+function Units() {
+  const { stored } = useShared();
+  const save = useSaveSetting();
+  const units = settingOf(stored.settings, 'units');
+  return (
+    <Form.Group controlId="units" className="mb-3" style={{ maxWidth: 320 }}>
+      <Form.Label>Units</Form.Label>
+      <Form.Select
+        value={units}
+        onChange={(event) => save('units', event.target.value === 'imperial' ? 'imperial' : 'metric')}
+      >
+        <option value="metric">kilograms and millimetres</option>
+        <option value="imperial">pounds and inches</option>
+      </Form.Select>
+    </Form.Group>
+  );
+}
+
+export function HelpPage() {
+  return (
+    <>
+      <PageTitle>Help</PageTitle>
+      <p className="sentence">
+        Go down the run from top to bottom. Each bench says what your hand does next; the margin says whether the stars
+        will be round.
+      </p>
+      <Units />
+      <p>
+        <Link to="/data">Data in and out</Link>: save everything, bring it in elsewhere, tables, the demo.
+      </p>
+      <section className="section" aria-labelledby="terms">
+        <h2 id="terms">Terms</h2>
+        <dl className="help-columns">
+          {GLOSSARY.map(({ term, meaning }) => (
+            <div key={term}>
+              <dt>{term}</dt>
+              <dd>{meaning}</dd>
+            </div>
+          ))}
+        </dl>
+      </section>
+      <OwnKeys />
+    </>
+  );
+}

@@ -1,0 +1,65 @@
+import { QuestionCircle, ArrowCounterclockwise, Search } from 'react-bootstrap-icons';
+import { Link, NavLink } from 'react-router';
+import type { NightStatic } from '../../core/night/nightStatic.ts';
+import { useSession } from '../../session/session.ts';
+import { useLastChange } from '../../storage/useStored.ts';
+import { Mark } from '../../ui/Mark.tsx';
+import { useCommands } from '../commands/CommandProvider.tsx';
+import { Clocks } from './Clocks.tsx';
+import { LightSwitch } from './LightSwitch.tsx';
+import { NightSwitcher } from './NightSwitcher.tsx';
+
+function Tools() {
+  const { db, writer } = useSession();
+  const { run } = useCommands();
+  const last = useLastChange(db, writer.tabId);
+  return (
+    <nav aria-label="Tools">
+      <NavLink to="/kit" className="wide-only">
+        Kit
+      </NavLink>
+      <NavLink to="/sites" className="wide-only">
+        Sites
+      </NavLink>
+      <button
+        type="button"
+        className="wide-only"
+        onClick={() => run('find')}
+        aria-label="Find anything"
+        title="Find anything"
+      >
+        <Search aria-hidden />
+      </button>
+      <button
+        type="button"
+        className="wide-only"
+        onClick={() => run('undo')}
+        disabled={!last}
+        aria-label="Undo the last change"
+        title="Undo the last change"
+      >
+        <ArrowCounterclockwise aria-hidden size={18} />
+      </button>
+      <button type="button" onClick={() => run('help')} aria-label="Help and keys" title="Help and keys">
+        <QuestionCircle aria-hidden size={18} />
+      </button>
+    </nav>
+  );
+}
+
+/** Mark, night, tools, clocks, lights. */
+export function Header({ night }: { night: NightStatic | null }) {
+  return (
+    <header className="header">
+      <Link to="/" className="brand" aria-label="Tidy Owl, to the last night">
+        <Mark />
+        <span>Tidy Owl</span>
+      </Link>
+      <NightSwitcher night={night} />
+      <div className="spacer" />
+      <Tools />
+      {night && <Clocks />}
+      <LightSwitch />
+    </header>
+  );
+}

@@ -1,0 +1,17 @@
+/** Keeps the app on the device: registers the service worker and tells when a newer build waits. */
+import { registerSW } from 'virtual:pwa-register';
+
+export type Offline = { onNewer: (take: () => void) => void };
+
+/** Registers once. `onNewer` gets the function that takes the newer build and reloads; on a first visit nothing is
+ *  newer, the build is only being kept. */
+export function keepOffline({ onNewer }: Offline): void {
+  if (!('serviceWorker' in navigator) || import.meta.env.DEV) return;
+  const isFirstVisit = navigator.serviceWorker.controller === null;
+  const take = registerSW({
+    immediate: true,
+    onNeedRefresh: () => {
+      if (!isFirstVisit) onNewer(() => void take(true));
+    },
+  });
+}

@@ -1,0 +1,82 @@
+import { createBrowserRouter } from 'react-router';
+import { lazy, Suspense, type ComponentType, type ReactElement } from 'react';
+import { HelpPage } from './HelpPage.tsx';
+import { LastNight } from './LastNight.tsx';
+import { NotFound, RouteError } from './NotFound.tsx';
+import { NightFrame } from './frame/NightFrame.tsx';
+import { PlainFrame } from './frame/PlainFrame.tsx';
+import { Root } from './Root.tsx';
+
+/** A page whose code is fetched when it is first opened. */
+function later(load: () => Promise<ComponentType>): ReactElement {
+  const Page = lazy(async () => ({ default: await load() }));
+  return (
+    <Suspense fallback={<p role="status">Opening…</p>}>
+      <Page />
+    </Suspense>
+  );
+}
+
+/** The benches by their step in the address, and the night card. */
+const benches = [
+  {
+    path: 'light-path',
+    element: later(async () => (await import('../features/light-path/LightPathBench.tsx')).LightPathBench),
+  },
+  { path: 'payload', element: later(async () => (await import('../features/payload/PayloadBench.tsx')).PayloadBench) },
+  {
+    path: 'meridian',
+    element: later(async () => (await import('../features/meridian/MeridianBench.tsx')).MeridianBench),
+  },
+  { path: 'level', element: later(async () => (await import('../features/level/LevelBench.tsx')).LevelBench) },
+  { path: 'balance', element: later(async () => (await import('../features/balance/BalanceBench.tsx')).BalanceBench) },
+  { path: 'polar', element: later(async () => (await import('../features/polar/PolarBench.tsx')).PolarBench) },
+  {
+    path: 'pointing',
+    element: later(async () => (await import('../features/pointing/PointingBench.tsx')).PointingBench),
+  },
+  {
+    path: 'tracking',
+    element: later(async () => (await import('../features/tracking/TrackingBench.tsx')).TrackingBench),
+  },
+  { path: 'watch', element: later(async () => (await import('../features/watch/WatchBench.tsx')).WatchBench) },
+  { path: 'logbook', element: later(async () => (await import('../features/logbook/LogbookBench.tsx')).LogbookBench) },
+  {
+    path: 'card',
+    element: later(async () => (await import('../features/night-card/NightCardPage.tsx')).NightCardPage),
+  },
+];
+
+const kit = later(async () => (await import('../features/kit/KitPage.tsx')).KitPage);
+const sites = later(async () => (await import('../features/sites/SitesPage.tsx')).SitesPage);
+const data = later(async () => (await import('../features/data/DataPage.tsx')).DataPage);
+
+export function createRouter() {
+  return createBrowserRouter(
+    [
+      {
+        element: <Root />,
+        errorElement: <RouteError />,
+        children: [
+          { path: '/', element: <LastNight /> },
+          {
+            path: '/n/:nightId',
+            element: <NightFrame />,
+            children: [...benches, { path: '*', element: <NotFound /> }],
+          },
+          {
+            element: <PlainFrame />,
+            children: [
+              { path: '/kit/:kind?/:id?', element: kit },
+              { path: '/sites/:id?', element: sites },
+              { path: '/data', element: data },
+              { path: '/help/:topic?', element: <HelpPage /> },
+              { path: '*', element: <NotFound /> },
+            ],
+          },
+        ],
+      },
+    ],
+    { basename: new URL(document.baseURI).pathname },
+  );
+}

@@ -1,0 +1,10 @@
+/** Robust statistics of small samples. */
+
+/** The middle value, the mean of the two middle ones for an even count; null for none. */
+export function median(values: readonly number[]): number | null {
+  const sorted = [...values].sort((a, b) => a - b);
+  const middle = Math.floor(sorted.length / 2);
+  const upper = sorted[middle];
+  if (upper === undefined) return null;
+  return sorted.length % 2 === 1 ? upper : ((sorted[middle - 1] ?? upper) + upper) / 2;
+}

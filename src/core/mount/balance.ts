@@ -1,0 +1,68 @@
+/** Right-ascension balance. Distances from the polar axis: parts + on the tube's side, bar and weights + on the bar's
+ *  side. Moments in kg m (without g). */
+
+export type PlacedMass = { id: string; massKg: number; fromRaAxisM: number };
+export type Bar = { massKg: number; centreM: number };
+export type RaBalanceInput = {
+  parts: readonly PlacedMass[];
+  bar: Bar;
+  /** All movable weights share one position: their joint centre of mass. */
+  movableWeights: readonly { id: string; massKg: number }[];
+  fixedWeights: readonly { massKg: number; positionM: number }[];
+  /** Where the weights' middle may stand, both ends included. */
+  barRangeM: readonly [number, number];
+};
+
+export type RaBalance = {
+  tubeSideMomentKgM: number;
+  momentNeededFromWeightsKgM: number;
+  tubeSideLoadKg: number;
+  /** Middle of the movable weights; null without movable weights. May lie off the bar: then `inRange` is false. */
+  positionM: number | null;
+  inRange: boolean;
+  totalOnAxisKg: number;
+  /** Sum of m d^2 of all masses as points about the polar axis; null when the position is unknown. */
+  inertiaKgM2: number | null;
+};
+
+const ZERO_MOMENT_KG_M = 1e-9;
+
+export function sum<T>(items: readonly T[], value: (item: T) => number): number {
+  return items.reduce((total, item) => total + value(item), 0);
+}
+
+/** Sum of m d^2 with the movable weights at a position. */
+export function raInertiaKgM2(input: RaBalanceInput, positionM: number): number {
+  return (
+    sum(input.parts, (p) => p.massKg * p.fromRaAxisM ** 2) +
+    input.bar.massKg * input.bar.centreM ** 2 +
+    sum(input.fixedWeights, (w) => w.massKg * w.positionM ** 2) +
+    sum(input.movableWeights, (w) => w.massKg) * positionM ** 2
+  );
+}
+
+/** Where the weights balance the tube's side: sum(m d) of the parts = bar and weights. An 80 mm refractor of 6.97 kg
+ *  against 3.5 kg on a 0.8 kg bar: 0.2927 m. */
+export function raBalance(input: RaBalanceInput): RaBalance {
+  const tubeSideMomentKgM = sum(input.parts, (p) => p.massKg * p.fromRaAxisM);
+  const fixedMoment = sum(input.fixedWeights, (w) => w.massKg * w.positionM);
+  const needed = tubeSideMomentKgM - input.bar.massKg * input.bar.centreM - fixedMoment;
+  const movableKg = sum(input.movableWeights, (w) => w.massKg);
+  const positionM = movableKg > 0 ? needed / movableKg : null;
+  const [min, max] = input.barRangeM;
+  return {
+    tubeSideMomentKgM,
+    momentNeededFromWeightsKgM: needed,
+    tubeSideLoadKg: sum(input.parts, (p) => p.massKg),
+    positionM,
+    inRange: positionM === null ? Math.abs(needed) < ZERO_MOMENT_KG_M : positionM >= min && positionM <= max,
+    totalOnAxisKg:
+      sum(input.parts, (p) => p.massKg) + input.bar.massKg + movableKg + sum(input.fixedWeights, (w) => w.massKg),
+    inertiaKgM2: positionM === null && movableKg > 0 ? null : raInertiaKgM2(input, positionM ?? 0),
+  };
+}
+
+/** Moment left over with the movable weights at a position, kg m; + = the tube's side drops. */
+export function raImbalanceKgM(input: RaBalanceInput, positionM: number): number {
+  return raBalance(input).momentNeededFromWeightsKgM - sum(input.movableWeights, (w) => w.massKg) * positionM;
+}

@@ -1,0 +1,56 @@
+/** What hangs on the mount against its rating. */
+import { sum, type PlacedMass } from './balance.ts';
+
+/** The arm that a rating is taken to stand for when the maker does not say. */
+export const DEFAULT_REFERENCE_ARM_M = 0.2;
+/** Above this share of what is allowed, a load counts as near the limit. */
+export const NEAR_LIMIT_SHARE = 0.8;
+
+/** Mass against the rating, and moment about the polar axis against rating times reference arm; both as shares. */
+export function loadShares(
+  parts: readonly PlacedMass[],
+  ratedKg: number,
+  referenceArmM = DEFAULT_REFERENCE_ARM_M,
+): { loadShare: number; torqueShare: number } {
+  return {
+    loadShare: sum(parts, (p) => p.massKg) / ratedKg,
+    torqueShare: sum(parts, (p) => p.massKg * p.fromRaAxisM) / (ratedKg * referenceArmM),
+  };
+}
+
+export type LoadVerdict = 'fine' | 'near' | 'over';
+/** One bar of the judgement: what there is, what is allowed, and the share of it. */
+export type LoadBar = { is: number; allowed: number; share: number; verdict: LoadVerdict };
+export type Load = { massKg: LoadBar; momentKgM: LoadBar; verdict: LoadVerdict };
+
+/** Fine up to 80 % of what is allowed, near the limit up to it, over beyond. */
+export function loadVerdict(share: number): LoadVerdict {
+  if (share > 1) return 'over';
+  return share > NEAR_LIMIT_SHARE ? 'near' : 'fine';
+}
+
+function bar(is: number, allowed: number): LoadBar {
+  const share = is / allowed;
+  return { is, allowed, share, verdict: loadVerdict(share) };
+}
+
+export type LoadInput = {
+  parts: readonly PlacedMass[];
+  /** Bar and weights together; they count only when the rating includes them. */
+  counterKg: number;
+  ratedKg: number;
+  ratingIncludesWeights: boolean;
+  referenceArmM: number;
+  /** The share of the rating that this user wants to use, above 0. */
+  shareUsed: number;
+};
+
+/** The worse of mass and moment decides. 6.97 kg at 0.17 m on a mount rated 18 kg, two thirds used: 58 % of the mass
+ *  allowed, 49 % of the moment. */
+export function judgeLoad(input: LoadInput): Load {
+  const allowedKg = input.ratedKg * input.shareUsed;
+  const countedKg = sum(input.parts, (p) => p.massKg) + (input.ratingIncludesWeights ? input.counterKg : 0);
+  const massKg = bar(countedKg, allowedKg);
+  const momentKgM = bar(Math.abs(sum(input.parts, (p) => p.massKg * p.fromRaAxisM)), allowedKg * input.referenceArmM);
+  return { massKg, momentKgM, verdict: loadVerdict(Math.max(massKg.share, momentKgM.share)) };
+}

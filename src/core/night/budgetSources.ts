@@ -1,0 +1,166 @@
+/** Puts the budget's input together from readings, and says for each item whether it was measured or is assumed. */
+import { wormPeriodS, type Sinusoid } from '../tracking/periodicError.ts';
+import type { MountPart } from '../records/part.ts';
+import { ASSUMED } from '../verdict/assumptions.ts';
+import type { BudgetInput, BudgetItemName, PolarError, Tracking } from '../verdict/contributions.ts';
+import { POLAR_LIST } from './checklists.ts';
+import { lastReading, type NightRecords } from './nightRecords.ts';
+import type { RigNumbers } from './rigNumbers.ts';
+
+export type Source = { basis: 'measured' | 'assumed' | 'given' | 'notChecked'; atUtc: string | null };
+export type BudgetSources = Partial<Record<BudgetItemName, Source>>;
+
+/** The part of the input that does not change during the night; hour-angle terms are filled in by `budgetAt`. */
+export type BudgetBase = { input: BudgetInput; sources: BudgetSources };
+
+const assumed: Source = { basis: 'assumed', atUtc: null };
+const given: Source = { basis: 'given', atUtc: null };
+const notChecked: Source = { basis: 'notChecked', atUtc: null };
+const measured = (reading: { takenAtUtc: string }): Source => ({ basis: 'measured', atUtc: reading.takenAtUtc });
+const measuredOr = (reading: { takenAtUtc: string } | undefined, otherwise: Source): Source =>
+  reading ? measured(reading) : otherwise;
+
+/** What the periodic error of a mount is taken to be before it was measured. */
+export function assumedSinusoids(mount: MountPart | null): Sinusoid[] {
+  const { smallTracker, geared, belt, strainWave } = ASSUMED.periodicPeakToPeakArcsec;
+  if (mount === null) return [{ amplitudeArcsec: geared / 2, periodS: wormPeriodS(ASSUMED.wormTeeth) }];
+  const isTracker = mount.mountKind === 'trackerBallHead' || mount.mountKind === 'trackerBracket';
+  const peakToPeak = mount.drive === 'strainWave' ? strainWave : isTracker ? smallTracker : mount.belt ? belt : geared;
+  const ownPeriod =
+    mount.drive === 'strainWave' ? ASSUMED.strainWavePeriodS : wormPeriodS(mount.wormTeeth ?? ASSUMED.wormTeeth);
+  return [{ amplitudeArcsec: peakToPeak / 2, periodS: mount.drivePeriodS ?? ownPeriod }];
+}
+
+function polarOf(records: NightRecords): { polar: PolarError; source: Source } {
+  const reading = lastReading(records.readings, 'polarError');
+  if (reading) {
+    const { altErrorArcmin, azErrorArcmin } = reading.values;
+    return {
+      polar: { known: 'components', altErrorArcmin, azErrorArcmin, latDeg: records.site.latDeg, haH: 0 },
+      source: measured(reading),
+    };
+  }
+  const byEye = lastReading(records.readings, 'check', (r) => r.values.listId === POLAR_LIST);
+  const errorArcmin = byEye?.values.done ? ASSUMED.polarErrorByEyeArcmin : ASSUMED.polarErrorUnsetArcmin;
+  return { polar: { known: 'size', errorArcmin }, source: assumed };
+}
+
+type FlexureTerm = { flexureArcsecPerMin: number; flexureDirectionDeg: number | null; source: Source };
+
+/** None with an off-axis guider; learned from any night of this rig; assumed before that. */
+function flexureOf(records: NightRecords): FlexureTerm {
+  if (records.rig.guiding === 'offAxis') return { flexureArcsecPerMin: 0, flexureDirectionDeg: null, source: given };
+  const reading = lastReading(
+    [...records.history, ...records.readings],
+    'flexure',
+    (r) => r.subject.id === records.rig.id,
+  );
+  if (!reading) return { flexureArcsecPerMin: ASSUMED.flexureArcsecPerMin, flexureDirectionDeg: null, source: assumed };
+  const { arcsecPerMin, directionDeg } = reading.values;
+  return { flexureArcsecPerMin: arcsecPerMin, flexureDirectionDeg: directionDeg, source: measured(reading) };
+}
+
+function guidedTracking(records: NightRecords): { tracking: Tracking; sources: BudgetSources } {
+  const guiding = lastReading(records.readings, 'guiding');
+  const { source, ...flexure } = flexureOf(records);
+  return {
+    tracking: {
+      guided: true,
+      rmsRaArcsec: guiding?.values.rmsRaArcsec ?? ASSUMED.guidingRmsArcsec,
+      rmsDecArcsec: guiding?.values.rmsDecArcsec ?? ASSUMED.guidingRmsArcsec,
+      guideStarArcsec: [0, 0],
+      ...flexure,
+    },
+    sources: { guiding: measuredOr(guiding, assumed), flexure: source },
+  };
+}
+
+function unguidedTracking(
+  records: NightRecords,
+  mount: MountPart | null,
+): { tracking: Tracking; sources: BudgetSources } {
+  const track = lastReading([...records.history, ...records.readings], 'track', (r) => r.subject.id === mount?.id);
+  const { periodS = null, harmonics = [], raDriftArcsecPerMin = null } = track?.values ?? {};
+  const known = track !== undefined && periodS !== null;
+  const sinusoids = known
+    ? harmonics.map((h) => ({ amplitudeArcsec: h.amplitudeArcsec, periodS: periodS / h.k }))
+    : assumedSinusoids(mount);
+  return {
+    tracking: {
+      guided: false,
+      sinusoids,
+      curve: null,
+      raRateAxisArcsecPerMin: raDriftArcsecPerMin ?? ASSUMED.raRateAxisArcsecPerMin,
+      refraction: null,
+    },
+    sources: {
+      periodicError: known ? measured(track) : assumed,
+      raRate: measuredOr(raDriftArcsecPerMin === null ? undefined : track, assumed),
+      refraction: given,
+    },
+  };
+}
+
+/** Declinations are kept this far from the pole, where right ascension loses its meaning. */
+const HIGHEST_DEC_DEG = 89.9;
+
+/** Null when the light path is incomplete: without focal length and pixel there is no scale to judge by. */
+export function budgetBase(
+  records: NightRecords,
+  numbers: RigNumbers,
+  decDeg: number,
+  exposureS: number,
+): BudgetBase | null {
+  const { train, tube, camera, mount } = numbers;
+  if (!train || !tube || !camera) return null;
+  const { polar, source } = polarOf(records);
+  const guided = records.rig.guiding !== 'none';
+  const { tracking, sources } = guided ? guidedTracking(records) : unguidedTracking(records, mount);
+  const seeing = lastReading(records.readings, 'seeing');
+  const corners = lastReading([...records.history, ...records.readings], 'corners', (r) => r.subject.id === camera.id);
+  const input: BudgetInput = {
+    scaleArcsecPerPx: train.scaleArcsecPerPx,
+    widthPx: camera.widthPx,
+    heightPx: camera.heightPx,
+    cameraAngleDeg: records.rig.cameraAngleDeg,
+    apertureMm: tube.apertureMm,
+    declinationDeg: Math.max(-HIGHEST_DEC_DEG, Math.min(HIGHEST_DEC_DEG, decDeg)),
+    exposureS,
+    seeingFwhmArcsec: seeing?.values.fwhmArcsec ?? ASSUMED.seeingFwhmArcsec,
+    defocusDiscArcsec: 0,
+    balanceWindArcsec: ASSUMED.balanceWindArcsec,
+    polar,
+    tracking,
+    spacing: corners ? { sigmaArcsec: corners.values.sigmaArcsec, direction: corners.values.direction } : null,
+  };
+  return {
+    input,
+    sources: { ...sources, ...fixedSources(source, measuredOr(corners, notChecked), measuredOr(seeing, assumed)) },
+  };
+}
+
+/** Sources of the items that every rig has. */
+function fixedSources(polar: Source, spacing: Source, seeing: Source): BudgetSources {
+  return {
+    polarDrift: polar,
+    fieldRotation: polar,
+    spacing,
+    seeing,
+    defocus: notChecked,
+    diffraction: given,
+    pixel: given,
+    balanceWind: assumed,
+  };
+}
+
+/** Refraction's formula holds down to about this altitude. */
+const LOWEST_REFRACTION_ALT_DEG = 10;
+
+/** The input at one hour angle: the actual polar drift there, and refraction when the target stands high enough. */
+export function budgetInputAt(base: BudgetBase, latDeg: number, haH: number, altDeg: number): BudgetInput {
+  const { input } = base;
+  const polar: PolarError = input.polar.known === 'components' ? { ...input.polar, haH } : input.polar;
+  const refraction = altDeg >= LOWEST_REFRACTION_ALT_DEG ? { latDeg, haH } : null;
+  const tracking: Tracking = input.tracking.guided ? input.tracking : { ...input.tracking, refraction };
+  return { ...input, polar, tracking };
+}

@@ -1,0 +1,115 @@
+/** What changes with the ribbon's time: no search and no curves in here, under a millisecond. */
+import { wrap12 } from '../math/angles.ts';
+import { uprightAngleDeg } from '../mount/dial.ts';
+import { localSiderealHours } from '../sky/ephemeris.ts';
+import { toHorizontal } from '../sky/horizontal.ts';
+import { SUN_LIMIT_DEG } from '../sky/nightEvents.ts';
+import { roundnessBudget, type Budget } from '../verdict/budget.ts';
+import { budgetInputAt } from './budgetSources.ts';
+import type { NightStatic } from './nightStatic.ts';
+import { altFromTrack } from './skyOfNight.ts';
+
+export type SkyPhase = 'day' | 'civil' | 'nautical' | 'astronomical' | 'night';
+export type PolePoint = {
+  name: string;
+  magnitude: number;
+  haH: number;
+  uprightAngleDeg: number;
+  polarDistanceArcmin: number;
+};
+export type NightEvent = {
+  code: 'sunset' | 'dark' | 'start' | 'flip' | 'limit' | 'end' | 'dawn' | 'sunrise';
+  timeMs: number;
+};
+
+export type NightAt = {
+  timeMs: number;
+  siderealH: number;
+  phase: SkyPhase;
+  target: { haH: number; altDeg: number; azDeg: number } | null;
+  moonAltDeg: number;
+  poleStar: PolePoint;
+  polePattern: PolePoint[];
+  budget: Budget | null;
+  next: NightEvent | null;
+  /** Index of the sub that runs at this time, or null. */
+  subIndex: number | null;
+};
+
+const DARKER: readonly (readonly [SkyPhase, 'sunset' | 'civil' | 'nautical' | 'astronomical'])[] = [
+  ['night', 'astronomical'],
+  ['astronomical', 'nautical'],
+  ['nautical', 'civil'],
+  ['civil', 'sunset'],
+];
+
+/** Which band of twilight an instant falls into. */
+export function phaseAt(sky: NightStatic['sky'], timeMs: number): SkyPhase {
+  const { twilight, startMs, endMs, sunHighestDeg } = sky.events;
+  for (const [phase, limit] of DARKER) {
+    const { duskMs, dawnMs } = twilight[limit];
+    if (duskMs === null && dawnMs === null) {
+      if (sunHighestDeg < SUN_LIMIT_DEG[limit]) return phase;
+      continue;
+    }
+    if (timeMs >= (duskMs ?? startMs) && timeMs < (dawnMs ?? endMs)) return phase;
+  }
+  return 'day';
+}
+
+/** All dated events of the night in order. */
+export function nightEventList(night: NightStatic): NightEvent[] {
+  const { sunset } = night.sky.events.twilight;
+  const all: { code: NightEvent['code']; timeMs: number | null | undefined }[] = [
+    { code: 'sunset', timeMs: sunset.duskMs },
+    { code: 'dark', timeMs: night.dark?.fromMs },
+    { code: 'start', timeMs: night.plan?.subs[0]?.startMs },
+    { code: 'flip', timeMs: night.plan?.flip?.startMs },
+    { code: 'limit', timeMs: night.plan?.stopsAtLimit ? night.plan.limitMs : null },
+    { code: 'end', timeMs: night.plan?.subs.at(-1)?.endMs },
+    { code: 'dawn', timeMs: night.dark?.toMs },
+    { code: 'sunrise', timeMs: sunset.dawnMs },
+  ];
+  return all
+    .flatMap(({ code, timeMs }) => (typeof timeMs === 'number' ? [{ code, timeMs }] : []))
+    .sort((a, b) => a.timeMs - b.timeMs);
+}
+
+/** The state of the night at an instant. */
+export function nightAt(night: NightStatic, timeMs: number): NightAt {
+  const { site } = night.records;
+  const siderealH = localSiderealHours(timeMs, site.lonDeg);
+  const haOf = (raDeg: number): number => wrap12(siderealH - raDeg / 15);
+  const polePoint = (p: NightStatic['sky']['poleStar']): PolePoint => {
+    const haH = haOf(p.ofDate.raDeg);
+    return {
+      name: p.star.name,
+      magnitude: p.star.magnitude,
+      haH,
+      uprightAngleDeg: uprightAngleDeg(haH, site.latDeg),
+      polarDistanceArcmin: p.polarDistanceArcmin,
+    };
+  };
+  const place = night.targetSky?.ofDate;
+  const target = place
+    ? { haH: haOf(place.raDeg), ...toHorizontal(haOf(place.raDeg), place.decDeg, site.latDeg) }
+    : null;
+  const subIndex = night.plan?.subs.findIndex((s) => timeMs >= s.startMs && timeMs < s.endMs) ?? -1;
+  return {
+    timeMs,
+    siderealH,
+    phase: phaseAt(night.sky, timeMs),
+    target,
+    moonAltDeg: altFromTrack(night.sky.moonTrack, timeMs),
+    poleStar: polePoint(night.sky.poleStar),
+    polePattern: night.sky.polePattern.map(polePoint),
+    budget: night.budget
+      ? roundnessBudget(
+          budgetInputAt(night.budget, site.latDeg, target?.haH ?? 0, target?.altDeg ?? 90),
+          night.records.limits,
+        )
+      : null,
+    next: nightEventList(night).find((e) => e.timeMs > timeMs) ?? null,
+    subIndex: subIndex === -1 ? null : subIndex,
+  };
+}

@@ -1,0 +1,134 @@
+/** Everything about a night that does not change while the ribbon is scrubbed. */
+import { median } from '../math/statistics.ts';
+import type { PlanEntry } from '../records/night.ts';
+import type { Target } from '../records/site.ts';
+import { raBalance, sum, type RaBalance } from '../mount/balance.ts';
+import { judgeLoad, type Load } from '../mount/load.ts';
+import type { MagneticField } from '../sky/magnetic.ts';
+import { ASSUMED } from '../verdict/assumptions.ts';
+import { budgetBase, type BudgetBase } from './budgetSources.ts';
+import { darkSpan, intersect, longest, upSpans, type Span } from './darkness.ts';
+import type { NightRecords } from './nightRecords.ts';
+import { planSubs, type Plan } from './plan.ts';
+import { mountFlips, rigNumbers, type RigBalance, type RigNumbers } from './rigNumbers.ts';
+import { runFor, type Run } from './run.ts';
+import { siteNight, targetNight, type SiteNight, type TargetNight } from './skyOfNight.ts';
+
+export type BarOfNight = { rig: RigBalance; found: RaBalance };
+
+export type NightStatic = {
+  records: NightRecords;
+  sky: SiteNight;
+  dark: Span | null;
+  entry: PlanEntry | null;
+  target: Target | null;
+  targetSky: TargetNight | null;
+  /** Dark and target above the horizon line: the longest such span of the night. */
+  usable: Span | null;
+  /** The target is above the horizon line in these spans of the 24 hours. */
+  up: Span[];
+  numbers: RigNumbers;
+  /** Weights and bar with their balance; null for mounts without a bar and incomplete rigs. */
+  bar: BarOfNight | null;
+  /** What hangs on the mount against its rating; null without a mount. */
+  load: Load | null;
+  /** The Earth's field at the site on this night. */
+  magnetic: MagneticField;
+  run: Run;
+  flips: boolean;
+  limitH: number;
+  plan: Plan | null;
+  budget: BudgetBase | null;
+};
+
+function planOf(
+  entry: PlanEntry,
+  usable: Span | null,
+  transitMs: number | null,
+  numbers: RigNumbers,
+  { limitH, flipMinutes }: { limitH: number; flipMinutes: number },
+): Plan | null {
+  if (!usable) return null;
+  const startMs = entry.startUtc === null ? usable.fromMs : Math.max(usable.fromMs, Date.parse(entry.startUtc));
+  return planSubs({
+    startMs,
+    endMs: usable.toMs,
+    subS: entry.subS,
+    gapS: entry.gapS,
+    count: entry.count,
+    transitMs: mountFlips(numbers.mount) ? transitMs : null,
+    limitH,
+    earliestFlipH: numbers.mount?.earliestFlipH ?? 0,
+    flipMinutes,
+    strategy: entry.strategy,
+  });
+}
+
+/** The target of the night's first plan, its sky and when it can be used. */
+function targetPart(records: NightRecords, sky: SiteNight, dark: Span | null) {
+  const { night, site } = records;
+  const entry = night.plan[0] ?? null;
+  const target = records.targets.find((t) => t.id === entry?.targetId) ?? null;
+  const targetSky = target ? targetNight(site, target, sky) : null;
+  const up = targetSky ? upSpans(site, targetSky.ofDate, sky.events.startMs, sky.events.endMs) : [];
+  return { entry, target, targetSky, up, usable: dark ? longest(intersect(up, dark)) : null };
+}
+
+function loadOf({ mount, masses }: RigNumbers, shareUsed: number): Load | null {
+  if (!mount) return null;
+  const counterKg = masses.bar.massKg + sum(masses.weights, (w) => w.massKg);
+  return judgeLoad({ ...mount, parts: masses.tubeSide, counterKg, shareUsed });
+}
+
+/** What a flip of this rig has taken, the middle of all; assumed before the first one. */
+function flipMinutesOf({ history, rig }: NightRecords): number {
+  const minutes = history.flatMap((r) => (r.kind === 'flip' && r.subject.id === rig.id ? [r.values.minutes] : []));
+  return median(minutes) ?? ASSUMED.flipMinutes;
+}
+
+/** Without a plan, subs of this length are judged. */
+const SUB_WITHOUT_PLAN_S = 60;
+
+function compute(records: NightRecords): NightStatic {
+  const sky = siteNight(records.site, records.night.eveningDate);
+  const dark = darkSpan(sky.events, records.night.darkness);
+  const aim = targetPart(records, sky, dark);
+  const numbers = rigNumbers(records.rig, records.parts);
+  const { balance } = numbers;
+  return {
+    records,
+    sky,
+    dark,
+    ...aim,
+    numbers,
+    bar: balance ? { rig: balance, found: raBalance(balance.input) } : null,
+    load: loadOf(numbers, records.schools.loadShare),
+    magnetic: sky.magnetic,
+    run: runFor(numbers.mount),
+    flips: mountFlips(numbers.mount),
+    ...planPart(aim, numbers, flipMinutesOf(records)),
+    budget: budgetBase(records, numbers, aim.targetSky?.ofDate.decDeg ?? 0, aim.entry?.subS ?? SUB_WITHOUT_PLAN_S),
+  };
+}
+
+/** The night's limit before the mount's own, and the subs laid around it. */
+function planPart(
+  { entry, usable, targetSky }: ReturnType<typeof targetPart>,
+  numbers: RigNumbers,
+  flipMinutes: number,
+) {
+  const limitH = entry?.limitH ?? numbers.mount?.pastMeridianLimitH ?? 0;
+  const transitMs = targetSky?.transit.transitMs ?? null;
+  return { limitH, plan: entry ? planOf(entry, usable, transitMs, numbers, { limitH, flipMinutes }) : null };
+}
+
+const known = new WeakMap<NightRecords, NightStatic>();
+
+/** Derives the night; the same records object gives the same result object. */
+export function nightStatic(records: NightRecords): NightStatic {
+  const found = known.get(records);
+  if (found) return found;
+  const made = compute(records);
+  known.set(records, made);
+  return made;
+}

@@ -1,0 +1,63 @@
+/** What hangs on a rig, sorted into the tube's side, the bar and its weights. */
+import type { Bar, PlacedMass } from '../mount/balance.ts';
+import type { Part } from '../records/part.ts';
+import type { Placed, Rig } from '../records/rig.ts';
+
+export type WeightOnBar = {
+  placedId: string;
+  partId: string;
+  name: string;
+  massKg: number;
+  thicknessM: number;
+  /** Its middle, from the polar axis along the bar. */
+  setM: number;
+  movable: boolean;
+};
+
+export type TubeSideMass = PlacedMass & { name: string; on: Placed['on'] };
+
+export type RigMasses = {
+  tubeSide: TubeSideMass[];
+  bar: Bar;
+  /** From the polar axis to the bar's end stop; 0 when the rig has no bar part. */
+  barLengthM: number;
+  weights: WeightOnBar[];
+  /** Parts that hang on the rig without a known mass. */
+  unweighed: { partId: string; name: string }[];
+};
+
+type Hung = { placed: Placed; part: Part };
+
+function hungOn(rig: Rig, parts: ReadonlyMap<string, Part>): Hung[] {
+  return rig.placed.flatMap((placed) => {
+    const part = parts.get(placed.partId);
+    const carried = part && placed.on !== 'ground' && part.kind !== 'mount' && part.kind !== 'support';
+    return carried ? [{ placed, part }] : [];
+  });
+}
+
+function toWeight({ placed, part }: Hung): WeightOnBar[] {
+  if (part.kind !== 'weight' || part.massKg === null) return [];
+  const { placedId, movable, fromRaAxisM } = placed;
+  const { id: partId, name, massKg, thicknessM } = part;
+  return [{ placedId, partId, name, massKg, thicknessM, setM: -fromRaAxisM, movable }];
+}
+
+function toTubeSide({ placed, part }: Hung): TubeSideMass[] {
+  if (part.kind === 'weight' || part.kind === 'bar' || part.massKg === null) return [];
+  return [
+    { id: placed.placedId, name: part.name, massKg: part.massKg, fromRaAxisM: placed.fromRaAxisM, on: placed.on },
+  ];
+}
+
+export function rigMasses(rig: Rig, parts: ReadonlyMap<string, Part>): RigMasses {
+  const hung = hungOn(rig, parts);
+  const bar = hung.find((h) => h.part.kind === 'bar');
+  return {
+    tubeSide: hung.flatMap(toTubeSide),
+    bar: { massKg: bar?.part.massKg ?? 0, centreM: bar ? -bar.placed.fromRaAxisM : 0 },
+    barLengthM: bar?.part.kind === 'bar' ? bar.part.lengthM : 0,
+    weights: hung.flatMap(toWeight),
+    unweighed: hung.filter((h) => h.part.massKg === null).map(({ part }) => ({ partId: part.id, name: part.name })),
+  };
+}

@@ -1,0 +1,119 @@
+/** A rig's records as the numbers that the formulas want, and what is missing for them. */
+import type { RaBalanceInput } from '../mount/balance.ts';
+import { LARGEST_BOX, type BoxWeight } from '../mount/balanceProposals.ts';
+import { opticalTrain, type Train } from '../optics/train.ts';
+import type { MountPart, Part, PartKind, PartOf } from '../records/part.ts';
+import type { Rig } from '../records/rig.ts';
+import { lightPathOf, type LightPath } from './lightPathOfRig.ts';
+import { rigMasses, type RigMasses, type WeightOnBar } from './rigMasses.ts';
+
+export type RigGap =
+  | { code: 'mountMissing' | 'tubeMissing' | 'cameraMissing' | 'barRangeMissing' | 'noWeight' }
+  | { code: 'massMissing'; partId: string; name: string };
+
+export type RigBalance = {
+  input: RaBalanceInput;
+  movable: WeightOnBar[];
+  /** From the polar axis to the bar's end stop; 0 when the rig has no bar part. */
+  barLengthM: number;
+  box: BoxWeight[];
+  /** The heaviest piece that slides or clamps on the tube's side: the one whose clamp would be moved. */
+  clampPartId: string | null;
+};
+
+export type RigNumbers = {
+  mount: MountPart | null;
+  tube: PartOf<'tube'> | null;
+  camera: PartOf<'camera'> | null;
+  train: Train | null;
+  lightPath: LightPath;
+  masses: RigMasses;
+  balance: RigBalance | null;
+  gaps: RigGap[];
+};
+
+/** German mounts and trackers with a counterweight bar go over to the other side; the others never flip. */
+export function mountFlips(mount: MountPart | null): boolean {
+  return mount?.mountKind === 'germanEquatorial' || mount?.mountKind === 'trackerBracket';
+}
+
+/** True for mounts that balance a tube against weights on a bar. */
+export function mountHasBar(mount: MountPart | null): boolean {
+  return mountFlips(mount) && mount?.drive !== 'strainWave';
+}
+
+function partOf<K extends PartKind>(parts: ReadonlyMap<string, Part>, id: string, kind: K): PartOf<K> | null {
+  const part = parts.get(id);
+  return part?.kind === kind ? (part as PartOf<K>) : null;
+}
+
+/** Product of the factors of all correctors in the train. */
+function trainFactor(rig: Rig, parts: ReadonlyMap<string, Part>): number {
+  return rig.train.reduce((factor, id) => factor * (partOf(parts, id, 'corrector')?.factor ?? 1), 1);
+}
+
+/** Every copy of every weight that the user owns, largest box first cut to what can be searched. */
+function weightBox(parts: readonly Part[]): BoxWeight[] {
+  return parts
+    .filter(
+      (p): p is PartOf<'weight'> => p.kind === 'weight' && !p.archived && p.deletedAtUtc === null && p.massKg !== null,
+    )
+    .flatMap((p) => Array.from({ length: p.count }, () => ({ id: p.id, massKg: p.massKg ?? 0 })))
+    .slice(0, LARGEST_BOX);
+}
+
+function rigBalance(masses: RigMasses, mount: MountPart, all: readonly Part[]): RigBalance | null {
+  if (mount.barRangeM === null) return null;
+  const { tubeSide, bar, barLengthM, weights } = masses;
+  const movable = weights.filter((w) => w.movable);
+  const clamp = tubeSide.filter((m) => m.on === 'tube').sort((a, b) => b.massKg - a.massKg)[0];
+  return {
+    input: {
+      parts: tubeSide,
+      bar,
+      movableWeights: movable.map((w) => ({ id: w.partId, massKg: w.massKg })),
+      fixedWeights: weights.filter((w) => !w.movable).map((w) => ({ massKg: w.massKg, positionM: w.setM })),
+      barRangeM: mount.barRangeM,
+    },
+    movable,
+    barLengthM,
+    box: weightBox(all),
+    clampPartId: clamp?.id ?? null,
+  };
+}
+
+/** What the rig lacks: parts, masses, and what balancing on a bar needs. */
+function gapsOf(found: Pick<RigNumbers, 'mount' | 'tube' | 'camera' | 'masses'>): RigGap[] {
+  const { mount, tube, camera, masses } = found;
+  const gaps: RigGap[] = [];
+  if (!mount) gaps.push({ code: 'mountMissing' });
+  if (!tube) gaps.push({ code: 'tubeMissing' });
+  if (!camera) gaps.push({ code: 'cameraMissing' });
+  gaps.push(...masses.unweighed.map((part): RigGap => ({ code: 'massMissing', ...part })));
+  if (mountHasBar(mount) && mount?.barRangeM === null) gaps.push({ code: 'barRangeMissing' });
+  else if (mountHasBar(mount) && !masses.weights.some((w) => w.movable)) gaps.push({ code: 'noWeight' });
+  return gaps;
+}
+
+/** Resolves a rig against the parts it names. Nothing throws: what is missing is listed in `gaps`. */
+export function rigNumbers(rig: Rig, all: readonly Part[]): RigNumbers {
+  const parts = new Map(all.filter((p) => p.deletedAtUtc === null).map((p) => [p.id, p]));
+  const mount = partOf(parts, rig.mountId, 'mount');
+  const tube = partOf(parts, rig.imagingTubeId, 'tube');
+  const camera = partOf(parts, rig.cameraId, 'camera');
+  const masses = rigMasses(rig, parts);
+  const train =
+    tube && camera
+      ? opticalTrain({
+          apertureMm: tube.apertureMm,
+          focalMm: tube.focalMm,
+          factor: trainFactor(rig, parts),
+          pixelUm: camera.pixelUm,
+          widthPx: camera.widthPx,
+          heightPx: camera.heightPx,
+        })
+      : null;
+  const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all) : null;
+  const lightPath = lightPathOf(rig, parts, tube, camera, train?.focalRatio ?? null);
+  return { mount, tube, camera, train, lightPath, masses, balance, gaps: gapsOf({ mount, tube, camera, masses }) };
+}

@@ -1,0 +1,31 @@
+/** What counts as one state of a rig: the rig, its parts and the site, as a snapshot keeps them. */
+import type { Part } from '../records/part.ts';
+import type { Rig } from '../records/rig.ts';
+import type { Site } from '../records/site.ts';
+import type { Snapshot } from '../records/snapshot.ts';
+
+/** Ids of all parts that a rig names. */
+export function partIdsOfRig(rig: Rig): string[] {
+  return [
+    rig.mountId,
+    rig.supportId,
+    rig.imagingTubeId,
+    rig.cameraId,
+    ...rig.train,
+    ...rig.placed.map((p) => p.partId),
+    ...rig.supplies.flatMap((s) => [s.loadId, s.batteryId, ...s.cableIds]),
+  ];
+}
+
+/** The parts that belong to a rig's state: everything it names, and the user's box of weights. */
+export function partsOfRig(rig: Rig, parts: readonly Part[]): Part[] {
+  const named = new Set(partIdsOfRig(rig));
+  return parts
+    .filter((p) => named.has(p.id) || (p.kind === 'weight' && p.deletedAtUtc === null && !p.archived))
+    .sort((a, b) => (a.id < b.id ? -1 : 1));
+}
+
+/** True when the snapshot holds exactly these records. */
+export function sameState(snapshot: Snapshot, rig: Rig, parts: readonly Part[], site: Site): boolean {
+  return JSON.stringify([snapshot.rig, snapshot.parts, snapshot.site]) === JSON.stringify([rig, parts, site]);
+}

@@ -1,0 +1,197 @@
+/** Parts: everything a rig is made of. Mechanics in kg and m, optics in mm and um. */
+import { z } from 'zod';
+import {
+  degSchema,
+  headShape,
+  hoursSchema,
+  lengthMSchema,
+  massKgSchema,
+  mmSchema,
+  nameSchema,
+  positiveLengthMSchema,
+  positiveMmSchema,
+} from './common.ts';
+
+const jointSchema = z.object({ thread: z.string().min(1).max(40), gender: z.enum(['male', 'female']) });
+
+/** One bolt or pair of knobs: what a turn does. */
+export const adjusterSchema = z.object({
+  pitchMm: positiveMmSchema.nullable(),
+  leverMm: positiveMmSchema.nullable(),
+  clockwiseMoves: z.enum(['up', 'down', 'east', 'west']).nullable(),
+  paired: z.boolean(),
+});
+
+/** The engraving of a polar finder. */
+export const dialSchema = z.object({
+  numbering: z.enum(['12h', '24h', 'deg', 'pattern']),
+  topMark: z.number().min(0).max(360),
+  direction: z.enum(['clockwise', 'counterclockwise']),
+  view: z.enum(['upright', 'inverted']),
+  ringArcmin: z.number().positive().max(600).nullable(),
+  ringYear: z.number().int().min(1950).max(2100).nullable(),
+  turnsWithAxis: z.boolean(),
+  plateTurnDeg: degSchema,
+  screwAnglesDeg: z.array(degSchema).max(8),
+});
+
+const mountShape = {
+  mountKind: z.enum(['germanEquatorial', 'trackerBallHead', 'trackerBracket', 'forkOnWedge', 'altAzimuth']),
+  drive: z.enum(['worm', 'strainWave', 'frictionOrDirect']),
+  belt: z.boolean(),
+  wormTeeth: z.number().int().min(10).max(2000).nullable(),
+  drivePeriodS: z.number().positive().max(10_000).nullable(),
+  ratedKg: z.number().positive().max(500),
+  ratingIncludesWeights: z.boolean(),
+  referenceArmM: positiveLengthMSchema,
+  barRangeM: z.tuple([lengthMSchema, lengthMSchema]).nullable(),
+  travelH: z.tuple([hoursSchema, hoursSchema]).nullable(),
+  pastMeridianLimitH: z.number().min(-6).max(12).nullable(),
+  earliestFlipH: z.number().min(-6).max(12).nullable(),
+  onPowerLoss: z.enum(['brakes', 'drops']).nullable(),
+  slewRateDegPerS: z.number().positive().max(50).nullable(),
+  adjusters: z.object({ altitude: adjusterSchema, azimuth: adjusterSchema }).nullable(),
+  finder: dialSchema.nullable(),
+  geometry: z
+    .object({ pivotHeightM: lengthMSchema, axisForwardM: z.number().min(-2).max(2), columnTopDropM: lengthMSchema })
+    .nullable(),
+};
+
+/** What distinguishes each kind of part. */
+export const partKinds = {
+  mount: mountShape,
+  support: {
+    supportKind: z.enum(['tripod', 'pier']),
+    hubHeightM: lengthMSchema,
+    columnRadiusM: lengthMSchema,
+    footRadiusM: lengthMSchema,
+    legRadiusM: lengthMSchema,
+    firstFootAzimuthDeg: degSchema,
+  },
+  tube: {
+    apertureMm: positiveMmSchema,
+    focalMm: positiveMmSchema,
+    frontM: lengthMSchema,
+    backM: lengthMSchema,
+    radiusM: lengthMSchema,
+    rear: jointSchema.nullable(),
+    /** Diameter that is lit well, at its own focal length; null = not known. */
+    imageCircleMm: positiveMmSchema.nullable(),
+  },
+  corrector: {
+    factor: z.number().min(0.1).max(10),
+    backFocusMm: positiveMmSchema,
+    rear: jointSchema,
+    cornerRuleInverted: z.boolean(),
+    focalMm: z.number().min(-20_000).max(20_000).nullable(),
+    /** Diameter that is corrected well behind it; null = not known. */
+    imageCircleMm: positiveMmSchema.nullable(),
+  },
+  camera: {
+    pixelUm: z.number().min(0.5).max(50),
+    widthPx: z.number().int().min(16).max(40_000),
+    heightPx: z.number().int().min(16).max(40_000),
+    depthMm: mmSchema,
+    front: jointSchema,
+    lengthM: lengthMSchema,
+    radiusM: lengthMSchema,
+  },
+  spacer: spacerShape(),
+  wheel: spacerShape(),
+  guider: spacerShape(),
+  rotator: spacerShape(),
+  tiltPlate: spacerShape(),
+  filter: { thicknessMm: positiveMmSchema, index: z.number().min(1).max(3) },
+  shim: { thicknessMm: positiveMmSchema },
+  guideScope: {
+    focalMm: positiveMmSchema,
+    apertureMm: positiveMmSchema,
+    pixelUm: z.number().min(0.5).max(50).nullable(),
+  },
+  eyepiece: { focalMm: positiveMmSchema },
+  weight: { thicknessM: lengthMSchema },
+  bar: barShape(),
+  barExtension: barShape(),
+  battery: {
+    capacityAh: z.number().positive().max(5000),
+    voltageV: z.number().positive().max(60),
+    chemistry: z.enum(['lead', 'lithiumIron', 'powerBank', 'other']),
+    usableDepth: z.number().min(0.05).max(1),
+  },
+  load: {
+    currentA: z.number().min(0).max(100).nullable(),
+    powerW: z.number().min(0).max(2000).nullable(),
+    duty: z.number().min(0).max(1),
+    peakA: z.number().min(0).max(200).nullable(),
+    supplyV: z.number().positive().max(60),
+    lowestV: z.number().positive().max(60).nullable(),
+  },
+  cable: {
+    lengthM: z.number().positive().max(200),
+    areaMm2: z.number().positive().max(100).nullable(),
+    maxA: z.number().positive().max(200).nullable(),
+  },
+  rings: {},
+  plate: {},
+  small: {},
+};
+
+function spacerShape() {
+  return { lengthMm: positiveMmSchema, front: jointSchema, rear: jointSchema, required: z.boolean() };
+}
+
+function barShape() {
+  return { lengthM: positiveLengthMSchema, centreM: lengthMSchema, radiusM: lengthMSchema };
+}
+
+const partShape = {
+  ...headShape,
+  name: nameSchema,
+  count: z.number().int().min(1).max(999),
+  massKg: massKgSchema.nullable(),
+  massBasis: z.enum(['weighed', 'stated', 'assumed']),
+  sizeM: z.tuple([lengthMSchema, lengthMSchema, lengthMSchema]).optional(),
+  packIn: z.string().max(80).optional(),
+};
+
+const of = <K extends keyof typeof partKinds>(kind: K) =>
+  z.object({ ...partShape, kind: z.literal(kind), ...partKinds[kind] });
+
+export const partSchema = z.discriminatedUnion('kind', [
+  of('mount'),
+  of('support'),
+  of('tube'),
+  of('corrector'),
+  of('camera'),
+  of('spacer'),
+  of('wheel'),
+  of('guider'),
+  of('rotator'),
+  of('tiltPlate'),
+  of('filter'),
+  of('shim'),
+  of('guideScope'),
+  of('eyepiece'),
+  of('weight'),
+  of('bar'),
+  of('barExtension'),
+  of('battery'),
+  of('load'),
+  of('cable'),
+  of('rings'),
+  of('plate'),
+  of('small'),
+]);
+
+/** What a form edits: a part of one kind without its head. */
+export function partBodySchema(kind: PartKind) {
+  const { name, count, massKg, massBasis } = partShape;
+  return z.object({ name, count, massKg, massBasis, note: headShape.note, kind: z.literal(kind), ...partKinds[kind] });
+}
+
+export type Part = z.infer<typeof partSchema>;
+export type PartKind = Part['kind'];
+export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
+export type MountPart = PartOf<'mount'>;
+export type MountKind = MountPart['mountKind'];
+export type Dial = z.infer<typeof dialSchema>;

@@ -1,0 +1,55 @@
+/** A rig: parts placed on a mount. From the axis: + = tube's side. Along the tube: + = front. */
+import { z } from 'zod';
+import { degSchema, distanceMSchema, headShape, idSchema, nameSchema } from './common.ts';
+
+export const placedSchema = z.object({
+  placedId: idSchema,
+  partId: idSchema,
+  on: z.enum(['tube', 'bar', 'head', 'ground']),
+  fromRaAxisM: distanceMSchema,
+  alongTubeM: distanceMSchema,
+  sidewaysM: distanceMSchema,
+  slides: z.boolean(),
+  movable: z.boolean(),
+});
+
+/** Which of the schools of practice this user follows. */
+export const schoolsSchema = z.object({
+  loadShare: z.number().min(0.3).max(1),
+  heavySide: z.enum(['weightCloseIn', 'longerLever', 'both']),
+  balance: z.enum(['dead', 'eastHeavy']),
+  poleGoal: z.enum(['refracted', 'true']),
+});
+
+export const rigSchema = z.object({
+  ...headShape,
+  name: nameSchema,
+  mountId: idSchema,
+  supportId: idSchema,
+  imagingTubeId: idSchema,
+  cameraId: idSchema,
+  placed: z.array(placedSchema).max(200),
+  train: z.array(idSchema).max(60),
+  supplies: z.array(
+    z.object({ loadId: idSchema, batteryId: idSchema, cableIds: z.array(idSchema), port: z.string().max(40) }),
+  ),
+  cameraAngleDeg: degSchema,
+  guiding: z.enum(['none', 'guideScope', 'offAxis']),
+  schools: schoolsSchema.partial(),
+});
+
+/** What a form edits: a rig without its head. */
+export const rigBodySchema = rigSchema.omit({
+  id: true,
+  rev: true,
+  deviceId: true,
+  createdAtUtc: true,
+  updatedAtUtc: true,
+  deletedAtUtc: true,
+  origin: true,
+  archived: true,
+});
+
+export type Placed = z.infer<typeof placedSchema>;
+export type Schools = z.infer<typeof schoolsSchema>;
+export type Rig = z.infer<typeof rigSchema>;

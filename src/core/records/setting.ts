@@ -1,0 +1,43 @@
+/** User settings: records like the others, one schema per key. */
+import { z } from 'zod';
+import { headShape } from './common.ts';
+import { schoolsSchema } from './rig.ts';
+
+export const settingValues = {
+  units: z.enum(['metric', 'imperial']),
+  schools: schoolsSchema,
+  limits: z.object({ round: z.number().min(1.01).max(2), acceptable: z.number().min(1.02).max(3) }),
+  clock: z.enum(['site', 'utc']),
+  controller: z.object({ dateOrder: z.enum(['dmy', 'mdy', 'ymd']), angles: z.enum(['degMin', 'degMinSec']) }),
+  shortcuts: z.object({ enabled: z.boolean(), keys: z.record(z.string(), z.string().max(1)) }),
+};
+export type SettingKey = keyof typeof settingValues;
+export type SettingValue<K extends SettingKey> = z.infer<(typeof settingValues)[K]>;
+
+export const SETTING_DEFAULTS: { [K in SettingKey]: SettingValue<K> } = {
+  units: 'metric',
+  schools: { loadShare: 2 / 3, heavySide: 'both', balance: 'dead', poleGoal: 'refracted' },
+  limits: { round: 1.1, acceptable: 1.25 },
+  clock: 'site',
+  controller: { dateOrder: 'dmy', angles: 'degMin' },
+  shortcuts: { enabled: true, keys: {} },
+};
+
+const of = <K extends SettingKey>(key: K) => z.object({ ...headShape, key: z.literal(key), value: settingValues[key] });
+
+export const userSettingSchema = z.discriminatedUnion('key', [
+  of('units'),
+  of('schools'),
+  of('limits'),
+  of('clock'),
+  of('controller'),
+  of('shortcuts'),
+]);
+export type UserSetting = z.infer<typeof userSettingSchema>;
+
+/** The user's value for a key, else its default. */
+export function settingOf<K extends SettingKey>(settings: readonly UserSetting[], key: K): SettingValue<K> {
+  const found = settings.find((s) => s.key === key && s.deletedAtUtc === null);
+  // A record found by its key holds that key's value; the union of records cannot say so.
+  return found ? (found.value as SettingValue<K>) : SETTING_DEFAULTS[key];
+}

@@ -1,0 +1,144 @@
+/** The civil clock of a site: wall time from a zone of the IANA database (with summer time), through `Intl`. */
+import { MS_PER_DAY, MS_PER_HOUR } from './utc.ts';
+
+export type WallTime = { year: number; month: number; day: number; hour: number; minute: number; second: number };
+
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+function zoneFormat(zoneIana: string): Intl.DateTimeFormat {
+  const known = formats.get(zoneIana);
+  if (known) return known;
+  const made = new Intl.DateTimeFormat('en-GB', {
+    timeZone: zoneIana,
+    calendar: 'gregory',
+    numberingSystem: 'latn',
+    hourCycle: 'h23',
+    year: 'numeric',
+    month: '2-digit',
+    day: '2-digit',
+    hour: '2-digit',
+    minute: '2-digit',
+    second: '2-digit',
+    era: 'short',
+  });
+  formats.set(zoneIana, made);
+  return made;
+}
+
+/** True when the name is a zone this runtime knows. */
+export function isKnownZone(zoneIana: string): boolean {
+  try {
+    zoneFormat(zoneIana);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+/** The wall clock of a zone at an instant. @throws RangeError for an unknown zone. */
+export function wallTime(utcMs: number, zoneIana: string): WallTime {
+  const parts = new Map(
+    zoneFormat(zoneIana)
+      .formatToParts(utcMs)
+      .map((part) => [part.type, part.value]),
+  );
+  const read = (type: Intl.DateTimeFormatPartTypes): number => Number(parts.get(type));
+  return {
+    year: read('year'),
+    month: read('month'),
+    day: read('day'),
+    hour: read('hour'),
+    minute: read('minute'),
+    second: read('second'),
+  };
+}
+
+/** Minutes that the zone's clock is ahead of UTC at an instant; summer time included. */
+export function zoneOffsetMin(utcMs: number, zoneIana: string): number {
+  const w = wallTime(utcMs, zoneIana);
+  const asUtc = Date.UTC(w.year, w.month - 1, w.day, w.hour, w.minute, w.second);
+  return Math.round((asUtc - Math.floor(utcMs / 1000) * 1000) / 60_000);
+}
+
+/** The instant of a wall time. A time that the clock skips is read with the offset before the change (it lands after
+ *  the gap); a time that occurs twice gives the first. */
+export function instantOfWallTime(wall: WallTime, zoneIana: string): number {
+  const asUtc = Date.UTC(wall.year, wall.month - 1, wall.day, wall.hour, wall.minute, wall.second);
+  const before = zoneOffsetMin(asUtc - MS_PER_DAY, zoneIana);
+  const after = zoneOffsetMin(asUtc + MS_PER_DAY, zoneIana);
+  const candidates = [before, after].map((offset) => asUtc - offset * 60_000);
+  const exact = candidates.filter((utcMs) => utcMs + zoneOffsetMin(utcMs, zoneIana) * 60_000 === asUtc);
+  return exact.length > 0 ? Math.min(...exact) : (candidates[0] ?? asUtc);
+}
+
+/** Local noon of a date `YYYY-MM-DD` at the zone, as an instant: where the 24 hours of a night begin. */
+export function localNoon(date: string, zoneIana: string): number {
+  const [year = 1970, month = 1, day = 1] = date.split('-').map(Number);
+  return instantOfWallTime({ year, month, day, hour: 12, minute: 0, second: 0 }, zoneIana);
+}
+
+const two = (n: number): string => String(n).padStart(2, '0');
+
+/** The date of the evening that an instant belongs to: before local noon it is still the evening before. */
+export function eveningDate(utcMs: number, zoneIana: string): string {
+  const w = wallTime(utcMs, zoneIana);
+  const day = Date.UTC(w.year, w.month - 1, w.day) - (w.hour < 12 ? MS_PER_DAY : 0);
+  return new Date(day).toISOString().slice(0, 10);
+}
+
+/** A date shifted by whole days. */
+export function shiftDate(date: string, days: number): string {
+  return new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10);
+}
+
+/** `21:14` on the site's clock, rounded down to the minute as clocks show it. */
+export function formatClock(utcMs: number, zoneIana: string): string {
+  const w = wallTime(utcMs, zoneIana);
+  return `${two(w.hour)}:${two(w.minute)}`;
+}
+
+/** `Tue 24 Nov` of a date `YYYY-MM-DD`. */
+export function formatDate(date: string): string {
+  const day = new Date(`${date}T12:00:00Z`);
+  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
+    .format(day)
+    .replace(',', '');
+}
+
+/** The instant in [fromMs, toMs) when the zone's clock jumps, with the jump in minutes (+ = forward), or null. */
+export function clockChange(fromMs: number, toMs: number, zoneIana: string): { utcMs: number; minutes: number } | null {
+  const start = zoneOffsetMin(fromMs, zoneIana);
+  const end = zoneOffsetMin(toMs, zoneIana);
+  if (start === end) return null;
+  let [low, high] = [fromMs, toMs];
+  while (high - low > 1000) {
+    const middle = (low + high) / 2;
+    if (zoneOffsetMin(middle, zoneIana) === start) low = middle;
+    else high = middle;
+  }
+  return { utcMs: Math.round(high / 60_000) * 60_000, minutes: end - start };
+}
+
+/** True while the zone's clock is ahead of its own winter time. */
+export function isSummerTime(utcMs: number, zoneIana: string): boolean {
+  const offsets = [0, 91, 182, 273].map((days) => zoneOffsetMin(utcMs + days * 24 * MS_PER_HOUR, zoneIana));
+  return zoneOffsetMin(utcMs, zoneIana) > Math.min(...offsets);
+}
+
+export type ZoneAnswer = {
+  /** Minutes ahead of UTC without summer time. */
+  standardMin: number;
+  /** Minutes that summer time adds at the instant; 0 = none. */
+  summerMin: number;
+};
+
+/** A zone's offset as hand controllers ask for it: the standard offset and the summer-time answer apart. The standard
+ *  offset is the smallest of the year's January and July offsets and the present one (some zones set the clock back for
+ *  a month instead). */
+export function zoneAnswer(utcMs: number, zoneIana: string): ZoneAnswer {
+  const year = wallTime(utcMs, zoneIana).year;
+  const offsets = [0, 6].map((month) => zoneOffsetMin(Date.UTC(year, month, 1, 12), zoneIana));
+  const nowMin = zoneOffsetMin(utcMs, zoneIana);
+  const standardMin = Math.min(...offsets, nowMin);
+  return { standardMin, summerMin: nowMin - standardMin };
+}

@@ -1,0 +1,122 @@
+/** Quantities as people read them, in the metric or the imperial system. Records stay metric (kg, m, mm); conversion
+ *  happens here and nowhere else. Factors are the international pound and inch (1959), exact. */
+export type UnitSystem = 'metric' | 'imperial';
+
+export type QuantityKind =
+  | 'mass'
+  | 'barLength'
+  | 'length'
+  | 'smallLength'
+  | 'moment'
+  | 'inertia'
+  | 'elevation'
+  | 'angleDeg'
+  | 'arcmin'
+  | 'arcsec'
+  | 'hours'
+  | 'seconds'
+  | 'minutes'
+  | 'percent'
+  | 'ratio'
+  | 'pixelUm'
+  | 'opticsMm'
+  | 'imageScale'
+  | 'count'
+  | 'temperature'
+  | 'volts'
+  | 'focusUm'
+  | 'pixels'
+  | 'driftRate';
+
+/** Shown = base x perBase + offset; only temperatures have an offset. */
+export type UnitOf = { symbol: string; perBase: number; decimals: number; offset?: number };
+
+const KG_PER_LB = 0.45359237;
+const M_PER_IN = 0.0254;
+const same = (symbol: string, decimals: number, perBase = 1): Record<UnitSystem, UnitOf> => {
+  const unit = { symbol, perBase, decimals };
+  return { metric: unit, imperial: unit };
+};
+
+/** The base unit of each kind is the stored one: kg, m, kg m, kg m^2, deg, arcmin, arcsec, h, s, um, mm, C, V. */
+const UNITS: Record<QuantityKind, Record<UnitSystem, UnitOf>> = {
+  mass: {
+    metric: { symbol: 'kg', perBase: 1, decimals: 2 },
+    imperial: { symbol: 'lb', perBase: 1 / KG_PER_LB, decimals: 2 },
+  },
+  barLength: {
+    metric: { symbol: 'mm', perBase: 1000, decimals: 0 },
+    imperial: { symbol: 'in', perBase: 1 / M_PER_IN, decimals: 2 },
+  },
+  length: {
+    metric: { symbol: 'm', perBase: 1, decimals: 3 },
+    imperial: { symbol: 'in', perBase: 1 / M_PER_IN, decimals: 2 },
+  },
+  smallLength: {
+    metric: { symbol: 'mm', perBase: 1000, decimals: 1 },
+    imperial: { symbol: 'in', perBase: 1 / M_PER_IN, decimals: 3 },
+  },
+  moment: {
+    metric: { symbol: 'kg m', perBase: 1, decimals: 3 },
+    imperial: { symbol: 'lb in', perBase: 1 / (KG_PER_LB * M_PER_IN), decimals: 1 },
+  },
+  inertia: {
+    metric: { symbol: 'kg m²', perBase: 1, decimals: 3 },
+    imperial: { symbol: 'lb in²', perBase: 1 / (KG_PER_LB * M_PER_IN ** 2), decimals: 0 },
+  },
+  elevation: {
+    metric: { symbol: 'm', perBase: 1, decimals: 0 },
+    imperial: { symbol: 'ft', perBase: 1 / 0.3048, decimals: 0 },
+  },
+  angleDeg: same('°', 1),
+  arcmin: same('′', 1),
+  arcsec: same('″', 2),
+  hours: same('h', 2),
+  seconds: same('s', 0),
+  minutes: same('min', 0),
+  percent: same('%', 0, 100),
+  ratio: same('', 2),
+  pixelUm: same('µm', 2),
+  opticsMm: same('mm', 1),
+  imageScale: same('″/px', 2),
+  count: same('', 0),
+  temperature: {
+    metric: { symbol: '°C', perBase: 1, decimals: 0 },
+    imperial: { symbol: '°F', perBase: 1.8, decimals: 0, offset: 32 },
+  },
+  volts: same('V', 1),
+  focusUm: same('µm', 0),
+  pixels: same('px', 1),
+  driftRate: same('″/min', 2),
+};
+
+export function unitOf(kind: QuantityKind, system: UnitSystem): UnitOf {
+  return UNITS[kind][system];
+}
+
+/** From the stored base unit to the number the user reads. */
+export function toDisplay(base: number, kind: QuantityKind, system: UnitSystem): number {
+  const { perBase, offset = 0 } = UNITS[kind][system];
+  return base * perBase + offset;
+}
+
+/** From the number the user typed to the stored base unit; inverse of `toDisplay`. */
+export function fromDisplay(shown: number, kind: QuantityKind, system: UnitSystem): number {
+  const { perBase, offset = 0 } = UNITS[kind][system];
+  return (shown - offset) / perBase;
+}
+
+/** A number with fixed decimals, a true minus sign and no "-0". */
+export function formatNumber(value: number, decimals: number): string {
+  const text = value.toFixed(decimals);
+  const isZero = Number(text) === 0;
+  return isZero ? text.replace('-', '') : text.replace('-', '−');
+}
+
+/** Number and unit, `3.50 kg` or `7.72 lb`; degree, arcminute and arcsecond signs stand without a space. */
+export function formatQuantity(base: number, kind: QuantityKind, system: UnitSystem, decimals?: number): string {
+  const unit = unitOf(kind, system);
+  const number = formatNumber(toDisplay(base, kind, system), decimals ?? unit.decimals);
+  if (unit.symbol === '') return number;
+  return /^([°′″%]$|″)/.test(unit.symbol) ? `${number}${unit.symbol}` : `${number} ${unit.symbol}`;
+}

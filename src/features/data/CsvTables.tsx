@@ -1,0 +1,34 @@
+import { Button } from 'react-bootstrap';
+import { BACKUP_LIST_NAMES, type BackupList } from '../../formats/backup.ts';
+import { toCsv } from '../../formats/csv.ts';
+import { useShared } from '../../session/session.ts';
+import { LIST_NAMES } from '../../text/dataWords.ts';
+import { saveFile } from '../../ui/saveFile.ts';
+
+const TABLES = BACKUP_LIST_NAMES.filter((name): name is Exclude<BackupList, 'blobs' | 'snapshots'> =>
+  ['parts', 'rigs', 'sites', 'targets', 'nights', 'settings', 'readings'].includes(name),
+);
+
+/** Each table for a spreadsheet: one row a record, units in the column names. */
+export function CsvTables() {
+  const { stored } = useShared();
+  return (
+    <section className="section" aria-labelledby="tables">
+      <h2 id="tables">Tables for a spreadsheet</h2>
+      <p>
+        Comma-separated, one row a record, units in the column names. For looking; only the JSON file comes back in.
+      </p>
+      <div className="actions">
+        {TABLES.map((table) => (
+          <Button
+            key={table}
+            variant="outline"
+            onClick={() => saveFile(`tidy-owl-${table}.csv`, new Blob([toCsv(stored[table])], { type: 'text/csv' }))}
+          >
+            {LIST_NAMES[table]} ({stored[table].length})
+          </Button>
+        ))}
+      </div>
+    </section>
+  );
+}

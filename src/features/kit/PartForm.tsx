@@ -1,0 +1,109 @@
+import { Button } from 'react-bootstrap';
+import { FormProvider, useForm, useWatch } from 'react-hook-form';
+import type { z } from 'zod';
+import { partBodySchema, type Part, type PartKind } from '../../core/records/part.ts';
+import type { Body } from '../../storage/commands.ts';
+import { useShared } from '../../session/session.ts';
+import { CheckField, QuantityField, SelectField, TextField } from '../../ui/form/Fields.tsx';
+import { formResolver } from '../../ui/form/formResolver.ts';
+import { SaveBar } from '../../ui/form/SaveBar.tsx';
+import { BLANK_PART, PART_FIELDS, PART_KIND_NAMES } from './partFields.ts';
+import type { FieldGroup, FieldSpec } from './fieldSpecs.ts';
+import { useHeadForm } from '../../session/useHeadForm.ts';
+import { PageTitle } from '../../ui/PageTitle.tsx';
+
+function Field({ spec }: { spec: FieldSpec }) {
+  const { format } = useShared();
+  const common = {
+    name: spec.path,
+    label: spec.label,
+    hint: 'hint' in spec ? spec.hint : undefined,
+  };
+  switch (spec.type) {
+    case 'quantity':
+      return <QuantityField {...common} kind={spec.kind} system={format.system} />;
+    case 'select':
+      return <SelectField {...common} options={spec.options} />;
+    case 'check':
+      return <CheckField {...common} />;
+    case 'text':
+      return <TextField {...common} />;
+  }
+}
+
+function Group({ group, setValue }: { group: FieldGroup; setValue: (path: string, value: unknown) => void }) {
+  const present: unknown = useWatch({ name: group.optional?.path ?? 'name' });
+  const absent = group.optional !== undefined && (present === null || present === undefined);
+  const fields = (
+    <div className="fields">
+      {group.fields.map((spec) => (
+        <Field key={spec.path} spec={spec} />
+      ))}
+    </div>
+  );
+  if (group.title === null) return fields;
+  return (
+    <fieldset className="group">
+      <legend>{group.title}</legend>
+      {!absent && fields}
+      {group.optional && (
+        <Button
+          variant="link"
+          className="px-0"
+          onClick={() => setValue(group.optional?.path ?? '', absent ? structuredClone(group.optional?.value) : null)}
+        >
+          {absent ? group.optional.addLabel : group.optional.removeLabel}
+        </Button>
+      )}
+    </fieldset>
+  );
+}
+
+type Values = Record<string, unknown>;
+
+/** Create or edit one part. `part` null = a new one of the kind. */
+export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) {
+  const schema = partBodySchema(kind) as unknown as z.ZodType<Body<Part> & Values>;
+  const blank: Values = { name: '', count: 1, massKg: null, massBasis: 'weighed', note: '', kind, ...BLANK_PART[kind] };
+  const form = useForm<Values, unknown, Body<Part> & Values>({
+    resolver: formResolver(schema),
+    defaultValues: part ? { ...part } : blank,
+  });
+  const { save, remove } = useHeadForm('parts', part, `/kit/parts`);
+  return (
+    <FormProvider {...form}>
+      <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate>
+        <PageTitle>{part ? part.name : `New: ${PART_KIND_NAMES[kind].toLowerCase()}`}</PageTitle>
+        <div className="fields">
+          <TextField name="name" label="Name" />
+          <MassField />
+          <SelectField
+            name="massBasis"
+            label="The mass is"
+            options={[
+              { value: 'weighed', label: 'weighed' },
+              { value: 'stated', label: 'as stated by the maker' },
+              { value: 'assumed', label: 'a guess' },
+            ]}
+          />
+        </div>
+        {PART_FIELDS[kind].map((group) => (
+          <Group
+            key={group.title ?? 'own'}
+            group={group}
+            setValue={(path, value) => form.setValue(path, value, { shouldDirty: true })}
+          />
+        ))}
+        <div className="mt-3">
+          <TextField name="note" label="Note" multiline />
+        </div>
+        <SaveBar onDelete={part ? remove : null} />
+      </form>
+    </FormProvider>
+  );
+}
+
+function MassField() {
+  const { format } = useShared();
+  return <QuantityField name="massKg" label="Mass" kind="mass" system={format.system} hint="Empty = not known yet." />;
+}

@@ -1,0 +1,186 @@
+import { Button } from 'react-bootstrap';
+import { FormProvider, useFieldArray, useForm, type Control } from 'react-hook-form';
+import type { z } from 'zod';
+import type { Part } from '../../core/records/part.ts';
+import { rigBodySchema, type Rig } from '../../core/records/rig.ts';
+import type { Body } from '../../storage/commands.ts';
+import { useSession, useShared } from '../../session/session.ts';
+import { CheckField, QuantityField, SelectField, TextField, type Option } from '../../ui/form/Fields.tsx';
+import { formResolver } from '../../ui/form/formResolver.ts';
+import { SaveBar } from '../../ui/form/SaveBar.tsx';
+import { useHeadForm } from '../../session/useHeadForm.ts';
+import { TrainField } from './TrainField.tsx';
+import { PageTitle } from '../../ui/PageTitle.tsx';
+
+type RigFields = z.input<typeof rigBodySchema>;
+
+const living = (parts: readonly Part[]) => parts.filter((p) => p.deletedAtUtc === null && !p.archived);
+const optionsOf = (parts: readonly Part[], kinds: readonly Part['kind'][]): Option[] => [
+  { value: '', label: 'choose…' },
+  ...living(parts)
+    .filter((p) => kinds.includes(p.kind))
+    .map((p) => ({ value: p.id, label: p.name })),
+];
+
+const PLACES: Option[] = [
+  { value: 'tube', label: 'tube' },
+  { value: 'bar', label: 'bar' },
+  { value: 'head', label: 'head' },
+  { value: 'ground', label: 'ground' },
+];
+
+function PlacedRow({ index, options, remove }: { index: number; options: Option[]; remove: () => void }) {
+  const { format } = useShared();
+  const name = (field: string) => `placed.${index}.${field}`;
+  return (
+    <tr>
+      <td>
+        <SelectField name={name('partId')} label="Part" hideLabel options={options} />
+      </td>
+      <td>
+        <SelectField name={name('on')} label="Sits on" hideLabel options={PLACES} />
+      </td>
+      <td>
+        <QuantityField
+          name={name('fromRaAxisM')}
+          label="From the polar axis"
+          hideLabel
+          kind="barLength"
+          system={format.system}
+        />
+      </td>
+      <td>
+        <QuantityField
+          name={name('alongTubeM')}
+          label="Along the tube"
+          hideLabel
+          kind="barLength"
+          system={format.system}
+        />
+      </td>
+      <td>
+        <CheckField name={name('movable')} label="Slides on the bar" hideLabel />
+      </td>
+      <td>
+        <Button variant="outline" aria-label={`Take part ${index + 1} off the rig`} onClick={remove}>
+          Take off
+        </Button>
+      </td>
+    </tr>
+  );
+}
+
+function PlacedTable({ control, options }: { control: Control<RigFields, unknown, Body<Rig>>; options: Option[] }) {
+  const { writer } = useSession();
+  const { fields, append, remove } = useFieldArray({ control, name: 'placed' });
+  return (
+    <fieldset className="group">
+      <legend>What hangs on it</legend>
+      <p className="soft">
+        Distances from the polar axis: tube’s side plus, bar and weights minus. Along the tube: front plus.
+      </p>
+      <div className="placed-scroll">
+        <table className="placed-table">
+          <thead>
+            <tr>
+              {['Part', 'Sits on', 'From the polar axis', 'Along the tube', 'Slides on the bar'].map((heading) => (
+                <th key={heading} scope="col">
+                  {heading}
+                </th>
+              ))}
+              <th scope="col">
+                <span className="visually-hidden">Take off</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {fields.map((field, index) => (
+              <PlacedRow key={field.id} index={index} options={options} remove={() => remove(index)} />
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <Button
+        variant="outline"
+        onClick={() =>
+          append({
+            placedId: writer.newId(),
+            partId: '',
+            on: 'tube',
+            fromRaAxisM: 0.15,
+            alongTubeM: 0,
+            sidewaysM: 0,
+            slides: true,
+            movable: false,
+          })
+        }
+      >
+        Add a part
+      </Button>
+    </fieldset>
+  );
+}
+
+const BLANK: RigFields = {
+  name: '',
+  mountId: '',
+  supportId: '',
+  imagingTubeId: '',
+  cameraId: '',
+  placed: [],
+  train: [],
+  supplies: [],
+  cameraAngleDeg: 0,
+  guiding: 'none',
+  schools: {},
+  note: '',
+};
+
+/** Create or edit a rig. */
+export function RigForm({ rig }: { rig: Rig | null }) {
+  const { stored, format } = useShared();
+  const form = useForm<RigFields, unknown, Body<Rig>>({
+    resolver: formResolver<RigFields, Body<Rig>>(rigBodySchema),
+    defaultValues: rig ? { ...rig } : BLANK,
+  });
+  const { save, remove } = useHeadForm('rigs', rig, '/kit/rigs');
+  const all = [
+    { value: '', label: 'choose…' },
+    ...living(stored.parts)
+      .filter((p) => p.kind !== 'mount' && p.kind !== 'support')
+      .map((p) => ({ value: p.id, label: p.name })),
+  ];
+  return (
+    <FormProvider {...form}>
+      <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate>
+        <PageTitle>{rig ? rig.name : 'New rig'}</PageTitle>
+        <div className="fields">
+          <TextField name="name" label="Name" />
+          <SelectField name="mountId" label="Mount" options={optionsOf(stored.parts, ['mount'])} />
+          <SelectField name="supportId" label="Tripod or pier" options={optionsOf(stored.parts, ['support'])} />
+          <SelectField name="imagingTubeId" label="Imaging tube or lens" options={optionsOf(stored.parts, ['tube'])} />
+          <SelectField name="cameraId" label="Camera" options={optionsOf(stored.parts, ['camera'])} />
+          <SelectField
+            name="guiding"
+            label="Guiding"
+            options={[
+              { value: 'none', label: 'none' },
+              { value: 'guideScope', label: 'guide scope' },
+              { value: 'offAxis', label: 'off-axis guider' },
+            ]}
+          />
+          <QuantityField
+            name="cameraAngleDeg"
+            label="Camera angle"
+            kind="angleDeg"
+            system={format.system}
+            hint="Of the frame’s top, from north through east."
+          />
+        </div>
+        <TrainField parts={stored.parts} />
+        <PlacedTable control={form.control} options={all} />
+        <SaveBar onDelete={rig ? remove : null} />
+      </form>
+    </FormProvider>
+  );
+}

@@ -1,0 +1,36 @@
+/** The small language in which part forms are written: fields and groups as data. */
+import type { QuantityKind } from '../../core/units/quantities.ts';
+import type { Option } from '../../ui/form/Fields.tsx';
+
+export type FieldSpec =
+  | { type: 'quantity'; path: string; label: string; kind: QuantityKind; hint?: string }
+  | { type: 'select'; path: string; label: string; options: readonly Option[]; hint?: string }
+  | { type: 'check'; path: string; label: string }
+  | { type: 'text'; path: string; label: string; hint?: string };
+
+/** Fields that stand together; with `optional` the whole group can be absent (null) and is then offered to be added. */
+export type FieldGroup = {
+  title: string | null;
+  optional?: { path: string; addLabel: string; removeLabel: string; value: unknown };
+  fields: FieldSpec[];
+};
+
+export const q = (path: string, label: string, kind: QuantityKind, hint?: string): FieldSpec => ({
+  type: 'quantity',
+  path,
+  label,
+  kind,
+  ...(hint === undefined ? {} : { hint }),
+});
+export const select = (path: string, label: string, options: Record<string, string>): FieldSpec => ({
+  type: 'select',
+  path,
+  label,
+  options: Object.entries(options).map(([value, text]) => ({ value, label: text })),
+});
+export const check = (path: string, label: string): FieldSpec => ({ type: 'check', path, label });
+export const joint = (path: string, label: string): FieldSpec[] => [
+  { type: 'text', path: `${path}.thread`, label: `${label}: thread` },
+  select(`${path}.gender`, `${label}: side`, { male: 'male (outside thread)', female: 'female (inside thread)' }),
+];
+export const group = (fields: FieldSpec[]): FieldGroup => ({ title: null, fields });

@@ -1,0 +1,103 @@
+/** The form of a mount head. */
+import { check, group, q, select, type FieldGroup, type FieldSpec } from './fieldSpecs.ts';
+
+const adjuster = (path: string, title: string, moves: Record<string, string>): FieldSpec[] => [
+  q(`${path}.pitchMm`, `${title}: thread pitch`, 'opticsMm', 'M6 has 1.0 mm.'),
+  q(`${path}.leverMm`, `${title}: lever arm`, 'opticsMm', 'From the pivot to the bolt.'),
+  select(`${path}.clockwiseMoves`, `${title}: clockwise moves the axis`, moves),
+  check(`${path}.paired`, `${title}: two opposed knobs`),
+];
+
+const noAdjuster = { pitchMm: null, leverMm: null, clockwiseMoves: null, paired: false };
+
+export const MOUNT_FIELDS: FieldGroup[] = [
+  group([
+    select('mountKind', 'Kind of mount', {
+      germanEquatorial: 'German equatorial mount',
+      trackerBracket: 'Tracker with bracket and bar',
+      trackerBallHead: 'Tracker with ball head',
+      forkOnWedge: 'Fork on a wedge',
+      altAzimuth: 'Alt-azimuth mount',
+    }),
+    select('drive', 'Drive', { worm: 'Worm', strainWave: 'Strain wave', frictionOrDirect: 'Friction or direct' }),
+    check('belt', 'Belt between motor and worm'),
+    q('wormTeeth', 'Teeth of the worm wheel', 'count'),
+    q('ratedKg', 'Rated load', 'mass'),
+    check('ratingIncludesWeights', 'The rating counts the counterweights'),
+    q('referenceArmM', 'Arm the rating stands for', 'barLength', '200 mm unless stated.'),
+  ]),
+  {
+    title: 'Counterweight bar',
+    optional: {
+      path: 'barRangeM',
+      addLabel: 'This mount has a bar',
+      removeLabel: 'This mount has no bar',
+      value: [0.1, 0.35],
+    },
+    fields: [
+      q('barRangeM.0', 'Nearest place of a weight’s middle', 'barLength', 'From the polar axis.'),
+      q('barRangeM.1', 'Farthest place', 'barLength'),
+    ],
+  },
+  {
+    title: 'Meridian',
+    fields: [
+      q('pastMeridianLimitH', 'May track past the meridian for', 'hours', 'Empty = not known.'),
+      q('earliestFlipH', 'Goes over from', 'hours', 'Hours past the meridian; 0 = at the meridian.'),
+    ],
+  },
+  {
+    title: 'Polar finder',
+    optional: {
+      path: 'finder',
+      addLabel: 'This mount has a polar finder',
+      removeLabel: 'Remove the finder',
+      value: {
+        numbering: '12h',
+        topMark: 0,
+        direction: 'clockwise',
+        view: 'inverted',
+        ringArcmin: null,
+        ringYear: null,
+        turnsWithAxis: true,
+        plateTurnDeg: 0,
+        screwAnglesDeg: [],
+      },
+    },
+    fields: [
+      select('finder.numbering', 'Numbers on the dial', {
+        '12h': 'Twelve hours',
+        '24h': 'Twenty-four hours',
+        deg: 'Degrees',
+        pattern: 'Only a star pattern',
+      }),
+      q('finder.topMark', 'Number at the top of the view', 'count', '12 on a twelve-hour dial is written 0.'),
+      select('finder.direction', 'The numbers grow', {
+        clockwise: 'clockwise in the view',
+        counterclockwise: 'counter-clockwise in the view',
+      }),
+      select('finder.view', 'The view is', { inverted: 'upside down (ordinary finder)', upright: 'upright' }),
+      q('finder.ringArcmin', 'Radius of the engraved ring', 'arcmin', 'Empty = no ring.'),
+      q('finder.ringYear', 'Year the ring is for', 'count'),
+      q(
+        'finder.plateTurnDeg',
+        'The plate stands turned by',
+        'angleDeg',
+        'Clockwise in the view; 0 when it can be set upright.',
+      ),
+    ],
+  },
+  {
+    title: 'Bolts and knobs',
+    optional: {
+      path: 'adjusters',
+      addLabel: 'This mount has an altitude bolt and azimuth knobs',
+      removeLabel: 'Remove bolt and knobs',
+      value: { altitude: noAdjuster, azimuth: { ...noAdjuster, paired: true } },
+    },
+    fields: [
+      ...adjuster('adjusters.altitude', 'Altitude bolt', { up: 'up', down: 'down' }),
+      ...adjuster('adjusters.azimuth', 'Azimuth knob', { east: 'east', west: 'west' }),
+    ],
+  },
+];

@@ -1,0 +1,204 @@
+/** The form of each kind of part: fields by kind, in the order in which people know the values. */
+import type { PartKind } from '../../core/records/part.ts';
+import { check, group, joint, q, select, type FieldGroup } from './fieldSpecs.ts';
+import { MOUNT_FIELDS } from './mountFields.ts';
+
+const spacer = [
+  group([
+    q('lengthMm', 'Length along the light', 'opticsMm'),
+    ...joint('front', 'Front'),
+    ...joint('rear', 'Rear'),
+    check('required', 'Must be in the train'),
+  ]),
+];
+const bar = [
+  group([
+    q('lengthM', 'Length', 'barLength'),
+    q('centreM', 'Its middle from the polar axis', 'barLength'),
+    q('radiusM', 'Radius', 'barLength'),
+  ]),
+];
+
+export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
+  mount: MOUNT_FIELDS,
+  support: [
+    group([
+      select('supportKind', 'Kind', { tripod: 'Tripod', pier: 'Pier' }),
+      q('hubHeightM', 'Height of the hub', 'length'),
+      q('columnRadiusM', 'Radius of the column', 'length'),
+      q('footRadiusM', 'Feet from the middle', 'length'),
+      q('legRadiusM', 'Radius of a leg', 'length'),
+      q('firstFootAzimuthDeg', 'Azimuth of the first foot', 'angleDeg'),
+    ]),
+  ],
+  tube: [
+    group([
+      q('apertureMm', 'Aperture', 'opticsMm'),
+      q('focalMm', 'Focal length', 'opticsMm'),
+      q('frontM', 'Front end from the saddle', 'length'),
+      q('backM', 'Rear end from the saddle', 'length', 'With the focuser.'),
+      q('radiusM', 'Radius of the tube', 'length'),
+      q('imageCircleMm', 'Image circle', 'opticsMm', 'Empty = not known.'),
+    ]),
+  ],
+  corrector: [
+    group([
+      q('factor', 'Factor', 'ratio', '0.8 for a reducer, 2 for a barlow.'),
+      q('backFocusMm', 'Back focus', 'opticsMm'),
+      q('focalMm', 'Its own focal length', 'opticsMm', 'Empty = not known; minus for a barlow.'),
+      q('imageCircleMm', 'Image circle behind it', 'opticsMm', 'Empty = not known.'),
+      ...joint('rear', 'Rear'),
+      check('cornerRuleInverted', 'Corner rule works the other way round'),
+    ]),
+  ],
+  camera: [
+    group([
+      q('pixelUm', 'Pixel', 'pixelUm'),
+      q('widthPx', 'Pixels across', 'count'),
+      q('heightPx', 'Pixels up', 'count'),
+      q('depthMm', 'Flange to sensor', 'opticsMm'),
+      q('lengthM', 'Length', 'length'),
+      q('radiusM', 'Radius', 'length'),
+      ...joint('front', 'Front'),
+    ]),
+  ],
+  spacer,
+  wheel: spacer,
+  guider: spacer,
+  rotator: spacer,
+  tiltPlate: spacer,
+  filter: [group([q('thicknessMm', 'Thickness', 'opticsMm'), q('index', 'Index of the glass', 'ratio')])],
+  shim: [group([q('thicknessMm', 'Thickness', 'opticsMm')])],
+  guideScope: [
+    group([
+      q('focalMm', 'Focal length', 'opticsMm'),
+      q('apertureMm', 'Aperture', 'opticsMm'),
+      q('pixelUm', 'Pixel of the guide camera', 'pixelUm'),
+    ]),
+  ],
+  eyepiece: [group([q('focalMm', 'Focal length', 'opticsMm')])],
+  weight: [group([q('thicknessM', 'Thickness along the bar', 'barLength')])],
+  bar,
+  barExtension: bar,
+  battery: [
+    group([
+      q('capacityAh', 'Capacity in Ah', 'ratio'),
+      q('voltageV', 'Voltage in V', 'ratio'),
+      select('chemistry', 'Kind', {
+        lead: 'Lead-acid',
+        lithiumIron: 'Lithium iron',
+        powerBank: 'Power bank',
+        other: 'Other',
+      }),
+      q('usableDepth', 'Usable share', 'percent'),
+    ]),
+  ],
+  load: [
+    group([
+      q('currentA', 'Current in A', 'ratio'),
+      q('powerW', 'Power in W', 'ratio'),
+      q('duty', 'Share of the time it is on', 'percent'),
+      q('peakA', 'Peak current in A', 'ratio'),
+      q('supplyV', 'Supply in V', 'ratio'),
+      q('lowestV', 'Works down to, in V', 'ratio'),
+    ]),
+  ],
+  cable: [
+    group([
+      q('lengthM', 'Length', 'length'),
+      q('areaMm2', 'Copper in mm²', 'ratio'),
+      q('maxA', 'Carries at most, in A', 'ratio'),
+    ]),
+  ],
+  rings: [],
+  plate: [],
+  small: [],
+};
+
+export const PART_KIND_NAMES: Record<PartKind, string> = {
+  mount: 'Mount head',
+  support: 'Tripod or pier',
+  tube: 'Tube or lens',
+  corrector: 'Corrector',
+  camera: 'Camera',
+  spacer: 'Spacer or adapter',
+  wheel: 'Filter wheel',
+  guider: 'Off-axis guider',
+  rotator: 'Rotator',
+  tiltPlate: 'Tilt plate',
+  filter: 'Filter',
+  shim: 'Shim',
+  guideScope: 'Guide scope',
+  eyepiece: 'Eyepiece',
+  weight: 'Weight',
+  bar: 'Counterweight bar',
+  barExtension: 'Bar extension',
+  battery: 'Battery',
+  load: 'Electric device',
+  cable: 'Cable',
+  rings: 'Tube rings',
+  plate: 'Saddle plate',
+  small: 'Small thing',
+};
+
+const thread = { thread: 'M42x0.75', gender: 'female' };
+const blankSpacer = { lengthMm: null, front: thread, rear: { ...thread, gender: 'male' }, required: false };
+
+/** What a new part starts from: nothing measured, only choices. */
+export const BLANK_PART: Record<PartKind, Record<string, unknown>> = {
+  mount: {
+    mountKind: 'germanEquatorial',
+    drive: 'worm',
+    belt: false,
+    wormTeeth: null,
+    drivePeriodS: null,
+    ratedKg: null,
+    ratingIncludesWeights: false,
+    referenceArmM: 0.2,
+    barRangeM: [0.1, 0.35],
+    travelH: null,
+    pastMeridianLimitH: null,
+    earliestFlipH: null,
+    onPowerLoss: null,
+    slewRateDegPerS: null,
+    adjusters: null,
+    finder: null,
+    geometry: null,
+  },
+  support: {
+    supportKind: 'tripod',
+    hubHeightM: null,
+    columnRadiusM: 0.05,
+    footRadiusM: null,
+    legRadiusM: 0.02,
+    firstFootAzimuthDeg: 0,
+  },
+  tube: { apertureMm: null, focalMm: null, frontM: null, backM: null, radiusM: null, rear: null, imageCircleMm: null },
+  corrector: {
+    factor: null,
+    backFocusMm: null,
+    rear: { thread: 'M48x0.75', gender: 'male' },
+    cornerRuleInverted: false,
+    focalMm: null,
+    imageCircleMm: null,
+  },
+  camera: { pixelUm: null, widthPx: null, heightPx: null, depthMm: 17.5, front: thread, lengthM: 0.1, radiusM: 0.045 },
+  spacer: blankSpacer,
+  wheel: blankSpacer,
+  guider: blankSpacer,
+  rotator: blankSpacer,
+  tiltPlate: blankSpacer,
+  filter: { thicknessMm: null, index: 1.5 },
+  shim: { thicknessMm: null },
+  guideScope: { focalMm: null, apertureMm: null, pixelUm: null },
+  eyepiece: { focalMm: null },
+  weight: { thicknessM: 0.04 },
+  bar: { lengthM: null, centreM: null, radiusM: 0.01 },
+  barExtension: { lengthM: null, centreM: null, radiusM: 0.01 },
+  battery: { capacityAh: null, voltageV: 12, chemistry: 'lithiumIron', usableDepth: 0.8 },
+  load: { currentA: null, powerW: null, duty: 1, peakA: null, supplyV: 12, lowestV: null },
+  cable: { lengthM: null, areaMm2: null, maxA: null },
+  rings: {},
+  plate: {},
+  small: {},
+};

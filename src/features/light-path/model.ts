@@ -1,0 +1,41 @@
+/** What the light-path bench shows, as codes and figures. */
+import type { NightStatic } from '../../core/night/nightStatic.ts';
+import type { LightPath } from '../../core/night/lightPathOfRig.ts';
+import { circleFit, type CircleFit } from '../../core/optics/spacing.ts';
+import { samplingOf, type Sampling, type Train } from '../../core/optics/train.ts';
+import type { LightPathSaying } from '../../text/lightPathWords.ts';
+
+export type LightPathModel = {
+  saying: LightPathSaying;
+  train: Train | null;
+  lightPath: LightPath;
+  circle: CircleFit | null;
+};
+
+/** Which word the distance deserves; a joint that does not fit comes first, because nothing can be measured then. */
+function sayingOf({ spacing, misfits }: LightPath, train: Train | null): LightPathSaying {
+  if (!train) return { code: 'incomplete' };
+  const misfit = misfits[0];
+  if (misfit) return { code: 'misfit', misfit };
+  if (!spacing) return { code: 'noCorrector', focalMm: train.focalEffectiveMm, focalRatio: train.focalRatio };
+  const { presentMm, neededMm, errorMm, toleranceMm } = spacing;
+  if (spacing.withinTolerance) return { code: 'right', presentMm, errorMm, toleranceMm };
+  return { code: errorMm < 0 ? 'short' : 'long', byMm: Math.abs(errorMm), presentMm, neededMm };
+}
+
+export function lightPathModel({ numbers }: NightStatic): LightPathModel {
+  const { train, lightPath } = numbers;
+  const { imageCircleMm } = lightPath;
+  return {
+    saying: sayingOf(lightPath, train),
+    train,
+    lightPath,
+    circle: train && imageCircleMm !== null ? circleFit(imageCircleMm, train.sensorDiagonalMm) : null,
+  };
+}
+
+/** The star of the budget on this camera: width in pixels and what that says of the sampling. */
+export function starOnSensor(fwhmArcsec: number, scaleArcsecPerPx: number): { fwhmPx: number; sampling: Sampling } {
+  const fwhmPx = fwhmArcsec / scaleArcsecPerPx;
+  return { fwhmPx, sampling: samplingOf(fwhmPx) };
+}

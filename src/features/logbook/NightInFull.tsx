@@ -1,0 +1,48 @@
+import { Button } from 'react-bootstrap';
+import type { Reading } from '../../core/records/reading.ts';
+import { formatDate } from '../../core/time/civil.ts';
+import { fromUtcText } from '../../core/time/utc.ts';
+import { retractReading } from '../../storage/commands.ts';
+import { useNight, useSession, useShared } from '../../session/session.ts';
+import { writeWords } from '../../text/errorWords.ts';
+import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
+import { Empty } from '../../ui/Problem.tsx';
+
+function TakeBack({ reading }: { reading: Reading }) {
+  const { notify } = useShared();
+  const { writer } = useSession();
+  const takeBack = async (): Promise<void> => {
+    const done = await retractReading(writer, reading);
+    if (done.ok) notify(`${READING_NAMES[reading.kind]} taken back.`, { undo: true });
+    else notify(writeWords(done.code, done.figures), { tone: 'problem' });
+  };
+  return (
+    <Button variant="link" aria-label={`Take back: ${READING_NAMES[reading.kind]}`} onClick={() => void takeBack()}>
+      Take back
+    </Button>
+  );
+}
+
+/** Every reading of the shown night in the order it was taken. */
+export function NightInFull() {
+  const { records } = useNight();
+  const { format } = useShared();
+  const south = records.site.latDeg < 0;
+  return (
+    <section className="section" aria-labelledby="in-full">
+      <h2 id="in-full">{formatDate(records.night.eveningDate)} in full</h2>
+      {records.readings.length === 0 && <Empty>Nothing recorded on this night yet. Each bench records here.</Empty>}
+      <ol className="reading-list">
+        {records.readings.map((reading) => (
+          <li key={reading.id}>
+            <time className="figures">{format.clock(fromUtcText(reading.takenAtUtc))}</time>
+            <span>
+              <strong>{READING_NAMES[reading.kind]}</strong> {readingLine(reading, { format, south })}
+            </span>
+            <TakeBack reading={reading} />
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}

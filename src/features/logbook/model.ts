@@ -1,0 +1,104 @@
+/** The nights as rows, filtered, and how the pole developed over them. */
+import { totalErrorArcmin } from '../../core/mount/polarDrift.ts';
+import { lastReading, standingReadings } from '../../core/night/nightRecords.ts';
+import type { Night } from '../../core/records/night.ts';
+import type { Reading } from '../../core/records/reading.ts';
+import type { Rig } from '../../core/records/rig.ts';
+import type { Site, Target } from '../../core/records/site.ts';
+
+export type NightRow = {
+  night: Night;
+  rig: string;
+  site: string;
+  target: string;
+  /** Total on the sky of the night's last measurement. */
+  polarArcmin: number | null;
+  balanceM: number | null;
+  seeingArcsec: number | null;
+  subs: { count: number; usable: number } | null;
+  readings: number;
+};
+
+type Records = {
+  nights: readonly Night[];
+  rigs: readonly Rig[];
+  sites: readonly Site[];
+  targets: readonly Target[];
+  readings: readonly Reading[];
+};
+
+function byNight(readings: readonly Reading[]): Map<string | null, Reading[]> {
+  const found = new Map<string | null, Reading[]>();
+  for (const reading of standingReadings(readings)) {
+    const list = found.get(reading.nightId);
+    if (list) list.push(reading);
+    else found.set(reading.nightId, [reading]);
+  }
+  return found;
+}
+
+type Measured = Pick<NightRow, 'polarArcmin' | 'balanceM' | 'seeingArcsec' | 'subs' | 'readings'>;
+
+/** The last word of a night on each of the things compared. */
+function measured(readings: readonly Reading[], site: Site | undefined): Measured {
+  const error = lastReading(readings, 'polarError');
+  const balance = lastReading(readings, 'balance', (r) => r.values.axis === 'ra' && r.values.drops === 'none');
+  return {
+    polarArcmin: error && site ? totalErrorArcmin(error.values, site.latDeg) : null,
+    balanceM: balance?.values.positionM ?? null,
+    seeingArcsec: lastReading(readings, 'seeing')?.values.fwhmArcsec ?? null,
+    subs: lastReading(readings, 'subs')?.values ?? null,
+    readings: readings.length,
+  };
+}
+
+function toRow(night: Night, readings: readonly Reading[], { rigs, sites, targets }: Records): NightRow {
+  const nameIn = (records: readonly { id: string; name: string }[], id: string | undefined): string =>
+    records.find((r) => r.id === id)?.name ?? '';
+  const site = sites.find((s) => s.id === night.siteId);
+  return {
+    night,
+    rig: nameIn(rigs, night.rigId),
+    site: site?.name ?? '',
+    target: nameIn(targets, night.plan[0]?.targetId),
+    ...measured(readings, site),
+  };
+}
+
+/** Every living night, newest first. */
+export function nightRows(records: Records): NightRow[] {
+  const readings = byNight(records.readings);
+  return records.nights
+    .filter((n) => n.deletedAtUtc === null)
+    .sort((a, b) => (a.eveningDate < b.eveningDate ? 1 : a.eveningDate > b.eveningDate ? -1 : a.id < b.id ? -1 : 1))
+    .map((night) => toRow(night, readings.get(night.id) ?? [], records));
+}
+
+/** Rows in which every word of the filter stands somewhere. `dateWords`: the date as the user reads it. */
+export function filterRows(rows: readonly NightRow[], filter: string, dateWords: (date: string) => string): NightRow[] {
+  const words = filter.toLowerCase().split(/\s+/).filter(Boolean);
+  return rows.filter(({ night, rig, site, target }) => {
+    const text = `${night.eveningDate} ${dateWords(night.eveningDate)} ${rig} ${site} ${target}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+}
+
+export type TrendPoint = { nightId: string; date: string; dayMs: number; arcmin: number };
+
+/** The pole error of each night on which it was measured, oldest first. */
+export function polarTrend(rows: readonly NightRow[]): TrendPoint[] {
+  return rows
+    .flatMap(({ night, polarArcmin }) =>
+      polarArcmin === null
+        ? []
+        : [
+            {
+              nightId: night.id,
+              date: night.eveningDate,
+              dayMs: Date.parse(`${night.eveningDate}T00:00:00Z`),
+              arcmin: polarArcmin,
+            },
+          ],
+    )
+    .reverse();
+}

@@ -1,0 +1,94 @@
+import { useNight, useShared } from '../../session/session.ts';
+import { useNightAt } from '../../session/useTime.ts';
+import { clockChangeWords } from '../../text/eventWords.ts';
+import { limitWords, meridianReason, meridianSentence } from '../../text/meridianWords.ts';
+import { plain } from '../../text/said.ts';
+import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import { FigureList } from '../../ui/FigureList.tsx';
+import { FlipView } from '../../ui/instruments/FlipView.tsx';
+import { isAfterFlip, meridianModel } from './model.ts';
+import { PlanForm } from './PlanForm.tsx';
+
+function Attitude({ label }: { label: string }) {
+  const night = useNight();
+  const at = useNightAt();
+  const south = night.records.site.latDeg < 0;
+  return (
+    <FlipView
+      label={label}
+      haH={at.target?.haH ?? null}
+      afterFlip={isAfterFlip(night, at.timeMs)}
+      limitH={night.limitH}
+      south={south}
+      flips={night.flips}
+      words={south ? { left: 'east', right: 'west' } : { left: 'west', right: 'east' }}
+    />
+  );
+}
+
+/** Hour angle and height at the ribbon's time. */
+function NowFigures() {
+  const at = useNightAt();
+  const { format } = useShared();
+  if (!at.target) return null;
+  return (
+    <FigureList
+      figures={[
+        { name: 'Hour angle', value: format.hours(at.target.haH) },
+        { name: 'Altitude', value: format.quantity(at.target.altDeg, 'angleDeg', 0) },
+        { name: 'Azimuth', value: format.quantity(at.target.azDeg, 'angleDeg', 0) },
+      ]}
+    />
+  );
+}
+
+export function MeridianBench() {
+  const night = useNight();
+  const { format } = useShared();
+  const model = meridianModel(night);
+  const sentence = meridianSentence(model.saying, format);
+  const transit = night.targetSky?.transit;
+  const about = transit
+    ? {
+        transitMs: transit.transitMs,
+        altDeg: transit.altDeg,
+        side: transit.side,
+        limitH: night.limitH,
+        limitSource: night.flips ? limitWords(night.limitH, model.limitSource, format) : '',
+      }
+    : null;
+  const change = night.sky.clockChange;
+  return (
+    <BenchLayout
+      title="Meridian"
+      sentence={sentence}
+      reason={meridianReason(model.saying, format, about)}
+      instrumentName="The mount from behind"
+    >
+      <div className="dial-row">
+        {night.target && <Attitude label={plain(sentence)} />}
+        <div>
+          <NowFigures />
+          {night.plan && (
+            <FigureList
+              figures={[
+                { name: 'Subs before', value: String(model.before) },
+                { name: 'Subs after', value: String(model.after) },
+                { name: 'Light in all', value: format.duration(model.integrationS) },
+              ]}
+            />
+          )}
+          {night.usable && (
+            <p>
+              Dark and high enough from <strong className="figures">{format.clock(night.usable.fromMs)}</strong> to{' '}
+              <strong className="figures">{format.clock(night.usable.toMs)}</strong>.
+              {transit?.circumpolar === true && ' It never sets here.'}
+            </p>
+          )}
+          {change && <p>{clockChangeWords(format.clock(change.utcMs), change.minutes)}</p>}
+        </div>
+      </div>
+      {!night.records.fromSnapshot && night.entry && <PlanForm key={night.records.night.rev} />}
+    </BenchLayout>
+  );
+}

@@ -1,0 +1,9 @@
+/** The plan's state in the run. It is made at the desk, not measured: done when subs fit, in need of attention when
+ *  none do. */
+import type { Summary } from '../../session/stationState.ts';
+
+export const meridianSummary: Summary = ({ target, plan }, format) => {
+  if (!target) return { state: 'open', reading: '' };
+  if (!plan || plan.subs.length === 0) return { state: 'attention', reading: 'no subs' };
+  return { state: 'done', reading: plan.flip ? `flip ${format.clock(plan.flip.startMs)}` : 'no flip' };
+};

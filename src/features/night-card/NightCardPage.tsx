@@ -1,0 +1,186 @@
+import type { ReactNode } from 'react';
+import { Button } from 'react-bootstrap';
+import { formatDate } from '../../core/time/civil.ts';
+import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
+import { useNight, useSession, useShared } from '../../session/session.ts';
+import { CALENDAR_TODO, CARD_CAUTIONS, CARD_EVENTS } from '../../text/cardWords.ts';
+import { clockFaceWords, readingWords } from '../../text/polarWords.ts';
+import { saveFile } from '../../ui/saveFile.ts';
+import { CALENDAR_ALARMS, nightCard, type DialRow, type NightCard } from './model.ts';
+import { PageTitle } from '../../ui/PageTitle.tsx';
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section className="card-part">
+      <h2>{title}</h2>
+      {children}
+    </section>
+  );
+}
+
+function Lines({ lines }: { lines: readonly (readonly [string, string])[] }) {
+  return (
+    <dl className="card-lines">
+      {lines.map(([name, value]) => (
+        <div key={name}>
+          <dt>{name}</dt>
+          <dd className="figures">{value}</dd>
+        </div>
+      ))}
+    </dl>
+  );
+}
+
+function Times({ card }: { card: NightCard }) {
+  const { format } = useShared();
+  const transit = card.transitMs === null ? [] : [{ name: 'On the meridian', timeMs: card.transitMs }];
+  const all = [...card.events.map((e) => ({ name: CARD_EVENTS[e.code], timeMs: e.timeMs })), ...transit];
+  const lines = all.sort((a, b) => a.timeMs - b.timeMs).map((e) => [e.name, format.clock(e.timeMs)] as const);
+  return (
+    <Part title="Times">
+      <Lines lines={lines} />
+    </Part>
+  );
+}
+
+function Dial({ rows, star }: { rows: readonly DialRow[]; star: string }) {
+  const { numbers } = useNight();
+  const { format } = useShared();
+  const numbering = numbers.mount?.finder?.numbering ?? 'pattern';
+  if (rows.length === 0) return null;
+  return (
+    <Part title={`${star} on the dial`}>
+      <ol className="card-dial">
+        {rows.map((row) => (
+          <li key={row.timeMs} className="figures">
+            <span>{format.clock(row.timeMs)}</span>
+            <strong>
+              {row.reading === null || numbering === 'pattern'
+                ? clockFaceWords(row.viewAngleDeg)
+                : readingWords(row.reading, numbering, format)}
+            </strong>
+          </li>
+        ))}
+      </ol>
+    </Part>
+  );
+}
+
+function Settings({ card }: { card: NightCard }) {
+  const { records } = useNight();
+  const { format } = useShared();
+  const weights = card.weights.map(
+    (w) => [w.name, w.positionM === null ? 'not known' : format.quantity(w.positionM, 'barLength')] as const,
+  );
+  return (
+    <Part title="Settings">
+      <Lines
+        lines={[
+          ['Compass along the axis', format.quantity(card.compassDeg, 'angleDeg')],
+          ['True bearing', records.site.latDeg < 0 ? 'south, 180°' : 'north, 0°'],
+          ['Latitude', format.quantity(card.latitudeDeg, 'angleDeg')],
+          ...weights,
+          ...(card.spacing ? [['Flange to sensor', format.quantity(card.spacing.presentMm, 'opticsMm')] as const] : []),
+          ...(card.focus
+            ? [
+                [
+                  'Focus',
+                  `${format.quantity(card.focus.positionUm, 'focusUm')} at ${format.quantity(card.focus.temperatureC, 'temperature')}`,
+                ] as const,
+              ]
+            : []),
+        ]}
+      />
+    </Part>
+  );
+}
+
+function Plan({ card }: { card: NightCard }) {
+  const { format } = useShared();
+  if (!card.subs) return null;
+  const { before, after, subS } = card.subs;
+  return (
+    <Part title="Plan">
+      <Lines
+        lines={[
+          ['Sub', format.duration(subS)],
+          ['Subs before the flip', String(before)],
+          ['Subs after it', String(after)],
+          ...(card.latestFlipMs === null ? [] : [['Latest flip', format.clock(card.latestFlipMs)] as const]),
+        ]}
+      />
+    </Part>
+  );
+}
+
+/** Dusk, first sub, flip, dawn with alarms, as a file for any calendar. */
+function CalendarButton({ card }: { card: NightCard }) {
+  const { records, target } = useNight();
+  const { clock } = useSession();
+  const save = (): void => {
+    const events = card.events.flatMap((event): CalendarEvent[] => {
+      const [alarmMinutes, todo] = [CALENDAR_ALARMS[event.code], CALENDAR_TODO[event.code]];
+      if (alarmMinutes === undefined || todo === undefined) return [];
+      return [
+        {
+          uid: `${event.code}-${records.night.id}@tidy-owl`,
+          startMs: event.timeMs,
+          endMs: event.timeMs,
+          summary: `${CARD_EVENTS[event.code]}: ${target?.name ?? records.rig.name}`,
+          description: todo,
+          location: records.site.name,
+          alarmMinutes,
+        },
+      ];
+    });
+    const text = toICalendar(events, clock.nowMs(), '-//Tidy Owl//Night card//EN');
+    saveFile(`night-${records.night.eveningDate}.ics`, new Blob([text], { type: 'text/calendar' }));
+  };
+  return (
+    <Button variant="outline" onClick={save}>
+      Save for the calendar
+    </Button>
+  );
+}
+
+/** One printed page with all that a night needs. */
+export function NightCardPage() {
+  const night = useNight();
+  const { records, target, sky } = night;
+  const { format } = useShared();
+  const card = nightCard(night);
+  const moon = sky.events;
+  const moonTimes = [
+    moon.moonRiseMs === null ? null : `rises ${format.clock(moon.moonRiseMs)}`,
+    moon.moonSetMs === null ? null : `sets ${format.clock(moon.moonSetMs)}`,
+  ].filter((t) => t !== null);
+  return (
+    <article className="night-card">
+      <div className="actions no-print">
+        <Button variant="primary" onClick={() => window.print()}>
+          Print this card
+        </Button>
+        <CalendarButton card={card} />
+      </div>
+      <PageTitle>{`${formatDate(records.night.eveningDate)} ${records.night.eveningDate.slice(0, 4)}, ${records.rig.name}`}</PageTitle>
+      <p className="card-where">
+        {records.site.name}, {format.latitude(records.site.latDeg)}, {format.longitude(records.site.lonDeg)}
+        {target && ` · ${target.name}`} · moon {format.quantity(moon.moonIlluminatedFraction, 'percent')} lit
+        {moonTimes.length > 0 && `, ${moonTimes.join(', ')}`}. Times in {records.site.zoneIana}.
+      </p>
+      <div className="card-grid">
+        <Times card={card} />
+        <Settings card={card} />
+        <Plan card={card} />
+        <Dial rows={card.dial} star={sky.poleStar.star.name} />
+        <Part title="Cautions">
+          <ul className="card-cautions">
+            {CARD_CAUTIONS.map((caution) => (
+              <li key={caution}>{caution}</li>
+            ))}
+          </ul>
+        </Part>
+      </div>
+    </article>
+  );
+}

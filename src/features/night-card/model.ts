@@ -1,0 +1,91 @@
+/** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
+import { nightAt, nightEventList, type NightEvent } from '../../core/night/nightAt.ts';
+import type { NightStatic } from '../../core/night/nightStatic.ts';
+import { dialReading, viewAngleDeg } from '../../core/mount/dial.ts';
+import { lastReading } from '../../core/night/nightRecords.ts';
+import { compassReadingDeg, poleBearingDeg } from '../../core/sky/bearing.ts';
+import { MS_PER_MINUTE } from '../../core/time/utc.ts';
+
+export type DialRow = { timeMs: number; reading: number | null; viewAngleDeg: number };
+export type CardWeight = { name: string; positionM: number | null };
+
+export type NightCard = {
+  events: NightEvent[];
+  transitMs: number | null;
+  /** Where the pole star belongs every half hour; empty for a mount without a polar axis or on the equator. */
+  dial: DialRow[];
+  compassDeg: number;
+  latitudeDeg: number;
+  weights: CardWeight[];
+  spacing: { presentMm: number; neededMm: number } | null;
+  subs: { before: number; after: number; subS: number } | null;
+  latestFlipMs: number | null;
+  /** Where focus was last sharp. */
+  focus: { positionUm: number; temperatureC: number } | null;
+};
+
+const HALF_HOUR_MS = 30 * MS_PER_MINUTE;
+const MOST_ROWS = 36;
+
+/** Half hours of the clock from dusk to dawn. */
+function halfHours({ sky }: NightStatic): number[] {
+  const { duskMs, dawnMs } = sky.events.twilight.sunset;
+  const [fromMs, toMs] = [duskMs ?? sky.view.fromMs, dawnMs ?? sky.view.toMs];
+  const first = Math.ceil(fromMs / HALF_HOUR_MS) * HALF_HOUR_MS;
+  const count = Math.max(0, Math.floor((toMs - first) / HALF_HOUR_MS) + 1);
+  return Array.from({ length: Math.min(count, MOST_ROWS) }, (_, i) => first + i * HALF_HOUR_MS);
+}
+
+function dialRows(night: NightStatic): DialRow[] {
+  const { latDeg } = night.records.site;
+  const finder = night.numbers.mount?.finder;
+  if (!finder || !night.run.stops.some((s) => s.step === 'polar')) return [];
+  return halfHours(night).map((timeMs) => {
+    const { haH } = nightAt(night, timeMs).poleStar;
+    const { numbering, view, plateTurnDeg } = finder;
+    const reading =
+      numbering === 'pattern' ? null : dialReading(haH, latDeg, { ...finder, numbering }, plateTurnDeg).reading;
+    return { timeMs, reading, viewAngleDeg: viewAngleDeg(haH, latDeg, view) };
+  });
+}
+
+function weightsOf({ numbers, bar }: NightStatic): CardWeight[] {
+  return numbers.masses.weights.map((w) => ({
+    name: w.name,
+    positionM: w.movable ? (bar?.found.positionM ?? null) : w.setM,
+  }));
+}
+
+function subsOf({ plan, entry }: NightStatic): NightCard['subs'] {
+  if (!plan || !entry) return null;
+  const before = plan.subs.filter((s) => s.side === 'before').length;
+  return { before, after: plan.subs.length - before, subS: entry.subS };
+}
+
+export function nightCard(night: NightStatic): NightCard {
+  const { site, readings, history, rig } = night.records;
+  const { spacing } = night.numbers.lightPath;
+  const focus = lastReading([...history, ...readings], 'focus', (r) => r.subject.id === rig.id);
+  return {
+    events: nightEventList(night),
+    transitMs: night.targetSky && !night.targetSky.transit.neverRises ? night.targetSky.transit.transitMs : null,
+    dial: dialRows(night),
+    compassDeg: compassReadingDeg(poleBearingDeg(site.latDeg), night.magnetic.declinationDeg),
+    latitudeDeg: Math.abs(site.latDeg),
+    weights: weightsOf(night),
+    spacing: spacing ? { presentMm: spacing.presentMm, neededMm: spacing.neededMm } : null,
+    subs: subsOf(night),
+    latestFlipMs: night.plan?.flip ? night.plan.limitMs : null,
+    focus: focus?.values ?? null,
+  };
+}
+
+/** The events that deserve a calendar entry, each with minutes of warning. */
+export const CALENDAR_ALARMS: Partial<Record<NightEvent['code'], number>> = {
+  sunset: 60,
+  dark: 15,
+  start: 10,
+  flip: 15,
+  limit: 15,
+  dawn: 20,
+};

@@ -1,0 +1,130 @@
+import { Button, Modal } from 'react-bootstrap';
+import { FormProvider, useForm } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { z } from 'zod';
+import { nightSchema, planEntrySchema, type Night, type PlanEntry } from '../../core/records/night.ts';
+import { eveningDate } from '../../core/time/civil.ts';
+import { createHead, updateHead } from '../../storage/commands.ts';
+import type { Stored } from '../../storage/useStored.ts';
+import { useSession, useShared } from '../../session/session.ts';
+import { writeWords } from '../../text/errorWords.ts';
+import { QuantityField, SelectField, TextField, type Option } from '../../ui/form/Fields.tsx';
+import { formResolver } from '../../ui/form/formResolver.ts';
+
+const { eveningDate: dateSchema, siteId, rigId, darkness } = nightSchema.shape;
+const formSchema = z.object({
+  eveningDate: dateSchema,
+  siteId,
+  rigId,
+  darkness,
+  targetId: z.string(),
+  subS: planEntrySchema.shape.subS,
+});
+type Fields = z.infer<typeof formSchema>;
+
+const DARKNESS: Option[] = [
+  { value: 'astronomical', label: 'astronomical (sun 18° down)' },
+  { value: 'nautical', label: 'nautical (12°)' },
+  { value: 'civil', label: 'civil (6°)' },
+];
+
+const USUAL_SUB_S = 120;
+
+const PLAIN_PLAN: Omit<PlanEntry, 'targetId' | 'subS'> = {
+  gapS: 5,
+  count: null,
+  startUtc: null,
+  ditherEvery: 0,
+  refocusEveryMin: null,
+  strategy: 'endOfCrossingSub',
+  limitH: null,
+};
+
+function toBody(fields: Fields, night: Night | null): Omit<Fields, 'targetId' | 'subS'> & { plan: PlanEntry[] } {
+  const { targetId, subS, ...rest } = fields;
+  const [first, ...others] = night?.plan ?? [];
+  return { ...rest, plan: targetId === '' ? others : [{ ...PLAIN_PLAN, ...first, targetId, subS }, ...others] };
+}
+
+const fieldsOf = ({ plan, ...night }: Night): Fields => ({
+  eveningDate: night.eveningDate,
+  siteId: night.siteId,
+  rigId: night.rigId,
+  darkness: night.darkness,
+  targetId: plan[0]?.targetId ?? '',
+  subS: plan[0]?.subS ?? USUAL_SUB_S,
+});
+
+/** Tonight, with the first site and rig there are. */
+function newFields({ sites, rigs }: Stored, nowMs: number): Fields {
+  const site = sites.find((s) => s.deletedAtUtc === null);
+  return {
+    eveningDate: eveningDate(nowMs, site?.zoneIana ?? 'UTC'),
+    siteId: site?.id ?? '',
+    rigId: rigs.find((r) => r.deletedAtUtc === null)?.id ?? '',
+    darkness: 'astronomical',
+    targetId: '',
+    subS: USUAL_SUB_S,
+  };
+}
+
+const options = (
+  records: readonly { id: string; name: string; deletedAtUtc: string | null; archived: boolean }[],
+  none: string,
+): Option[] => [
+  { value: '', label: none },
+  ...records.filter((r) => r.deletedAtUtc === null && !r.archived).map((r) => ({ value: r.id, label: r.name })),
+];
+
+/** A new night, or the settings of the shown one. */
+export function NightDialog({ night, close }: { night: Night | null; close: () => void }) {
+  const { stored, format, notify } = useShared();
+  const { writer, clock } = useSession();
+  const navigate = useNavigate();
+  const form = useForm<Fields, unknown, Fields>({
+    resolver: formResolver(formSchema),
+    defaultValues: night ? fieldsOf(night) : newFields(stored, clock.nowMs()),
+  });
+  const save = form.handleSubmit(async (fields) => {
+    const body = toBody(fields, night);
+    const written = night
+      ? await updateHead(writer, 'nights', night.id, body, { baseRev: night.rev })
+      : await createHead(writer, 'nights', body);
+    if (!written.ok) {
+      notify(writeWords(written.code, written.figures), { tone: 'problem' });
+      return;
+    }
+    notify(night ? 'Night saved.' : 'Night created.', { undo: true });
+    close();
+    if (!night) void navigate(`/n/${written.value.id}/meridian`);
+  });
+  return (
+    <Modal show onHide={close} animation={false} aria-labelledby="night-title">
+      <FormProvider {...form}>
+        <form onSubmit={(event) => void save(event)} noValidate>
+          <Modal.Header closeButton>
+            <Modal.Title id="night-title">{night ? 'Settings of this night' : 'New night'}</Modal.Title>
+          </Modal.Header>
+          <Modal.Body>
+            <div className="fields">
+              <TextField name="eveningDate" label="Evening of" type="date" />
+              <SelectField name="siteId" label="Site" options={options(stored.sites, 'choose…')} />
+              <SelectField name="rigId" label="Rig" options={options(stored.rigs, 'choose…')} />
+              <SelectField name="targetId" label="Target" options={options(stored.targets, 'none yet')} />
+              <QuantityField name="subS" label="Sub length" kind="seconds" system={format.system} />
+              <SelectField name="darkness" label="Dark enough means" options={DARKNESS} />
+            </div>
+          </Modal.Body>
+          <Modal.Footer>
+            <Button variant="outline" onClick={close}>
+              Cancel
+            </Button>
+            <Button variant="primary" type="submit">
+              {night ? 'Save' : 'Create'}
+            </Button>
+          </Modal.Footer>
+        </form>
+      </FormProvider>
+    </Modal>
+  );
+}

@@ -1,0 +1,107 @@
+import type { ReactNode } from 'react';
+import { Form } from 'react-bootstrap';
+import { settingOf } from '../../core/records/setting.ts';
+import { wallTime, zoneAnswer } from '../../core/time/civil.ts';
+import { saveSetting } from '../../storage/settings.ts';
+import { useNight, useSession, useShared } from '../../session/session.ts';
+import { useNightAt } from '../../session/useTime.ts';
+import { writeWords } from '../../text/errorWords.ts';
+import { LATITUDE_LETTERS, LONGITUDE_LETTERS } from '../../text/format.ts';
+import {
+  ANGLE_STYLES,
+  controllerAngle,
+  controllerDate,
+  DATE_ORDERS,
+  offsetWords,
+  SHEET_SENTENCE,
+  sheetReason,
+  summerWords,
+} from '../../text/pointingWords.ts';
+import { BenchLayout } from '../../ui/BenchLayout.tsx';
+
+const two = (n: number): string => String(n).padStart(2, '0');
+
+function Answers() {
+  const { stored, format } = useShared();
+  const { site } = useNight().records;
+  const at = useNightAt();
+  const { angles, dateOrder } = settingOf(stored.settings, 'controller');
+  const zone = zoneAnswer(at.timeMs, site.zoneIana);
+  const wall = wallTime(at.timeMs, site.zoneIana);
+  const date = `${wall.year}-${two(wall.month)}-${two(wall.day)}`;
+  const polarH = (at.poleStar.haH + 24) % 24;
+  const rows: [string, string][] = [
+    ['Longitude', controllerAngle(site.lonDeg, LONGITUDE_LETTERS, angles)],
+    ['Latitude', controllerAngle(site.latDeg, LATITUDE_LETTERS, angles)],
+    ['Elevation', format.quantity(site.elevationM, 'elevation')],
+    ['Time zone, without summer time', offsetWords(zone.standardMin)],
+    ['Summer time', summerWords(zone)],
+    [`Date (${DATE_ORDERS[dateOrder]})`, controllerDate(date, dateOrder)],
+    ['Time', `${two(wall.hour)}:${two(wall.minute)}`],
+    [`Hour angle of ${at.poleStar.name}`, format.hours(polarH)],
+  ];
+  return (
+    <table className="sheet-table">
+      <tbody>
+        {rows.map(([question, answer]) => (
+          <tr key={question}>
+            <th scope="row">{question}</th>
+            <td className="figures">{answer}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** How this controller wants its numbers. */
+function Styles() {
+  const { stored, notify } = useShared();
+  const { writer } = useSession();
+  const controller = settingOf(stored.settings, 'controller');
+  const save = (change: Partial<typeof controller>): void => {
+    void saveSetting(writer, 'controller', { ...controller, ...change }).then((written) => {
+      if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
+    });
+  };
+  const choice = <K extends 'angles' | 'dateOrder'>(
+    key: K,
+    label: string,
+    names: Record<(typeof controller)[K], string>,
+  ) => (
+    <Form.Group controlId={`controller-${key}`}>
+      <Form.Label>{label}</Form.Label>
+      <Form.Select value={controller[key]} onChange={(event) => save({ [key]: event.target.value })}>
+        {Object.entries<string>(names).map(([value, name]) => (
+          <option key={value} value={value}>
+            {name}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  );
+  return (
+    <div className="section fields">
+      {choice('angles', 'It asks for angles in', ANGLE_STYLES)}
+      {choice('dateOrder', 'It asks for the date as', DATE_ORDERS)}
+    </div>
+  );
+}
+
+/** What to key in, in the order in which controllers ask. */
+export function ControllerSheet({ tabs }: { tabs: ReactNode }) {
+  const { site } = useNight().records;
+  const { timeMs } = useNightAt();
+  return (
+    <BenchLayout
+      title="Focus and pointing"
+      tabs={tabs}
+      sentence={SHEET_SENTENCE}
+      reason={sheetReason(zoneAnswer(timeMs, site.zoneIana))}
+      instrumentName="The sheet"
+      instrument={<Answers />}
+    >
+      <Styles />
+    </BenchLayout>
+  );
+}

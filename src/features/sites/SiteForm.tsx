@@ -1,0 +1,166 @@
+import { useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { FormProvider, useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import { z } from 'zod';
+import { siteSchema, type Site } from '../../core/records/site.ts';
+import { magneticField } from '../../core/sky/magnetic.ts';
+import { isKnownZone } from '../../core/time/civil.ts';
+import { formatDegMinSec } from '../../core/units/sexagesimal.ts';
+import { useSession, useShared } from '../../session/session.ts';
+import { useHeadForm } from '../../session/useHeadForm.ts';
+import { LATITUDE_LETTERS, LONGITUDE_LETTERS } from '../../text/format.ts';
+import { AngleField, QuantityField, TextField } from '../../ui/form/Fields.tsx';
+import { formResolver } from '../../ui/form/formResolver.ts';
+import { SaveBar } from '../../ui/form/SaveBar.tsx';
+import { formatHorizon, parseHorizon } from './horizonText.ts';
+import { PageTitle } from '../../ui/PageTitle.tsx';
+
+const { name, latDeg, lonDeg, elevationM } = siteSchema.shape;
+const formSchema = z
+  .object({
+    name,
+    latDeg,
+    lonDeg,
+    elevationM,
+    note: siteSchema.shape.note,
+    zoneIana: z
+      .string()
+      .refine(isKnownZone, 'Not a zone this device knows. Choose one from the list, like Europe/Lisbon.'),
+    horizonText: z.string(),
+  })
+  .transform(({ horizonText, ...rest }, context) => {
+    const parsed = parseHorizon(horizonText);
+    if (parsed.ok) return { ...rest, horizon: parsed.value };
+    context.addIssue({
+      code: 'custom',
+      path: ['horizonText'],
+      message: `Line ${parsed.figures['line'] ?? ''}: write azimuth 0 to 360, a space, altitude −10 to 90.`,
+    });
+    return z.NEVER;
+  });
+
+type Fields = {
+  name: string;
+  latDeg: number | null;
+  lonDeg: number | null;
+  elevationM: number | null;
+  zoneIana: string;
+  horizonText: string;
+  note: string;
+};
+type Form = UseFormReturn<Fields, unknown, z.infer<typeof formSchema>>;
+
+/** Asks the browser for the place, when it has one and the user allows it. */
+function FromDevice({ form }: { form: Form }) {
+  const [state, setState] = useState<'idle' | 'asking' | 'refused'>('idle');
+  const ask = (): void => {
+    setState('asking');
+    navigator.geolocation.getCurrentPosition(
+      ({ coords }) => {
+        form.setValue('latDeg', Number(coords.latitude.toFixed(5)), { shouldDirty: true });
+        form.setValue('lonDeg', Number(coords.longitude.toFixed(5)), { shouldDirty: true });
+        if (coords.altitude !== null) form.setValue('elevationM', Math.round(coords.altitude), { shouldDirty: true });
+        form.setValue('zoneIana', Intl.DateTimeFormat().resolvedOptions().timeZone, { shouldDirty: true });
+        setState('idle');
+      },
+      () => setState('refused'),
+      { enableHighAccuracy: true, timeout: 20_000 },
+    );
+  };
+  if (!('geolocation' in navigator)) return null;
+  return (
+    <div className="my-2">
+      <Button variant="outline" onClick={ask} disabled={state === 'asking'}>
+        {state === 'asking' ? 'Asking this device…' : 'Use this device’s place'}
+      </Button>
+      {state === 'refused' && (
+        <p className="mb-0" role="alert">
+          The device did not tell its place. Nothing was changed. Allow location for this page, or type the coordinates.
+        </p>
+      )}
+    </div>
+  );
+}
+
+/** What a compass will show there, today. */
+function Declination({ form }: { form: Form }) {
+  const { clock } = useSession();
+  const { format } = useShared();
+  const [lat, lon, elevation] = useWatch({ control: form.control, name: ['latDeg', 'lonDeg', 'elevationM'] });
+  if (lat === null || lon === null || !(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180)) return null;
+  const field = magneticField(clock.nowMs(), lat, lon, elevation ?? 0);
+  const size = format.quantity(Math.abs(field.declinationDeg), 'angleDeg');
+  return (
+    <p>
+      Magnetic declination today:{' '}
+      <strong className="figures">
+        {size} {field.declinationDeg < 0 ? 'west' : 'east'}
+      </strong>
+      . {field.declinationDeg < 0 ? 'Subtract it from' : 'Add it to'} the compass reading.
+      {field.compass !== 'reliable' && ' So near a magnetic pole a compass cannot be trusted.'}
+      {!field.insideModelYears && ' The date lies outside the model’s years; take this as a guess.'}
+    </p>
+  );
+}
+
+export function SiteForm({ site }: { site: Site | null }) {
+  const { format } = useShared();
+  const form = useForm<Fields, unknown, z.infer<typeof formSchema>>({
+    resolver: formResolver(formSchema),
+    defaultValues: site
+      ? { ...site, horizonText: formatHorizon(site.horizon) }
+      : {
+          name: '',
+          latDeg: null,
+          lonDeg: null,
+          elevationM: 0,
+          zoneIana: Intl.DateTimeFormat().resolvedOptions().timeZone,
+          horizonText: '',
+          note: '',
+        },
+  });
+  const { save, remove } = useHeadForm('sites', site, '/sites');
+  return (
+    <FormProvider {...form}>
+      <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate>
+        <PageTitle>{site ? site.name : 'New site'}</PageTitle>
+        <FromDevice form={form} />
+        <div className="fields">
+          <TextField name="name" label="Name" />
+          <AngleField
+            name="latDeg"
+            label="Latitude"
+            unit="°"
+            limits={{ min: -90, max: 90, letters: LATITUDE_LETTERS }}
+            show={(v) => (v < 0 ? `${formatDegMinSec(-v)} S` : formatDegMinSec(v))}
+            hint="40.33, or 40 19 48 N"
+          />
+          <AngleField
+            name="lonDeg"
+            label="Longitude"
+            unit="°"
+            limits={{ min: -180, max: 180, letters: LONGITUDE_LETTERS }}
+            show={(v) => (v < 0 ? `${formatDegMinSec(-v)} W` : formatDegMinSec(v))}
+            hint="−7.60, or 7 36 W"
+          />
+          <QuantityField name="elevationM" label="Elevation" kind="elevation" system={format.system} />
+          <TextField name="zoneIana" label="Time zone" list="zones" hint="By place, so that summer time is known." />
+          <TextField
+            name="horizonText"
+            label="Horizon line"
+            multiline
+            wide
+            hint="One point a line: azimuth, space, altitude in degrees. Empty = 15° all round."
+          />
+        </div>
+        <datalist id="zones">
+          {Intl.supportedValuesOf('timeZone').map((zone) => (
+            <option key={zone} value={zone} />
+          ))}
+        </datalist>
+        <Declination form={form} />
+        <SaveBar onDelete={site ? remove : null} />
+      </form>
+    </FormProvider>
+  );
+}

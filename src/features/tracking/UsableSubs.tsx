@@ -1,0 +1,183 @@
+import { line } from 'd3';
+import { useState, type ReactNode } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import { z } from 'zod';
+import { WANTED_SHARE, type UsableNight } from '../../core/night/usableOfNight.ts';
+import { wormPeriodS } from '../../core/tracking/periodicError.ts';
+import { shareAt, type UsablePoint } from '../../core/tracking/usableSubs.ts';
+import { updateHead } from '../../storage/commands.ts';
+import { RecordForm } from '../../session/RecordForm.tsx';
+import { useNight, useSession, useShared } from '../../session/session.ts';
+import { writeWords } from '../../text/errorWords.ts';
+import { plain } from '../../text/said.ts';
+import { trackingReason, trackingSentence } from '../../text/trackingWords.ts';
+import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
+import { QuantityField } from '../../ui/form/Fields.tsx';
+import { trackingModel } from './model.ts';
+
+type ChartProps = { label: string; usable: UsableNight; chosenS: number };
+
+function UsableChart({ label, usable, chosenS }: ChartProps) {
+  const { format } = useShared();
+  const { curve } = usable;
+  const longest = curve.at(-1)?.exposureS ?? 300;
+  return (
+    <ChartFrame
+      label={label}
+      fileName="usable-subs"
+      height={260}
+      x={{ domain: [0, longest], label: 'length of a sub', format: (v) => format.quantity(v, 'seconds') }}
+      y={{
+        domain: [0, 1],
+        label: 'usable subs',
+        format: (v) => format.quantity(v, 'percent'),
+        ticks: [0, 0.25, 0.5, 0.75, 1],
+      }}
+    >
+      {({ x, y, height, width }) => (
+        <g>
+          <path d={`M0 ${y(WANTED_SHARE)}H${width}`} stroke="var(--amber)" strokeWidth="1.5" strokeDasharray="6 5" />
+          <path
+            d={
+              line<UsablePoint>()
+                .x((p) => x(p.exposureS))
+                .y((p) => y(p.share))(curve) ?? ''
+            }
+            fill="none"
+            stroke="var(--action)"
+            strokeWidth="3"
+          />
+          <path d={`M${x(chosenS)} 0V${height}`} stroke="var(--ink)" strokeWidth="2" />
+          <circle
+            cx={x(chosenS)}
+            cy={y(shareAt(curve, chosenS))}
+            r={8}
+            fill="var(--amber)"
+            stroke="var(--ink)"
+            strokeWidth="2"
+          />
+        </g>
+      )}
+    </ChartFrame>
+  );
+}
+
+/** Drag to a length, then take it into tonight's plan. */
+function Chooser({
+  usable,
+  subS,
+  chosenS,
+  choose,
+}: {
+  usable: UsableNight;
+  subS: number;
+  chosenS: number;
+  choose: (s: number) => void;
+}) {
+  const { records } = useNight();
+  const { format, notify } = useShared();
+  const { writer } = useSession();
+  const longest = usable.curve.at(-1)?.exposureS ?? 300;
+  const take = async (): Promise<void> => {
+    const [first, ...rest] = records.night.plan;
+    if (!first) return;
+    const written = await updateHead(writer, 'nights', records.night.id, {
+      plan: [{ ...first, subS: chosenS }, ...rest],
+    });
+    if (written.ok) notify(`Subs of ${format.duration(chosenS)} planned.`, { undo: true });
+    else notify(writeWords(written.code, written.figures), { tone: 'problem' });
+  };
+  return (
+    <>
+      <Form.Group controlId="sub-length">
+        <Form.Label>
+          Sub length <strong className="figures">{format.quantity(chosenS, 'seconds')}</strong>, usable{' '}
+          <strong className="figures">{format.quantity(shareAt(usable.curve, chosenS), 'percent')}</strong>
+        </Form.Label>
+        <Form.Range
+          min={usable.shortestS}
+          max={longest}
+          step={1}
+          value={chosenS}
+          onChange={(event) => choose(Number(event.target.value))}
+        />
+      </Form.Group>
+      {!records.fromSnapshot && records.night.plan.length > 0 && (
+        <div className="actions">
+          <Button variant="primary" disabled={chosenS === subS} onClick={() => void take()}>
+            Plan subs of {format.duration(chosenS)}
+          </Button>
+        </div>
+      )}
+    </>
+  );
+}
+
+type Fields = { peakToPeakArcsec: number | null; periodS: number | null };
+const schema = z.object({ peakToPeakArcsec: z.number().min(0).max(600), periodS: z.number().min(5).max(10_000) });
+
+/** The drive's swing as typed: one sine of the worm's period. */
+function RecordSwing() {
+  const { records, numbers } = useNight();
+  const { format } = useShared();
+  const teeth = numbers.mount?.wormTeeth ?? null;
+  return (
+    <RecordForm<Fields, z.infer<typeof schema>>
+      title="The drive’s periodic error"
+      button="Record this swing"
+      schema={schema}
+      defaults={{ peakToPeakArcsec: null, periodS: teeth === null ? null : Number(wormPeriodS(teeth).toFixed(1)) }}
+      keep
+      toReading={({ peakToPeakArcsec, periodS }) => ({
+        reading: {
+          step: 'tracking',
+          subject: { type: 'mount', id: records.rig.mountId },
+          kind: 'track',
+          values: {
+            periodS,
+            harmonics: [{ k: 1, amplitudeArcsec: peakToPeakArcsec / 2, phaseDeg: 0 }],
+            raDriftArcsecPerMin: null,
+            decDriftArcsecPerMin: null,
+            residualArcsec: null,
+          },
+        },
+        said: `Periodic error recorded: ${format.quantity(peakToPeakArcsec, 'arcsec', 1)}.`,
+      })}
+    >
+      <QuantityField name="peakToPeakArcsec" label="Peak to peak, at the axis" kind="arcsec" system={format.system} />
+      <QuantityField
+        name="periodS"
+        label="Period"
+        kind="seconds"
+        system={format.system}
+        hint="86164 s over the teeth of the worm wheel."
+      />
+    </RecordForm>
+  );
+}
+
+export function UsableSubs({ tabs }: { tabs: ReactNode }) {
+  const night = useNight();
+  const { format } = useShared();
+  const { saying, usable, share, subS } = trackingModel(night);
+  const [draft, setDraft] = useState<{ s: number; forSubS: number } | null>(null);
+  const chosenS = draft?.forSubS === subS ? draft.s : subS;
+  const sentence = trackingSentence(saying, format);
+  const measured = usable?.source.basis === 'measured';
+  return (
+    <BenchLayout
+      title="Tracking"
+      tabs={tabs}
+      sentence={sentence}
+      reason={trackingReason(saying, { measured, share }, format)}
+      instrumentName="The curve of usable subs"
+      instrument={usable ? <UsableChart label={plain(sentence)} usable={usable} chosenS={chosenS} /> : undefined}
+    >
+      {usable && (
+        <Chooser usable={usable} subS={subS} chosenS={chosenS} choose={(s) => setDraft({ s, forSubS: subS })} />
+      )}
+      <RecordSwing />
+    </BenchLayout>
+  );
+}

@@ -1,0 +1,114 @@
+/** Reading a backup file: named refusals that say what is wrong and where; nothing is written here. */
+import { ok, refuse, type Result } from '../core/result.ts';
+import {
+  BACKUP_FORMAT,
+  BACKUP_LIST_NAMES,
+  BACKUP_LISTS,
+  BACKUP_VERSION,
+  backupFrameSchema,
+  fromFileLists,
+  type Backup,
+  type BackupList,
+} from './backup.ts';
+import { parseJson } from './parseJson.ts';
+
+export type BackupCode =
+  | 'emptyFile'
+  | 'notJson'
+  | 'endsEarly'
+  | 'otherProgram'
+  | 'newerVersion'
+  | 'damagedFrame'
+  | 'damagedRecord'
+  | 'sameIdTwice';
+
+type Loose = Record<string, unknown>;
+type Refusal = ReturnType<typeof refuse<BackupCode>>;
+
+const isObject = (value: unknown): value is Loose =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Called with the share that is done, 0 to 1. */
+export type OnShare = (share: number) => void;
+const RECORDS_PER_REPORT = 500;
+
+type Issue = { path: PropertyKey[]; message: string };
+const whereOf = (issue: Issue | undefined): string => issue?.path.map(String).join('.') ?? '';
+
+/** The file's frame: is it ours, of a version that is known, and whole. */
+function checkFrame(value: unknown): Result<{ file: Loose; frame: Omit<Backup, 'lists'> }, BackupCode> {
+  if (!isObject(value) || value['format'] !== BACKUP_FORMAT) return refuse('otherProgram');
+  const version = value['version'];
+  if (typeof version === 'number' && version > BACKUP_VERSION)
+    return refuse('newerVersion', { version, known: BACKUP_VERSION });
+  const frame = backupFrameSchema.safeParse(value);
+  if (!frame.success) {
+    const issue = frame.error.issues[0];
+    return refuse('damagedFrame', { where: whereOf(issue), what: issue?.message ?? '' });
+  }
+  const missing = BACKUP_LIST_NAMES.find((name) => !Array.isArray(value[name]));
+  if (missing !== undefined) return refuse('damagedFrame', { where: missing, what: 'the list is missing' });
+  const known = new Set<string>([...Object.keys(backupFrameSchema.shape), ...BACKUP_LIST_NAMES]);
+  const strange = Object.keys(value).find((key) => !known.has(key));
+  if (strange !== undefined)
+    return refuse('damagedFrame', { where: strange, what: 'nothing of this name belongs here' });
+  const { exportedAtUtc, deviceId, lineage } = frame.data;
+  return ok({ file: value, frame: { exportedAtUtc, deviceId, lineage } });
+}
+
+/** Validates every record of a list; stops at the first damaged one and names it by list, place and id. */
+function checkList(name: BackupList, rows: readonly unknown[], onRecord: () => void): Result<unknown[], BackupCode> {
+  const schema = BACKUP_LISTS[name];
+  const seen = new Set<string>();
+  const good: unknown[] = [];
+  for (const [index, row] of rows.entries()) {
+    onRecord();
+    const id = isObject(row) && typeof row['id'] === 'string' ? row['id'] : '';
+    const parsed = schema.safeParse(row);
+    if (!parsed.success) {
+      const issue = parsed.error.issues[0];
+      return refuse('damagedRecord', {
+        list: name,
+        number: index + 1,
+        id,
+        where: whereOf(issue),
+        what: issue?.message ?? '',
+      });
+    }
+    if (seen.has(id)) return refuse('sameIdTwice', { list: name, number: index + 1, id });
+    seen.add(id);
+    good.push(parsed.data);
+  }
+  return ok(good);
+}
+
+function checkLists(file: Loose, onShare: OnShare): Result<Backup['lists'], BackupCode> {
+  const rowsOf = (name: BackupList): unknown[] => file[name] as unknown[];
+  const total = Math.max(
+    1,
+    BACKUP_LIST_NAMES.reduce((n, name) => n + rowsOf(name).length, 0),
+  );
+  let done = 0;
+  const onRecord = (): void => {
+    done += 1;
+    if (done % RECORDS_PER_REPORT === 0) onShare(done / total);
+  };
+  const lists: Loose = {};
+  for (const name of BACKUP_LIST_NAMES) {
+    const checked = checkList(name, rowsOf(name), onRecord);
+    if (!checked.ok) return checked;
+    lists[name] = checked.value;
+  }
+  return ok(fromFileLists(lists as Parameters<typeof fromFileLists>[0]));
+}
+
+/** The text of a file as a backup, or the first thing that is wrong with it. */
+export function readBackup(text: string, onShare: OnShare = () => undefined): Result<Backup, BackupCode> {
+  if (text.trim() === '') return refuse('emptyFile');
+  const parsed = parseJson(text);
+  if (!parsed.ok) return parsed satisfies Refusal;
+  const framed = checkFrame(parsed.value);
+  if (!framed.ok) return framed;
+  const lists = checkLists(framed.value.file, onShare);
+  return lists.ok ? ok({ ...framed.value.frame, lists: lists.value }) : lists;
+}

@@ -1,0 +1,52 @@
+/** What one tab holds: clock, ribbon time, database and writer; handed down by React context. */
+import { createContext, useContext } from 'react';
+import type { NewReading } from '../storage/commands.ts';
+import type { Writer } from '../storage/writer.ts';
+import type { OwlDatabase } from '../storage/database.ts';
+import type { Stored } from '../storage/useStored.ts';
+import type { NightStatic } from '../core/night/nightStatic.ts';
+import type { Format } from '../text/format.ts';
+import type { Clock } from './clock.ts';
+import type { RibbonTime } from './ribbonTime.ts';
+
+export type Session = { clock: Clock; ribbon: RibbonTime; db: OwlDatabase; writer: Writer };
+export type NoticeAction = { label: string; run: () => void };
+/** Shows a short notice; `undo` adds the button that takes the last change back, `action` one of its own. */
+export type Notify = (
+  message: string,
+  options?: { tone?: 'info' | 'problem'; undo?: boolean; action?: NoticeAction },
+) => void;
+/** A reading of the shown night as a bench states it; what is usual for a typed one need not be said. */
+export type NewReadingHere = NewReading extends infer R
+  ? R extends NewReading
+    ? Pick<R, 'step' | 'subject' | 'kind' | 'values'> & Partial<Pick<R, 'source' | 'sigma' | 'blobIds' | 'note'>>
+    : never
+  : never;
+
+export type Shared = {
+  stored: Stored;
+  format: Format;
+  notify: Notify;
+};
+
+export const SessionContext = createContext<Session | null>(null);
+export const SharedContext = createContext<Shared | null>(null);
+export const NightContext = createContext<NightStatic | null>(null);
+
+function required<T>(value: T | null, name: string): T {
+  if (value === null) throw new Error(`${name} is not available here`);
+  return value;
+}
+
+export function useSession(): Session {
+  return required(useContext(SessionContext), 'the session');
+}
+
+export function useShared(): Shared {
+  return required(useContext(SharedContext), 'stored records');
+}
+
+/** The night that the route shows. */
+export function useNight(): NightStatic {
+  return required(useContext(NightContext), 'a night');
+}

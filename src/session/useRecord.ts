@@ -1,0 +1,31 @@
+/** Recording, with the notice that follows. */
+import { useCallback } from 'react';
+import { toUtcText } from '../core/time/utc.ts';
+import type { NewReading } from '../storage/commands.ts';
+import { recordReading } from '../storage/commands.ts';
+import { writeWords } from '../text/errorWords.ts';
+import { useNight, useSession, useShared, type NewReadingHere } from './session.ts';
+
+/** Records a reading of the shown night, taken now by the clock, whatever the ribbon shows. True when it was stored. */
+export function useRecord(): (reading: NewReadingHere, said: string) => Promise<boolean> {
+  const { writer, clock } = useSession();
+  const { notify } = useShared();
+  const night = useNight();
+  return useCallback(
+    async (reading, said) => {
+      const usual = { source: 'typed', sigma: {}, blobIds: [], note: '' } as const;
+      const here = { nightId: night.records.night.id, takenAtUtc: toUtcText(clock.nowMs()) };
+      const whole = { ...usual, ...reading, ...here } as NewReading;
+      const written = await recordReading(writer, whole);
+      if (written.ok) notify(said, { undo: true });
+      else notify(writeWords(written.code, written.figures), { tone: 'problem' });
+      return written.ok;
+    },
+    [writer, clock, notify, night],
+  );
+}
+
+/** What a record button says: while the ribbon is scrubbed the reading is still taken now. */
+export function recordLabel(label: string, isLive: boolean, clockNow: string): string {
+  return isLive ? label : `${label} at ${clockNow} (now)`;
+}

@@ -1,0 +1,184 @@
+/** What was recorded on one earlier night of the demo, station by station. All numbers are invented. */
+import { FIRST_SUB_LIST, type FirstSubCheck } from '../../core/night/checklists.ts';
+import type { Reading, ReadingOf, Step } from '../../core/records/reading.ts';
+import type { Rig } from '../../core/records/rig.ts';
+import type { Site } from '../../core/records/site.ts';
+import { toUtcText } from '../../core/time/utc.ts';
+
+export type Earlier = {
+  daysAgo: number;
+  alt: number;
+  az: number;
+  positionM: number;
+  seeing: number;
+  rmsRa: number;
+  celsius: number;
+  /** Taken and usable. */
+  subs: [number, number];
+};
+
+type Where = { nightId: string; snapshotId: string; duskMs: number; rig: Rig; site: Site };
+type Kind = Reading['kind'];
+type Entry = {
+  [K in Kind]: { minutes: number; step: Step; kind: K; values: ReadingOf<K>['values']; subject: Reading['subject'] };
+}[Kind];
+
+const CHECKS: readonly FirstSubCheck[] = ['clutches', 'rate', 'cables', 'caps', 'parked'];
+
+/** Refocused outward as it got colder: 11 um a degree. */
+const focusUm = (celsius: number): number => 12_400 + 11 * (10 - celsius);
+
+function setUp({ rig, site }: Where, e: Earlier): Entry[] {
+  const mount = { type: 'mount', id: rig.mountId } as const;
+  const here = { type: 'site', id: site.id } as const;
+  const wholeRig = { type: 'rig', id: rig.id } as const;
+  const readDeg = 0.4 + e.az / 25;
+  return [
+    {
+      minutes: -75,
+      step: 'payload',
+      kind: 'battery',
+      subject: { type: 'part', id: 'demo-heron-battery' },
+      values: { voltageV: 13.3, fraction: 1 },
+    },
+    {
+      minutes: -70,
+      step: 'level',
+      kind: 'compass',
+      subject: here,
+      values: { readDeg, distanceM: 2.5, trueDeg: readDeg - 0.4 },
+    },
+    {
+      minutes: -66,
+      step: 'level',
+      kind: 'level',
+      subject: { type: 'night', id: '' },
+      values: { tiltDeg: 0.2, uphillAzimuthDeg: 120 },
+    },
+    { minutes: -60, step: 'level', kind: 'scaleReading', subject: mount, values: { scaleDeg: 40.9, trueAltDeg: 40.3 } },
+    {
+      minutes: -40,
+      step: 'balance',
+      kind: 'balance',
+      subject: wholeRig,
+      values: { axis: 'ra', positionM: e.positionM, drops: 'none' },
+    },
+    { minutes: -34, step: 'payload', kind: 'steadiness', subject: wholeRig, values: { settleS: 2.4 } },
+  ];
+}
+
+function atDusk({ rig }: Where, e: Earlier): Entry[] {
+  const mount = { type: 'mount', id: rig.mountId } as const;
+  const wholeRig = { type: 'rig', id: rig.id } as const;
+  const error = (minutes: number, times: number): Entry => ({
+    minutes,
+    step: 'polar',
+    kind: 'polarError',
+    subject: mount,
+    values: { altErrorArcmin: e.alt * times, azErrorArcmin: e.az * times, method: 'drift', reference: 'refracted' },
+  });
+  const ticks = CHECKS.map((itemId, i): Entry => ({
+    minutes: 40 + i,
+    step: 'tracking',
+    kind: 'check',
+    subject: { type: 'night', id: '' },
+    values: { listId: FIRST_SUB_LIST, itemId, done: true },
+  }));
+  return [
+    error(4, 4),
+    error(12, 1),
+    { minutes: 20, step: 'polar', kind: 'timing', subject: wholeRig, values: { step: 'polar', minutes: 16 } },
+    {
+      minutes: 28,
+      step: 'pointing',
+      kind: 'focus',
+      subject: wholeRig,
+      values: { positionUm: focusUm(e.celsius), temperatureC: e.celsius, fwhmPx: 1.1 * e.seeing },
+    },
+    ...ticks,
+  ];
+}
+
+function inTheDark({ rig, duskMs }: Where, e: Earlier): Entry[] {
+  const wholeRig = { type: 'rig', id: rig.id } as const;
+  const tonight = { type: 'night', id: '' } as const;
+  const [count, usable] = e.subs;
+  return [
+    {
+      minutes: 70,
+      step: 'tracking',
+      kind: 'guiding',
+      subject: tonight,
+      values: { rmsRaArcsec: e.rmsRa, rmsDecArcsec: e.rmsRa * 0.9 },
+    },
+    { minutes: 75, step: 'watch', kind: 'seeing', subject: tonight, values: { fwhmArcsec: e.seeing } },
+    {
+      minutes: 180,
+      step: 'watch',
+      kind: 'flip',
+      subject: wholeRig,
+      values: { atUtc: toUtcText(duskMs + 180 * 60_000), minutes: 9, missEastArcmin: 2.1, missNorthArcmin: -1.4 },
+    },
+    {
+      minutes: 420,
+      step: 'watch',
+      kind: 'battery',
+      subject: { type: 'part', id: 'demo-heron-battery' },
+      values: { voltageV: 12.9, fraction: 0.55 },
+    },
+    { minutes: 425, step: 'logbook', kind: 'subs', subject: tonight, values: { count, usable } },
+    {
+      minutes: 430,
+      step: 'logbook',
+      kind: 'note',
+      subject: tonight,
+      values: { text: e.seeing > 3 ? 'Wind from the west, many long stars.' : 'Calm.' },
+    },
+  ];
+}
+
+/** Twice in these weeks the drive was measured, once the corners. */
+function sometimes({ rig }: Where, e: Earlier): Entry[] {
+  const track: Entry = {
+    minutes: 55,
+    step: 'tracking',
+    kind: 'track',
+    subject: { type: 'mount', id: rig.mountId },
+    values: {
+      periodS: 478.7,
+      harmonics: [{ k: 1, amplitudeArcsec: e.daysAgo === 54 ? 7.1 : 6.6, phaseDeg: 40 }],
+      raDriftArcsecPerMin: 0.3,
+      decDriftArcsecPerMin: 0.2,
+      residualArcsec: 0.9,
+    },
+  };
+  return e.daysAgo === 54 || e.daysAgo === 22 ? [track] : [];
+}
+
+export function nightReadings(where: Where, earlier: Earlier): Reading[] {
+  const entries = [
+    ...setUp(where, earlier),
+    ...atDusk(where, earlier),
+    ...sometimes(where, earlier),
+    ...inTheDark(where, earlier),
+  ];
+  return entries
+    .sort((a, b) => a.minutes - b.minutes)
+    .map(({ minutes, subject, ...rest }, i) => {
+      const at = toUtcText(where.duskMs + minutes * 60_000);
+      return {
+        ...rest,
+        id: `${where.nightId}-${String(i + 1).padStart(2, '0')}-${rest.kind}`,
+        deviceId: 'demo',
+        nightId: where.nightId,
+        snapshotId: where.snapshotId,
+        subject: subject.type === 'night' ? { type: 'night', id: where.nightId } : subject,
+        takenAtUtc: at,
+        recordedAtUtc: at,
+        source: 'typed',
+        sigma: {},
+        blobIds: [],
+        note: '',
+      };
+    });
+}

@@ -1,0 +1,57 @@
+/** Live queries: React sees every change, also those of other tabs. */
+import { useLiveQuery } from 'dexie-react-hooks';
+import { useMemo } from 'react';
+import type { Night } from '../core/records/night.ts';
+import type { Part } from '../core/records/part.ts';
+import type { Reading } from '../core/records/reading.ts';
+import type { Rig } from '../core/records/rig.ts';
+import type { Site, Target } from '../core/records/site.ts';
+import type { Snapshot } from '../core/records/snapshot.ts';
+import type { UserSetting } from '../core/records/setting.ts';
+import type { StoredChange } from './changes.ts';
+import type { OwlDatabase } from './database.ts';
+import type { Damaged } from './heads.ts';
+import { readHeads, readReadings, readSnapshots } from './stored.ts';
+
+export type Stored = {
+  parts: Part[];
+  rigs: Rig[];
+  sites: Site[];
+  targets: Target[];
+  nights: Night[];
+  settings: UserSetting[];
+  readings: Reading[];
+  snapshots: Snapshot[];
+  damaged: Damaged[];
+};
+
+/** All records, or undefined while the first query runs. Each table reloads on its own. */
+export function useStored(db: OwlDatabase): Stored | undefined {
+  const parts = useLiveQuery(() => readHeads(db, 'parts'), [db]);
+  const rigs = useLiveQuery(() => readHeads(db, 'rigs'), [db]);
+  const sites = useLiveQuery(() => readHeads(db, 'sites'), [db]);
+  const targets = useLiveQuery(() => readHeads(db, 'targets'), [db]);
+  const nights = useLiveQuery(() => readHeads(db, 'nights'), [db]);
+  const settings = useLiveQuery(() => readHeads(db, 'settings'), [db]);
+  const readings = useLiveQuery(() => readReadings(db), [db]);
+  const snapshots = useLiveQuery(() => readSnapshots(db), [db]);
+  return useMemo(() => {
+    if (!parts || !rigs || !sites || !targets || !nights || !settings || !readings || !snapshots) return undefined;
+    return {
+      parts: parts.records,
+      rigs: rigs.records,
+      sites: sites.records,
+      targets: targets.records,
+      nights: nights.records,
+      settings: settings.records,
+      readings: readings.records,
+      snapshots: snapshots.records,
+      damaged: [parts, rigs, sites, targets, nights, settings, readings, snapshots].flatMap((t) => t.damaged),
+    };
+  }, [parts, rigs, sites, targets, nights, settings, readings, snapshots]);
+}
+
+/** This tab's last change, for the undo button. */
+export function useLastChange(db: OwlDatabase, tabId: string): StoredChange | undefined {
+  return useLiveQuery(async () => (await db.changes.where('tabId').equals(tabId).sortBy('id')).at(-1), [db, tabId]);
+}

@@ -1,0 +1,31 @@
+/** Words of the night card and of its calendar file. */
+import type { NightEvent } from '../core/night/nightAt.ts';
+
+export const CARD_EVENTS: Record<NightEvent['code'], string> = {
+  sunset: 'Sunset',
+  dark: 'Dark',
+  start: 'First sub',
+  flip: 'Flip',
+  limit: 'Tube must stop',
+  end: 'Last sub ends',
+  dawn: 'Dawn',
+  sunrise: 'Sunrise',
+};
+
+/** What the calendar says at an event. */
+export const CALENDAR_TODO: Partial<Record<NightEvent['code'], string>> = {
+  sunset: 'Set down, level, balance in final dress.',
+  dark: 'Fine focus, pointing, tracking.',
+  start: 'Start the first sub.',
+  flip: 'Free the cables. Send the tube over.',
+  limit: 'Stop tracking. No flip is planned.',
+  dawn: 'Last sub, then unload: camera and tube first, weights last.',
+};
+
+/** What no card goes without. */
+export const CARD_CAUTIONS: readonly string[] = [
+  'Weights on before the tube, off after it. The end stop stays on.',
+  'Hold the tube whenever a clutch opens. Never push an axis with its clutch tight.',
+  'Cables free before every slew and the flip. Be at the mount for the first flip with a new rig.',
+  'Never look for the sun through tube, finder or polar finder.',
+];

@@ -1,0 +1,55 @@
+/** The one formatter: figures as this user reads them, on this site's clock. */
+import { formatClock } from '../core/time/civil.ts';
+import { formatCoordinate, formatHoursMinutes } from '../core/units/sexagesimal.ts';
+import {
+  formatNumber,
+  formatQuantity,
+  toDisplay,
+  type QuantityKind,
+  type UnitSystem,
+} from '../core/units/quantities.ts';
+
+export type Format = {
+  system: UnitSystem;
+  zoneIana: string;
+  /** `3.50 kg`, `293 mm`, `1.8′`. */
+  quantity: (base: number, kind: QuantityKind, decimals?: number) => string;
+  /** The same in the other system, to show on demand. */
+  otherQuantity: (base: number, kind: QuantityKind) => string;
+  number: (value: number, decimals: number) => string;
+  /** The bare number in the user's unit, for figures that share one unit sign. */
+  shown: (base: number, kind: QuantityKind) => number;
+  /** `21:14` at the site. */
+  clock: (utcMs: number) => string;
+  /** `4:12` from hours. */
+  hours: (hours: number) => string;
+  /** `2 h 31` or `8 min`. */
+  duration: (seconds: number) => string;
+  latitude: (deg: number) => string;
+  longitude: (deg: number) => string;
+};
+
+export const LATITUDE_LETTERS = { positive: 'N', negative: 'S' };
+export const LONGITUDE_LETTERS = { positive: 'E', negative: 'W' };
+
+function formatDuration(seconds: number): string {
+  const minutes = Math.round(seconds / 60);
+  if (seconds < 90) return `${Math.round(seconds)} s`;
+  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
+}
+
+export function makeFormat(system: UnitSystem, zoneIana: string): Format {
+  return {
+    system,
+    zoneIana,
+    quantity: (base, kind, decimals) => formatQuantity(base, kind, system, decimals),
+    otherQuantity: (base, kind) => formatQuantity(base, kind, system === 'metric' ? 'imperial' : 'metric'),
+    number: formatNumber,
+    shown: (base, kind) => toDisplay(base, kind, system),
+    clock: (utcMs) => formatClock(utcMs, zoneIana),
+    hours: formatHoursMinutes,
+    duration: formatDuration,
+    latitude: (deg) => formatCoordinate(deg, LATITUDE_LETTERS),
+    longitude: (deg) => formatCoordinate(deg, LONGITUDE_LETTERS),
+  };
+}

@@ -1,0 +1,68 @@
+/** Sentences of the light-path bench. */
+import type { Misfit } from '../core/night/lightPathOfRig.ts';
+import type { Sampling } from '../core/optics/train.ts';
+import type { Format } from './format.ts';
+import type { Said } from './said.ts';
+
+export type LightPathSaying =
+  | { code: 'incomplete' }
+  | { code: 'noCorrector'; focalMm: number; focalRatio: number }
+  | { code: 'misfit'; misfit: Misfit }
+  | { code: 'right'; presentMm: number; errorMm: number; toleranceMm: number }
+  | { code: 'short'; byMm: number; presentMm: number; neededMm: number }
+  | { code: 'long'; byMm: number; presentMm: number; neededMm: number };
+
+export function lightPathSentence(s: LightPathSaying, f: Format): Said {
+  switch (s.code) {
+    case 'incomplete':
+      return 'Choose a **tube and a camera** for this rig in Kit.';
+    case 'noCorrector':
+      return '**Nothing to set**: no corrector asks for a distance.';
+    case 'misfit':
+      return `**${s.misfit.beforeName}** does not screw into **${s.misfit.afterName}**. Put an adapter between them.`;
+    case 'right':
+      return `Leave it: the sensor stands at **${f.quantity(s.presentMm, 'opticsMm')}**, within tolerance.`;
+    case 'short':
+      return `Add **${f.quantity(s.byMm, 'opticsMm')}** between corrector and camera.`;
+    case 'long':
+      return `Take out **${f.quantity(s.byMm, 'opticsMm')}** between corrector and camera.`;
+  }
+}
+
+export function lightPathReason(s: LightPathSaying, glassMm: number, f: Format): string {
+  const glass = glassMm > 0 ? `, ${f.quantity(glassMm, 'opticsMm')} of it for the filter glass` : '';
+  switch (s.code) {
+    case 'incomplete':
+      return 'Scale, field and spacing follow from them.';
+    case 'noCorrector':
+      return `The light meets the sensor at ${f.quantity(s.focalMm, 'opticsMm', 0)} and f/${f.number(s.focalRatio, 1)}; only focus matters.`;
+    case 'misfit':
+      return `${threadWords(s.misfit.before)} meets ${threadWords(s.misfit.after)}.`;
+    case 'right': {
+      const off = Math.abs(s.errorMm);
+      const how =
+        off < 0.05 ? 'exactly what' : `${f.quantity(off, 'opticsMm')} ${s.errorMm > 0 ? 'more' : 'less'} than`;
+      return `That is ${how} the corrector wants${glass}; up to ${f.quantity(s.toleranceMm, 'opticsMm')} does not show at this focal ratio.`;
+    }
+    case 'short':
+    case 'long':
+      return `The corrector wants ${f.quantity(s.neededMm, 'opticsMm')} from its rear flange to the sensor${glass}; the pieces give ${f.quantity(s.presentMm, 'opticsMm')}.`;
+  }
+}
+
+export function threadWords(joint: { thread: string; gender: 'male' | 'female' }): string {
+  return `${joint.thread} ${joint.gender}`;
+}
+
+export const SAMPLING_WORDS: Record<Sampling, string> = {
+  under: 'coarse: normal for a lens; dither',
+  good: 'well matched to the star',
+  over: 'fine: bin or accept it',
+};
+
+/** The lit circle against the sensor's corners. */
+export function circleWords(coverage: number, f: Format): string {
+  return coverage >= 1
+    ? 'The circle covers the corners.'
+    : `The corners lie outside: it covers ${f.number(coverage * 100, 0)} % of the diagonal. Crop, or expect dark, long corners.`;
+}

@@ -1,0 +1,16 @@
+/** Sentences of the logbook. */
+import type { Format } from './format.ts';
+import type { Said } from './said.ts';
+
+export function logbookSentence(s: { date: string; readings: number }): Said {
+  if (s.readings === 0) return `Nothing is recorded on **${s.date}** yet.`;
+  return `**${s.readings} ${s.readings === 1 ? 'reading' : 'readings'}** on ${s.date}. Add a note while you remember.`;
+}
+
+/** How the pole has come along. */
+export function logbookReason(shownArcmin: number | null, trendArcmin: readonly number[], f: Format): string {
+  const best = trendArcmin.length === 0 ? null : Math.min(...trendArcmin);
+  if (best === null) return 'Record a polar error to see how it develops over the nights.';
+  const shown = shownArcmin === null ? '' : ` This night ended at ${f.quantity(shownArcmin, 'arcmin')}.`;
+  return `Polar error over ${trendArcmin.length} ${trendArcmin.length === 1 ? 'night' : 'nights'}, best ${f.quantity(best, 'arcmin')}.${shown}`;
+}

@@ -1,0 +1,78 @@
+/** Sentences of the meridian bench. */
+import type { Format } from './format.ts';
+import type { Said } from './said.ts';
+
+export type MeridianSaying =
+  | { code: 'noTarget' }
+  | { code: 'neverRises'; target: string; altDeg: number; latDeg: number }
+  | { code: 'noDarkness'; darkness: string; sunLowestDeg: number }
+  | { code: 'notUpInDark'; target: string }
+  | { code: 'noFlipMount'; target: string; transitMs: number }
+  | { code: 'flip'; flipMs: number; subNumber: number }
+  | { code: 'stopAtLimit'; limitMs: number }
+  | { code: 'transitBefore'; transitMs: number }
+  | { code: 'transitAfter'; transitMs: number }
+  | { code: 'limitAfterEnd'; transitMs: number };
+
+export function meridianSentence(s: MeridianSaying, f: Format): Said {
+  switch (s.code) {
+    case 'noTarget':
+      return 'Choose a **target** for this night.';
+    case 'neverRises':
+      return `**${s.target} never rises** here. Choose another target.`;
+    case 'noDarkness':
+      return `It gets **no ${s.darkness} darkness** tonight. Choose a lighter limit in the night’s settings.`;
+    case 'notUpInDark':
+      return `**${s.target} is not up while it is dark** tonight. Choose another target.`;
+    case 'noFlipMount':
+      return 'This mount **needs no flip**. Let it run.';
+    case 'flip':
+      return s.subNumber > 0
+        ? `Flip at **${f.clock(s.flipMs)}**, after sub ${s.subNumber}.`
+        : `Flip at **${f.clock(s.flipMs)}**, before the first sub.`;
+    case 'stopAtLimit':
+      return `Stop at **${f.clock(s.limitMs)}**: the tube may not run further.`;
+    case 'transitBefore':
+      return 'Start **on the far side**: the target is past the meridian when it gets dark.';
+    case 'transitAfter':
+    case 'limitAfterEnd':
+      return '**No flip tonight**: the night ends before the limit.';
+  }
+}
+
+export function meridianReason(
+  s: MeridianSaying,
+  f: Format,
+  about: { transitMs: number; altDeg: number; side: 'N' | 'S'; limitH: number; limitSource: string } | null,
+): string {
+  switch (s.code) {
+    case 'noTarget':
+      return 'Transit, flip and subs follow from it.';
+    case 'neverRises':
+      return `At its highest it stays ${f.quantity(Math.abs(s.altDeg), 'angleDeg', 0)} below the horizon of ${f.latitude(s.latDeg)}.`;
+    case 'noDarkness':
+      return `The sun only sinks to ${f.quantity(s.sunLowestDeg, 'angleDeg', 1)}.`;
+    case 'notUpInDark':
+      return 'It stays under the site’s horizon line during the dark hours.';
+    default:
+      if (!about) return '';
+      return `It crosses the meridian at ${f.clock(about.transitMs)}, ${f.quantity(about.altDeg, 'angleDeg', 0)} high, ${about.side === 'N' ? 'north' : 'south'} of the zenith. ${about.limitSource}`;
+  }
+}
+
+/** Where the limit comes from. */
+export function limitWords(limitH: number, source: 'night' | 'mount' | 'none', f: Format): string {
+  const side = limitH < 0 ? 'before' : 'past';
+  const amount = f.duration(Math.abs(limitH) * 3600);
+  if (source === 'none') return 'No limit is entered, so the flip is placed at the meridian.';
+  return source === 'night'
+    ? `You set the limit at ${amount} ${side} it.`
+    : `The mount’s limit stands ${amount} ${side} it.`;
+}
+
+export const STRATEGY_NAMES = {
+  endOfCrossingSub: 'After the sub that crosses the meridian',
+  asLateAsAllowed: 'As late as the limit allows',
+  asSoonAsAllowed: 'As soon as the mount goes over',
+  stopAtLimit: 'No flip: stop at the limit',
+} as const;

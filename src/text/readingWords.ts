@@ -1,0 +1,105 @@
+/** Every kind of reading as a name and a line of words, for the logbook and the night card. */
+import type { Reading, ReadingKind, ReadingOf } from '../core/records/reading.ts';
+import { fromUtcText } from '../core/time/utc.ts';
+import { DROP_NAMES } from './balanceWords.ts';
+import type { Format } from './format.ts';
+import { compassPoint } from './levelWords.ts';
+import { errorWords } from './polarWords.ts';
+import { CHECK_WORDS } from './trackingWords.ts';
+import { stationOf } from './stations.ts';
+
+export const READING_NAMES: Record<ReadingKind, string> = {
+  polarError: 'Polar error',
+  knobTurn: 'Knob turned',
+  lockShift: 'Lock shift',
+  scaleReading: 'Latitude scale',
+  compass: 'Compass',
+  level: 'Level',
+  feet: 'Feet',
+  balance: 'Balance',
+  halfTurn: 'Half-turn test',
+  drift: 'Drift',
+  track: 'Drive measured',
+  backlash: 'Backlash',
+  guiding: 'Guiding',
+  flexure: 'Flexure',
+  steadiness: 'Steadiness',
+  focus: 'Focus',
+  gap: 'Gap to the leg',
+  flip: 'Flip',
+  corners: 'Corners',
+  pointingMiss: 'Pointing',
+  battery: 'Battery',
+  seeing: 'Seeing',
+  subs: 'Subs',
+  check: 'Tick',
+  timing: 'Time taken',
+  note: 'Note',
+  retract: 'Taken back',
+};
+
+type About = { format: Format; south: boolean };
+type Line<K extends ReadingKind> = (v: ReadingOf<K>['values'], about: About) => string;
+
+const AXIS_NAMES = { ra: 'right ascension', dec: 'declination', sideways: 'sideways' } as const;
+const TICKS: Record<string, string> = {
+  setByEye: 'star set at its mark by eye',
+  finalCheck: 'pole checked with everything on',
+  begun: 'flip begun',
+};
+/** What a tick stands for; one whose words are gone keeps its own name. */
+function tickWords(itemId: string): string {
+  const check = Object.entries(CHECK_WORDS).find(([id]) => id === itemId);
+  return check ? check[1].do : (TICKS[itemId] ?? itemId);
+}
+
+const LINES: { [K in ReadingKind]: Line<K> } = {
+  polarError: (v, { format, south }) => errorWords(v, south, format),
+  knobTurn: (v, { format }) =>
+    `${v.adjuster} by ${format.number(v.turns, 2)} turns: ${format.quantity(v.beforeArcmin, 'arcmin')} to ${format.quantity(v.afterArcmin, 'arcmin')}`,
+  lockShift: (v, { format }) =>
+    `altitude ${format.quantity(v.altArcmin, 'arcmin')}, azimuth ${format.quantity(v.azArcmin, 'arcmin')}`,
+  scaleReading: (v, { format }) =>
+    `read ${format.quantity(v.scaleDeg, 'angleDeg')} with the axis at ${format.quantity(v.trueAltDeg, 'angleDeg')}`,
+  compass: (v, { format }) =>
+    `read ${format.quantity(v.readDeg, 'angleDeg')}, true ${format.quantity(v.trueDeg, 'angleDeg')}, from ${format.quantity(v.distanceM, 'length', 1)} away`,
+  level: (v, { format }) => `${format.quantity(v.tiltDeg, 'angleDeg')} up toward ${compassPoint(v.uphillAzimuthDeg)}`,
+  feet: (v, { format }) => `first foot at ${format.quantity(v.azimuthDeg, 'angleDeg')}`,
+  balance: (v, { format }) =>
+    `${AXIS_NAMES[v.axis]} at ${format.quantity(v.positionM, 'barLength')}: ${DROP_NAMES[v.drops].toLowerCase()}`,
+  halfTurn: (v, { format }) =>
+    `moved ${format.quantity(Math.hypot(v.afterXArcmin - v.beforeXArcmin, v.afterYArcmin - v.beforeYArcmin), 'arcmin')}`,
+  drift: (v, { format }) =>
+    `${format.quantity(v.rateArcsecPerMin, 'driftRate')} at hour angle ${format.hours(v.haH)}, declination ${format.quantity(v.decDeg, 'angleDeg', 0)}`,
+  track: (v, { format }) => {
+    const swing = 2 * Math.max(0, ...v.harmonics.map((h) => h.amplitudeArcsec));
+    const period = v.periodS === null ? 'period not told' : `period ${format.quantity(v.periodS, 'seconds')}`;
+    return `${format.quantity(swing, 'arcsec', 1)} peak to peak, ${period}`;
+  },
+  backlash: (v, { format }) => `${AXIS_NAMES[v.axis]} ${format.quantity(v.arcsec, 'arcsec', 1)}`,
+  guiding: (v, { format }) =>
+    `${format.quantity(v.rmsRaArcsec, 'arcsec')} in right ascension, ${format.quantity(v.rmsDecArcsec, 'arcsec')} in declination`,
+  flexure: (v, { format }) => format.quantity(v.arcsecPerMin, 'driftRate'),
+  steadiness: (v, { format }) => `still after ${format.quantity(v.settleS, 'seconds', 1)}`,
+  focus: (v, { format }) =>
+    `${format.quantity(v.positionUm, 'focusUm')} at ${format.quantity(v.temperatureC, 'temperature')}${v.fwhmPx === null ? '' : `, star ${format.quantity(v.fwhmPx, 'pixels')} wide`}`,
+  gap: (v, { format }) => `${format.quantity(v.gapM, 'barLength')} at hour angle ${format.hours(v.haH)}`,
+  flip: (v, { format }) =>
+    `at ${format.clock(fromUtcText(v.atUtc))}, took ${format.quantity(v.minutes, 'minutes')}${v.missEastArcmin === null || v.missNorthArcmin === null ? '' : `, missed by ${format.quantity(Math.hypot(v.missEastArcmin, v.missNorthArcmin), 'arcmin')}`}`,
+  corners: (v, { format }) =>
+    `spread ${v.sigmaArcsec.map((s) => format.quantity(s, 'arcsec', 1)).join(', ')}, ${v.direction === 'radial' ? 'along' : 'across'} the radius`,
+  pointingMiss: (v, { format }) => `missed by ${format.quantity(Math.hypot(v.raArcmin, v.decArcmin), 'arcmin')}`,
+  battery: (v, { format }) => `${format.quantity(v.voltageV, 'volts')}, ${format.quantity(v.fraction, 'percent')} left`,
+  seeing: (v, { format }) => format.quantity(v.fwhmArcsec, 'arcsec', 1),
+  subs: (v) => `${v.count} taken, ${v.usable} usable`,
+  check: (v) => `${tickWords(v.itemId)}${v.done ? '' : ': open again'}`,
+  timing: (v, { format }) => `${stationOf(v.step)?.name ?? v.step}: ${format.quantity(v.minutes, 'minutes')}`,
+  note: (v) => v.text,
+  retract: () => 'a reading was taken back',
+};
+
+/** The reading's values in words. */
+export function readingLine(reading: Reading, about: About): string {
+  const line = LINES[reading.kind] as Line<ReadingKind>;
+  return line(reading.values, about);
+}

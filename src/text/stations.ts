@@ -1,0 +1,70 @@
+/** The stations of the night: names and the key that opens each. A key belongs to the station, not to its place. */
+import type { LeftOut, OrderReason, Visit } from '../core/night/run.ts';
+import { STEPS, type Step } from '../core/records/reading.ts';
+
+export type Station = { step: Step; name: string; key: string };
+
+const NAMES: Record<Step, string> = {
+  'light-path': 'Light path',
+  payload: 'Payload',
+  meridian: 'Meridian',
+  level: 'Level, bearing',
+  balance: 'Balance',
+  polar: 'Polar alignment',
+  pointing: 'Focus, pointing',
+  tracking: 'Tracking',
+  watch: 'Watch',
+  logbook: 'Logbook',
+};
+
+/** Every station, in the order of their keys 1 to 9 and 0. */
+export const STATIONS: readonly Station[] = STEPS.map((step, i) => ({
+  step,
+  name: NAMES[step],
+  key: String((i + 1) % 10),
+}));
+
+export function stationOf(step: string): Station | undefined {
+  return STATIONS.find((s) => s.step === step);
+}
+
+const VISIT_NAMES: Record<Visit, string> = { rough: 'Rough pole', final: 'Pole, last check' };
+
+/** How a stop is called in the run: two visits to one station have names of their own. */
+export function stopName(step: Step, visit: Visit | null): string {
+  return visit === null ? NAMES[step] : VISIT_NAMES[visit];
+}
+
+export type StationState = 'open' | 'half' | 'done' | 'attention' | 'none';
+
+export const STATION_STATE_WORDS: Record<StationState, string> = {
+  open: 'not yet done',
+  half: 'partly done',
+  done: 'done',
+  attention: 'needs attention',
+  none: '',
+};
+
+/** Why the run stands in this order. */
+export const ORDER_REASONS: Record<OrderReason, string> = {
+  german: 'Balance in final dress before the pole, because loading moves the axis.',
+  trackerFirstPole:
+    'Pole first, while nothing blocks the finder; checked again with everything on and the clutch tight.',
+  wedge: 'The wedge is aligned before the tube is focused.',
+  altAzimuth: 'Level first: this mount counts from the level.',
+  noMount: 'The rig has no mount yet, so every step is listed.',
+};
+
+const LEFT_OUT: Record<LeftOut['why'], string> = {
+  ballHead: 'No balance: a ball head has no bar to slide a weight on.',
+  forkHasNoBar: 'No balance on a bar, and no flip: a fork has neither.',
+  strainWaveHasNoClutch: 'No balance: a strain-wave drive has no clutch to open.',
+  altAzimuth: 'No balance on a bar.',
+};
+
+/** What this mount does not need, said once. */
+export function leftOutWords(leftOut: readonly LeftOut[]): string[] {
+  return leftOut.map((l) =>
+    l.step === 'polar' ? 'No polar alignment: this mount has no polar axis.' : LEFT_OUT[l.why],
+  );
+}

@@ -1,0 +1,53 @@
+/** Sentences of the tracking bench. */
+import type { FirstSubCheck } from '../core/night/checklists.ts';
+import type { Format } from './format.ts';
+import type { Said } from './said.ts';
+
+export type TrackingSaying =
+  | { code: 'incomplete' }
+  | { code: 'guided'; subS: number }
+  | { code: 'keep'; subS: number; share: number }
+  | { code: 'shorten'; subS: number; longestS: number }
+  | { code: 'none'; shortestS: number };
+
+export function trackingSentence(s: TrackingSaying, f: Format): Said {
+  switch (s.code) {
+    case 'incomplete':
+      return 'Choose a **tube and a camera** for this rig in Kit.';
+    case 'guided':
+      return `Keep **${f.duration(s.subS)}**: guiding takes the drive’s swing away.`;
+    case 'keep':
+      return `Keep **${f.duration(s.subS)}**: about ${f.quantity(s.share, 'percent')} of the subs stay usable.`;
+    case 'shorten':
+      return `Shorten the sub to **${f.duration(s.longestS)}**.`;
+    case 'none':
+      return 'Guide, or **use a shorter focal length**: even the shortest subs trail.';
+  }
+}
+
+export function trackingReason(s: TrackingSaying, about: { measured: boolean; share: number }, f: Format): string {
+  if (s.code === 'incomplete') return 'How long a star may move follows from the image scale.';
+  const basis = about.measured
+    ? 'from your measured periodic error'
+    : 'from an assumed periodic error: type in yours below';
+  if (s.code === 'guided')
+    return `Without guiding ${f.quantity(about.share, 'percent')} of these subs would be usable, ${basis}.`;
+  if (s.code === 'none') return `Under nine in ten subs of ${f.duration(s.shortestS)} would be usable, ${basis}.`;
+  return `Nine in ten usable subs is the mark; at this length it is ${f.quantity(about.share, 'percent')}, ${basis}.`;
+}
+
+export const CHECK_WORDS: Record<FirstSubCheck, { do: string; why: string }> = {
+  clutches: { do: 'Tighten both clutches by hand', why: 'A clutch that slips looks like bad tracking.' },
+  rate: { do: 'Set the star rate', why: 'Moon and sun rates trail every star.' },
+  cables: { do: 'Lift the cables clear for the whole sweep', why: 'A cable that pulls moves the guide star.' },
+  caps: { do: 'Take all caps off, dew heater on', why: 'The guide scope’s cap is the one that is forgotten.' },
+  parked: { do: 'Lift the mount out of park and start tracking', why: 'A parked mount stands still.' },
+  hemisphere: { do: 'Set the hemisphere switch', why: 'The wrong side doubles every trail.' },
+  lensSwitches: { do: 'Switch autofocus and stabiliser off', why: 'Both move the lens during the sub.' },
+  focusTaped: { do: 'Tape the focus ring', why: 'It creeps as the lens cools and tilts.' },
+  darkFrames: { do: 'Switch in-camera dark subtraction off', why: 'It takes as long as the sub itself.' },
+};
+
+export const checksSentence = (left: number): Said =>
+  left === 0 ? 'Ready: **start the first sub**.' : `Go through these **${left}** before the first sub.`;
+export const CHECKS_REASON = 'Each one has cost somebody a night.';

@@ -1,0 +1,88 @@
+/** Sentences of the watch. */
+import type { Watch, WatchEvent } from '../core/night/watch.ts';
+import type { Format } from './format.ts';
+import type { Said } from './said.ts';
+
+export const WATCH_EVENTS: Record<WatchEvent, string> = {
+  dark: 'until it is dark',
+  start: 'to the first sub',
+  flip: 'to the flip',
+  limit: 'until the tube must stop',
+  end: 'to the end of the last sub',
+  dawn: 'until dawn',
+};
+
+/** What the big figure counts to. */
+export function countdownWords(watch: Watch): string {
+  switch (watch.code) {
+    case 'waiting':
+    case 'running':
+      return WATCH_EVENTS[watch.next];
+    case 'flipDue':
+      return 'left for the flip';
+    case 'flipLate':
+      return 'past the limit';
+    case 'flipping':
+      return 'flip running';
+    default:
+      return '';
+  }
+}
+
+/** `30:42`, `2:31:08`. */
+export function countdown(ms: number): string {
+  const seconds = Math.max(0, Math.floor(Math.abs(ms) / 1000));
+  const [h, m, s] = [Math.floor(seconds / 3600), Math.floor(seconds / 60) % 60, seconds % 60];
+  const two = (n: number): string => String(n).padStart(2, '0');
+  return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`;
+}
+
+export function watchSentence(watch: Watch, f: Format): Said {
+  switch (watch.code) {
+    case 'noTarget':
+      return 'Choose a **target** for this night.';
+    case 'noSubs':
+      return 'No subs fit tonight. See the **Meridian** bench.';
+    case 'over':
+      return 'The plan is done. **Unload**: camera and tube first, weights last.';
+    case 'waiting':
+      return `Nothing to do until **${f.clock(watch.untilMs)}**.`;
+    case 'running':
+      return `Sub ${watch.sub} of ${watch.count} is running. Nothing to do until **${f.clock(watch.untilMs)}**.`;
+    case 'flipDue':
+      return `**Flip now**: free the cables, then send the tube over. Latest ${f.clock(watch.latestMs)}.`;
+    case 'flipLate':
+      return '**Stop the tube**, look at the gap to the leg, then flip.';
+    case 'flipping':
+      return 'Watch the tube go over, re-frame, refocus, then **hold “Flip done”**.';
+  }
+}
+
+/** What comes after the next thing. */
+export function watchReason(watch: Watch, south: boolean): string {
+  switch (watch.code) {
+    case 'waiting':
+    case 'running':
+      return watch.next === 'flip'
+        ? `Then: free the cables, weights pass low, tube over to the ${south ? 'left (east)' : 'right (east)'} side.`
+        : NEXT_REASONS[watch.next];
+    case 'flipDue':
+      return 'Weights pass low; keep a hand near the power switch.';
+    case 'flipLate':
+      return 'The planned limit has passed with the tube still on this side.';
+    case 'flipping':
+      return 'The minutes it takes are remembered for the next plan.';
+    case 'over':
+      return 'Weights straight down, tube over the pole, both clutches tight.';
+    default:
+      return '';
+  }
+}
+
+const NEXT_REASONS: Record<Exclude<WatchEvent, 'flip'>, string> = {
+  dark: 'Then: fine focus, framing, guiding.',
+  start: 'Then: the first sub.',
+  limit: 'Then: stop tracking. No flip is planned.',
+  end: 'Then: flats and unloading.',
+  dawn: 'Then: unloading.',
+};

@@ -1,0 +1,91 @@
+import { memo, useId } from 'react';
+import type { BudgetSources, Source } from '../core/night/budgetSources.ts';
+import type { Budget, BudgetItem } from '../core/verdict/budget.ts';
+import { BASIS_WORDS, ITEM_NAMES, MENDED_BY } from '../text/budgetWords.ts';
+import type { Format } from '../text/format.ts';
+
+type Props = { budget: Budget; sources: BudgetSources; format: Format; here: string };
+
+/** A bar whose length is the item's width in arcsec; hatched = assumed, outlined = not checked. */
+function Bar({ percent, basis, colour }: { percent: number; basis: Source['basis']; colour: string }) {
+  const id = useId();
+  const fill = basis === 'assumed' ? `url(#${id})` : basis === 'notChecked' ? 'none' : colour;
+  return (
+    <svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
+      <defs>
+        <pattern id={id} width="4" height="10" patternUnits="userSpaceOnUse">
+          <rect width="2.4" height="10" fill={colour} />
+        </pattern>
+      </defs>
+      <rect
+        x="0.5"
+        y="1"
+        width={percent}
+        height="8"
+        fill={fill}
+        stroke={basis === 'notChecked' ? colour : 'none'}
+        strokeWidth="0.6"
+      />
+    </svg>
+  );
+}
+
+type RowProps = {
+  item: BudgetItem['item'];
+  group: BudgetItem['group'];
+  basis: Source['basis'];
+  percent: number;
+  figure: string;
+  here: boolean;
+};
+
+/** Takes plain values only, so that a row is drawn again only when what it shows has changed. */
+const Row = memo(function Row({ item, group, basis, percent, figure, here }: RowProps) {
+  const colour = group === 'widens' ? 'var(--pale)' : here ? 'var(--action)' : 'var(--bar)';
+  return (
+    <tr className={here ? 'here' : undefined} title={BASIS_WORDS[basis]}>
+      <th scope="row">
+        {ITEM_NAMES[item]}
+        <span className="visually-hidden">, {BASIS_WORDS[basis]}</span>
+      </th>
+      <td>
+        <Bar percent={percent} basis={basis} colour={colour} />
+      </td>
+      <td className="figures">{figure}</td>
+    </tr>
+  );
+});
+
+/** The two groups: what stretches the star, ranked; pale, what widens it evenly. */
+export function BudgetTable({ budget, sources, format, here }: Props) {
+  const widest = Math.max(...budget.items.map((i) => i.fwhmArcsec), 0.1);
+  const toRow = ({ item, group, fwhmArcsec }: BudgetItem) => {
+    const basis = sources[item]?.basis ?? 'given';
+    const percent = Math.round(Math.max(1.5, Math.min(1, fwhmArcsec / widest) * 99));
+    const figure = basis === 'notChecked' && fwhmArcsec === 0 ? 'unchecked' : format.quantity(fwhmArcsec, 'arcsec');
+    return (
+      <Row
+        key={item}
+        item={item}
+        group={group}
+        basis={basis}
+        percent={percent}
+        figure={figure}
+        here={MENDED_BY[item] === here}
+      />
+    );
+  };
+  const rows = (group: BudgetItem['group']) => budget.items.filter((i) => i.group === group).map(toRow);
+  return (
+    <>
+      <table className="budget">
+        <caption>Stretches the star</caption>
+        <tbody>{rows('stretches')}</tbody>
+      </table>
+      <table className="budget widens">
+        <caption>Widens it evenly</caption>
+        <tbody>{rows('widens').reverse()}</tbody>
+      </table>
+    </>
+  );
+}

@@ -1,0 +1,150 @@
+/** The night as a ribbon: darkness bands, altitudes of target and moon, sub blocks, the flip. All static paths; the
+ *  cursor is drawn by its own component. */
+import { line, scaleLinear, scaleTime } from 'd3';
+import { memo } from 'react';
+import type { NightStatic } from '../../core/night/nightStatic.ts';
+import { phaseAt, type SkyPhase } from '../../core/night/nightAt.ts';
+import type { AltitudeTrack } from '../../core/night/skyOfNight.ts';
+import { MS_PER_HOUR } from '../../core/time/utc.ts';
+import type { Format } from '../../text/format.ts';
+
+const STRIP = 20;
+/** On a lower ribbon the flip's time would lie on the curves; the meridian bench says it. */
+const LABELLED_HEIGHT = 80;
+const BAND_COLOUR: Record<SkyPhase, string> = {
+  day: 'var(--sky-day)',
+  civil: 'var(--sky-civil)',
+  nautical: 'var(--sky-nautical)',
+  astronomical: 'var(--sky-astronomical)',
+  night: 'var(--sky-night)',
+};
+
+type Props = { night: NightStatic; width: number; height: number; format: Format };
+export type TimeScale = (timeMs: number) => number;
+
+export function ribbonScale(night: NightStatic, width: number): TimeScale & { invert: (x: number) => number } {
+  const scale = scaleTime([night.sky.view.fromMs, night.sky.view.toMs], [0, width]);
+  return Object.assign((timeMs: number) => scale(timeMs), { invert: (x: number) => scale.invert(x).getTime() });
+}
+
+/** Where one band of twilight gives way to the next, over the ribbon's view. */
+function bands({ sky }: NightStatic): { phase: SkyPhase; fromMs: number; toMs: number }[] {
+  const { fromMs, toMs } = sky.view;
+  const edges = Object.values(sky.events.twilight).flatMap((t) => [t.duskMs, t.dawnMs]);
+  const inside = edges.filter((t): t is number => t !== null && t > fromMs && t < toMs).sort((a, b) => a - b);
+  const all = [fromMs, ...inside, toMs];
+  return all.slice(1).map((end, i) => {
+    const start = all[i] ?? fromMs;
+    return { phase: phaseAt(sky, (start + end) / 2), fromMs: start, toMs: end };
+  });
+}
+
+function hourMarks(night: NightStatic, format: Format, width: number): { timeMs: number; text: string }[] {
+  const { fromMs, toMs } = night.sky.view;
+  const stepH = ((toMs - fromMs) / MS_PER_HOUR / width) * 64 > 1 ? 2 : 1;
+  const marks: { timeMs: number; text: string }[] = [];
+  // Zones may differ from UTC by quarters of an hour, so whole hours of the site's clock are looked for by quarters.
+  const quarter = MS_PER_HOUR / 4;
+  for (let t = Math.ceil(fromMs / quarter) * quarter; t < toMs; t += quarter) {
+    const [hour = 0, minute = 0] = format.clock(t).split(':').map(Number);
+    if (minute === 0 && hour % stepH === 0) marks.push({ timeMs: t, text: String(hour).padStart(2, '0') });
+  }
+  return marks;
+}
+
+function trackPath(track: AltitudeTrack, x: TimeScale, height: number): string {
+  const y = scaleLinear([0, 90], [height - 16, STRIP + 6]).clamp(false);
+  const points = track.altDeg.map((alt, i): [number, number] => [x(track.fromMs + i * track.stepMs), y(alt)]);
+  return line().defined(([, py]) => py < height + 40)(points) ?? '';
+}
+
+function Subs({ night, x, height }: { night: NightStatic; x: TimeScale; height: number }) {
+  const groups = (['before', 'after'] as const).flatMap((side) =>
+    (night.plan?.subs ?? []).filter((s) => s.side === side),
+  );
+  return (
+    <g>
+      {groups.map((sub) => (
+        <rect
+          key={sub.startMs}
+          x={x(sub.startMs)}
+          y={height - 14}
+          width={Math.max(0.8, x(sub.endMs) - x(sub.startMs) - 0.6)}
+          height={9}
+          fill={sub.side === 'before' ? 'var(--sky-sub)' : 'var(--sky-sub-after)'}
+        />
+      ))}
+    </g>
+  );
+}
+
+function Flip({ night, x, height, format }: { night: NightStatic; x: TimeScale; height: number; format: Format }) {
+  const flip = night.plan?.flip;
+  if (!flip) return null;
+  const [from, to] = [x(flip.startMs), Math.max(x(flip.endMs), x(flip.startMs) + 10)];
+  return (
+    <g>
+      <path
+        d={`M${from - 3} ${height - 4}L${from + 2} ${height - 22}H${to - 2}L${to + 3} ${height - 4}z`}
+        fill="var(--sky-track)"
+      />
+      {height >= LABELLED_HEIGHT && (
+        <text
+          x={(from + to) / 2}
+          y={height - 27}
+          textAnchor="middle"
+          className="mono-axis"
+          fill="var(--sky-ink)"
+          stroke="var(--sky-night)"
+          strokeWidth="3"
+          paintOrder="stroke"
+        >
+          flip {format.clock(flip.startMs)}
+        </text>
+      )}
+    </g>
+  );
+}
+
+export const RibbonChart = memo(function RibbonChart({ night, width, height, format }: Props) {
+  const x = ribbonScale(night, width);
+  return (
+    <svg width={width} height={height} aria-hidden="true">
+      {bands(night).map((band) => (
+        <rect
+          key={band.fromMs}
+          x={x(band.fromMs)}
+          y={0}
+          width={x(band.toMs) - x(band.fromMs) + 0.5}
+          height={height}
+          fill={BAND_COLOUR[band.phase]}
+        />
+      ))}
+      <path
+        d={trackPath(night.sky.moonTrack, x, height)}
+        fill="none"
+        stroke="var(--sky-moon)"
+        strokeWidth="1.5"
+        strokeDasharray="3 4"
+      />
+      {night.targetSky && (
+        <path d={trackPath(night.targetSky.track, x, height)} fill="none" stroke="var(--sky-track)" strokeWidth="2" />
+      )}
+      <Subs night={night} x={x} height={height} />
+      <Flip night={night} x={x} height={height} format={format} />
+      <rect width={width} height={STRIP} fill="var(--sky-strip)" />
+      {hourMarks(night, format, width).map((mark) => (
+        <text
+          key={mark.timeMs}
+          x={x(mark.timeMs)}
+          y={14}
+          textAnchor="middle"
+          className="mono-axis"
+          fill="var(--sky-ink)"
+        >
+          {mark.text}
+        </text>
+      ))}
+    </svg>
+  );
+});

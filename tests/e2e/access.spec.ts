@@ -1,0 +1,75 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectContrast, expectNoFaults, HERON, open, visit, type Light } from './support.ts';
+import { VIEWS } from './views.ts';
+
+const setLight = (page: Page, light: Light) =>
+  page.evaluate((chosen) => (document.documentElement.dataset['light'] = chosen), light);
+
+test('axe finds no fault on any view, nor in the contrast of the other lights', async ({ page }) => {
+  test.setTimeout(180_000);
+  await open(page, '/help');
+  for (const [path, heading] of VIEWS) {
+    await visit(page, path, heading);
+    await setLight(page, 'day');
+    await expectNoFaults(page, path);
+    for (const light of ['dusk', 'red'] as Light[]) {
+      await setLight(page, light);
+      await expectContrast(page, `${path} in ${light}`);
+    }
+  }
+});
+
+test('axe finds no fault in the frame in any light', async ({ page }) => {
+  await open(page, `${HERON}/balance`);
+  for (const light of ['dusk', 'red'] as Light[]) {
+    await setLight(page, light);
+    await expectNoFaults(page, `frame in ${light}`);
+  }
+});
+
+test('axe finds no fault in dialogs', async ({ page }) => {
+  await open(page, `${HERON}/meridian`);
+  await page.locator('body').press('?');
+  await page.getByRole('dialog').waitFor();
+  await expectNoFaults(page, 'keys');
+  await page.keyboard.press('Escape');
+  await page.getByRole('dialog').waitFor({ state: 'hidden' });
+  await page.locator('#night-switch').click();
+  await page.getByRole('button', { name: 'New night…' }).click();
+  await page.getByRole('dialog').waitFor();
+  await expectNoFaults(page, 'new night');
+});
+
+test('every control of a bench can be reached and seen by keyboard', async ({ page }) => {
+  await open(page, `${HERON}/balance`);
+  const names = new Set<string>();
+  for (let i = 0; i < 40; i += 1) {
+    await page.keyboard.press('Tab');
+    const seen = await page.evaluate(() => {
+      const element = document.activeElement;
+      if (!element || element === document.body) return null;
+      const { outlineStyle, outlineWidth } = getComputedStyle(element);
+      return {
+        name: element.getAttribute('aria-label') ?? element.textContent,
+        outlined: outlineStyle !== 'none' && parseFloat(outlineWidth) >= 2,
+      };
+    });
+    if (!seen) continue;
+    names.add(seen.name);
+    expect(seen.outlined, `focus is visible on ${seen.name}`).toBe(true);
+  }
+  for (const wanted of ['Red', 'Time of the night', 'Stays anywhere', 'Tube side dropped'])
+    expect(
+      [...names].some((n) => n.includes(wanted)),
+      wanted,
+    ).toBe(true);
+});
+
+test('at 200 % zoom nothing scrolls sideways', async ({ page }) => {
+  await page.setViewportSize({ width: 640, height: 400 });
+  await open(page, '/help');
+  for (const [path, heading] of VIEWS) {
+    await visit(page, path, heading);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(640);
+  }
+});

@@ -1,0 +1,80 @@
+import { expect, test } from '@playwright/test';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { HERON, open, WAGTAIL } from './support.ts';
+
+/** The words of every page of a PDF. */
+async function pagesOf(pdf: Buffer): Promise<string[]> {
+  const document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise;
+  const pages: string[] = [];
+  for (let i = 1; i <= document.numPages; i += 1) {
+    const { items } = await (await document.getPage(i)).getTextContent();
+    pages.push(
+      items
+        .map((item) => ('str' in item ? item.str : ''))
+        .join(' ')
+        .replaceAll(/\s+/g, ' '),
+    );
+  }
+  return pages;
+}
+
+test('the night card prints on one page, black on white, with all that the night needs', async ({ page }) => {
+  await open(page, `${HERON}/card`, 'red');
+  const pages = await pagesOf(await page.pdf({ format: 'A4', printBackground: true }));
+  expect(pages).toHaveLength(1);
+  for (const words of [
+    'Tue 24 Nov 2026, Heron',
+    'Serra da Estrela',
+    'NGC 281',
+    'Sunset 17:07',
+    'Flip 21:10',
+    'Dawn 05:51',
+    'Polaris on the dial',
+    '17:30 8:57',
+    '07:00',
+    'Weight 3.5 kg 293 mm',
+    'Compass along the axis 0.4°',
+    'Latitude 40.3°',
+    'Flange to sensor 55.5 mm',
+    'Subs before the flip 71',
+    'The end stop stays on.',
+  ])
+    expect(pages[0]).toContain(words);
+  expect(pages[0]).not.toContain('Log a reading');
+  await page.emulateMedia({ media: 'print' });
+  const colours = await page.evaluate(() => ({
+    ink: getComputedStyle(document.querySelector('.night-card h1') ?? document.body).color,
+    paper: getComputedStyle(document.body).backgroundColor,
+    header: getComputedStyle(document.querySelector('.header') ?? document.body).display,
+  }));
+  expect(colours).toEqual({ ink: 'rgb(0, 0, 0)', paper: 'rgb(255, 255, 255)', header: 'none' });
+});
+
+test('a southern tracker’s card reads its own dial and faces south', async ({ page }) => {
+  await open(page, `${WAGTAIL}/balance`);
+  await page.locator('body').press('c');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tue 24 Nov 2026, Wagtail');
+  const pages = await pagesOf(await page.pdf({ format: 'A4' }));
+  expect(pages).toHaveLength(1);
+  for (const words of ['Sigma Octantis on the dial', 'True bearing south, 180°', 'Compass along the axis 192.9°'])
+    expect(pages[0]).toContain(words);
+});
+
+test('the calendar file holds dusk, start, flip and dawn with alarms', async ({ page }) => {
+  await open(page, `${HERON}/card`);
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save for the calendar' }).click(),
+  ]);
+  expect(download.suggestedFilename()).toBe('night-2026-11-24.ics');
+  const text = Buffer.concat((await (await download.createReadStream()).toArray()) as Buffer[]).toString('utf8');
+  for (const words of [
+    'SUMMARY:Dark: NGC 281',
+    'SUMMARY:First sub: NGC 281',
+    'SUMMARY:Flip: NGC 281',
+    'SUMMARY:Dawn: NGC 281',
+  ])
+    expect(text).toContain(words);
+  expect(text).toMatch(/DTSTART:20261124T2110\d\dZ/);
+  expect(text.match(/BEGIN:VALARM/g)).toHaveLength(5);
+});

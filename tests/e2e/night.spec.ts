@@ -1,0 +1,177 @@
+import { expect, test, type Page } from '@playwright/test';
+import { HERON, open, sentence, WAGTAIL } from './support.ts';
+
+const heading = (page: Page) => page.getByRole('heading', { level: 1 });
+const run = (page: Page) => page.getByRole('navigation', { name: 'The run' });
+
+/** A key on the page itself, as with no field focused. */
+async function key(page: Page, name: string, title: string): Promise<void> {
+  await page.locator('body').press(name);
+  await expect(heading(page)).toHaveText(title);
+}
+
+/** Fills the focused field and the ones after it, then presses Enter: no mouse. */
+async function type(page: Page, firstLabel: string, ...values: string[]): Promise<void> {
+  await page.getByLabel(firstLabel, { exact: true }).focus();
+  for (const [i, value] of values.entries()) {
+    if (i > 0) await page.keyboard.press('Tab');
+    await page.keyboard.press('ControlOrMeta+a');
+    await page.keyboard.type(value);
+  }
+  await page.keyboard.press('Enter');
+}
+
+async function leaveField(page: Page): Promise<void> {
+  await page.evaluate(() => {
+    if (document.activeElement instanceof HTMLElement) document.activeElement.blur();
+  });
+}
+
+test('from pack to logbook through every station by keyboard alone', async ({ page }) => {
+  const problems = await open(page, `${HERON}/light-path`);
+  await expect(sentence(page)).toHaveText('Leave it: the sensor stands at 55.5 mm, within tolerance.');
+  await key(page, '2', 'Payload');
+  await expect(sentence(page)).toHaveText('Load it: the mount carries this rig, 7.0 kg of 12.0 kg.');
+  await key(page, '3', 'Meridian');
+  await expect(sentence(page)).toContainText('Flip at 21:10');
+
+  await key(page, '4', 'Level and bearing');
+  await type(page, 'Compass reading', '3.4');
+  await expect(sentence(page)).toHaveText('Turn the head 3.0° to the left (west).');
+  await type(page, 'Compass reading', '0.4');
+  await expect(sentence(page)).toContainText('Leave it');
+  await leaveField(page);
+  await page.getByRole('tab', { name: 'Level' }).press('Enter');
+  await type(page, 'Tilt', '1');
+  await expect(sentence(page)).toHaveText('Raise the south-east foot 14 mm and the south-west foot 14 mm.');
+  await page.getByRole('tab', { name: 'Latitude' }).press('Enter');
+  await expect(sentence(page)).toHaveText('Set the latitude scale to 39.9°.');
+  await leaveField(page);
+
+  await key(page, '5', 'Balance');
+  await page.getByRole('button', { name: 'Stays anywhere' }).press('Enter');
+  await expect(sentence(page)).toContainText('Balanced at 293 mm');
+  await leaveField(page);
+  await key(page, '6', 'Polar alignment');
+  await page.getByRole('button', { name: 'The star is there' }).press('Enter');
+  await expect(run(page)).toContainText('by eye');
+  await leaveField(page);
+
+  await key(page, '7', 'Focus and pointing');
+  await expect(sentence(page)).toHaveText('Start at 12488 µm, then fine-focus on a star and record it.');
+  await type(page, 'Temperature now', '-3');
+  await expect(sentence(page)).toContainText('Start at 12543 µm');
+  await type(page, 'Focuser stands at', '12540', '-3', '2.6');
+  await expect(sentence(page)).toContainText('Lock the focuser at 12540 µm');
+  await leaveField(page);
+
+  await key(page, '8', 'Tracking');
+  await type(page, 'Peak to peak, at the axis', '9');
+  await expect(page.locator('.reason')).toContainText('from your measured periodic error');
+  await leaveField(page);
+  await page.getByRole('tab', { name: 'Before the first sub' }).press('Enter');
+  await expect(page.getByRole('checkbox')).toHaveCount(5);
+  for (const box of await page.getByRole('checkbox').all()) await box.press(' ');
+  await expect(sentence(page)).toHaveText('Ready: start the first sub.');
+  await leaveField(page);
+
+  await page.locator('body').press('9');
+  await expect(sentence(page)).toContainText('Sub 19 of');
+  await page.getByRole('button', { name: 'Log a reading' }).press('Enter');
+  await page.getByRole('dialog').getByLabel('What').selectOption('Seeing');
+  await type(page, 'Star width at half height', '2.2');
+  await expect(page.getByText('Seeing recorded: 2.2″.')).toBeVisible();
+
+  await key(page, '0', 'Logbook');
+  const list = page.locator('.reading-list');
+  for (const words of ['Compass', 'Level', 'Balance', 'Tick', 'Focus', 'Drive measured', 'Seeing'])
+    await expect(list).toContainText(words);
+  await type(page, 'What to remember', 'Calm and cold.');
+  await page.getByRole('button', { name: 'Record this note' }).press('Enter');
+  await expect(list).toContainText('Calm and cold.');
+  await page.reload();
+  await expect(list).toContainText('Calm and cold.');
+  await page.getByRole('button', { name: 'Take back: Seeing' }).press('Enter');
+  await expect(list).not.toContainText('Seeing');
+  await page.getByRole('button', { name: 'Undo', exact: true }).press('Enter');
+  await expect(list).toContainText('Seeing');
+  expect(problems).toEqual([]);
+});
+
+test('a tracker’s run: rough pole first, a last check after balance and focus, both from the same station', async ({
+  page,
+}) => {
+  await open(page, `${WAGTAIL}/level`);
+  const names = run(page).getByRole('link');
+  await expect(names).toHaveText([
+    /Light path/,
+    /Payload/,
+    /Meridian/,
+    /Level/,
+    /Rough pole/,
+    /Balance/,
+    /Focus/,
+    /Pole, last check/,
+    /Tracking/,
+    /Watch/,
+    /Logbook/,
+  ]);
+  await expect(run(page)).toContainText('Pole first, while nothing blocks the finder');
+  await page.locator('body').press(']');
+  await page.getByRole('button', { name: 'The star is there' }).click();
+  await expect(run(page).getByRole('link', { name: /Rough pole\s*, done/ })).toBeVisible();
+  await page.locator('body').press(']');
+  await page.getByRole('button', { name: 'Stays anywhere' }).click();
+  await page.locator('body').press(']');
+  await page.locator('body').press(']');
+  await page.getByRole('button', { name: 'It still stands there, clutch tight' }).click();
+  await expect(run(page).getByRole('link', { name: /Pole, last check\s*, done/ })).toBeVisible();
+});
+
+test('the flip walked through: begun, seen in another tab, held to be done, remembered', async ({ page, context }) => {
+  await open(page, `${HERON}/watch?at=2026-11-24T21:10:30.000Z`);
+  await expect(sentence(page)).toContainText('Flip now');
+  await page.getByRole('button', { name: 'Start flip' }).click();
+  await expect(sentence(page)).toContainText('hold “Flip done”');
+  const other = await context.newPage();
+  await open(other, `${HERON}/watch`);
+  await expect(other.locator('.sentence')).toContainText('hold “Flip done”');
+  const done = page.getByRole('button', { name: 'Flip done' });
+  await done.click();
+  await expect(page.getByRole('button', { name: 'Press once more, or hold' })).toBeVisible();
+  await page.getByRole('button', { name: 'Press once more, or hold' }).click({ delay: 1000 });
+  await expect(page.getByText('Flip done.')).toBeVisible();
+  await expect(sentence(page)).not.toContainText('Flip now');
+  await page.getByRole('link', { name: /Logbook/ }).click();
+  await expect(page.locator('.reading-list')).toContainText('Flip at 19:21, took 0 min');
+});
+
+test('the sub length is chosen by dragging and goes into the plan', async ({ page }) => {
+  await open(page, `${WAGTAIL}/tracking`);
+  await expect(sentence(page)).toHaveText('Shorten the sub to 18 s.');
+  const slider = page.getByRole('slider', { name: /Sub length/ });
+  await slider.focus();
+  for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowLeft');
+  await page.getByRole('button', { name: 'Plan subs of 18 s' }).click();
+  await expect(sentence(page)).toContainText('Keep 18 s');
+  await expect(page.locator('.margin').first()).toContainText('18 s at 135 mm');
+});
+
+test('charts are saved as drawings of their own', async ({ page }) => {
+  await open(page, '/n/demo-night-3/logbook', 'red');
+  const [svg] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as SVG' }).click(),
+  ]);
+  const text = await (await svg.createReadStream()).toArray();
+  const drawing = Buffer.concat(text as Buffer[]).toString('utf8');
+  expect(svg.suggestedFilename()).toBe('polar-error-by-night.svg');
+  expect(drawing).toContain('#1d4a5a');
+  expect(drawing).not.toContain('var(');
+  const [png] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save as PNG' }).click(),
+  ]);
+  const bytes = Buffer.concat((await (await png.createReadStream()).toArray()) as Buffer[]);
+  expect(bytes.subarray(1, 4).toString()).toBe('PNG');
+});

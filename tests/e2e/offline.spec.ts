@@ -1,0 +1,98 @@
+import { expect, test, type Page } from '@playwright/test';
+import express from 'express';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { join } from 'node:path';
+import { createApp } from '../../server/app.ts';
+import { NOW, sentence } from './support.ts';
+
+const dist = join(import.meta.dirname, '..', '..', 'dist');
+
+/** A plain host: files under a sub-path, a 404 page, and nothing else. */
+function plainHost(): express.Express {
+  const app = express();
+  app.use('/fields/owl', express.static(dist));
+  app.use((_request, response) => response.status(404).sendFile(join(dist, '404.html')));
+  return app;
+}
+
+async function listen(app: express.Express): Promise<{ server: Server; address: string }> {
+  const server = app.listen(0, '127.0.0.1');
+  await new Promise((resolve) => server.once('listening', resolve));
+  return { server, address: `http://127.0.0.1:${(server.address() as AddressInfo).port}` };
+}
+
+async function stop(server: Server): Promise<void> {
+  server.closeAllConnections();
+  await new Promise((resolve) => server.close(resolve));
+}
+
+/** Waits until the whole build is kept on the device. */
+async function kept(page: Page): Promise<void> {
+  await page.evaluate(async () => {
+    const registration = await navigator.serviceWorker.ready;
+    return registration.active?.state;
+  });
+  await expect
+    .poll(() =>
+      page.evaluate(async () => {
+        const names = await caches.keys();
+        const counts = await Promise.all(names.map(async (n) => (await (await caches.open(n)).keys()).length));
+        return counts.reduce((a, b) => a + b, 0);
+      }),
+    )
+    .toBeGreaterThan(20);
+}
+
+test('with the server stopped the app reloads, also at a deep address, and still records', async ({ page }) => {
+  const { server, address } = await listen(createApp({ dist, demo: true }));
+  await page.goto(`${address}/n/demo-tonight-heron/balance?now=${NOW}`);
+  await expect(sentence(page)).toContainText('Slide the weight 21 mm outward');
+  await kept(page);
+  await page.reload();
+  await stop(server);
+  await page.reload();
+  await expect(sentence(page)).toContainText('Slide the weight 21 mm outward');
+  await page.getByRole('button', { name: 'Stays anywhere' }).click();
+  await expect(sentence(page)).toContainText('Balanced at 293 mm');
+  for (const step of ['light-path', 'tracking', 'logbook', 'card']) {
+    await page.goto(`${address}/n/demo-tonight-heron/${step}`);
+    await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
+  }
+  await page.goto(`${address}/n/demo-tonight-heron/balance`);
+  await expect(sentence(page)).toContainText('Balanced at 293 mm');
+});
+
+test('on a plain host under a sub-path: first visit, deep address, and without the network', async ({ page }) => {
+  const { server, address } = await listen(plainHost());
+  const problems: string[] = [];
+  page.on('pageerror', (error) => problems.push(error.message));
+  await page.goto(`${address}/fields/owl/`);
+  await expect(page.getByRole('heading', { name: 'Welcome' })).toBeVisible();
+  await page.goto(`${address}/fields/owl/help`);
+  await expect(page.getByRole('heading', { name: 'Help' })).toBeVisible();
+  expect(new URL(page.url()).pathname).toBe('/fields/owl/help');
+  await kept(page);
+  await page.reload();
+  await stop(server);
+  await page.goto(`${address}/fields/owl/sites/new`);
+  await expect(page.getByRole('heading', { name: 'New site' })).toBeVisible();
+  await page.getByRole('link', { name: 'Kit' }).click();
+  expect(new URL(page.url()).pathname).toBe('/fields/owl/kit');
+  expect(problems).toEqual([]);
+});
+
+test('the app can be installed: manifest, icons and scope', async ({ page, request }) => {
+  await page.goto('/help');
+  const href = await page.locator('link[rel="manifest"]').getAttribute('href');
+  const response = await request.get(`/${(href ?? '').replace('./', '')}`);
+  const manifest = (await response.json()) as {
+    start_url: string;
+    display: string;
+    icons: { src: string; sizes: string }[];
+  };
+  expect([manifest.start_url, manifest.display]).toEqual(['./', 'standalone']);
+  for (const icon of manifest.icons)
+    expect((await request.get(`/${icon.src}`)).headers()['content-type']).toBe('image/png');
+  expect(manifest.icons.map((i) => i.sizes)).toContain('512x512');
+});

@@ -1,0 +1,107 @@
+import { expect, test } from '@playwright/test';
+import { expectNoFaults, expectOnlyRed, HERON, open, sentence, visit } from './support.ts';
+import { BENCHES, VIEWS } from './views.ts';
+
+test.use({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+
+test('nothing scrolls sideways, targets are big, axe finds no fault', async ({ page }) => {
+  test.setTimeout(180_000);
+  await open(page, '/help');
+  for (const [path, heading] of VIEWS) {
+    await visit(page, path, heading);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth), path).toBeLessThanOrEqual(390);
+    const small = await page.evaluate(() =>
+      [
+        ...document.querySelectorAll(
+          'button, .run a, .night-table a, select, input:not([type=checkbox]):not([type=radio])',
+        ),
+      ]
+        .map((e) => ({ name: e.getAttribute('aria-label') ?? e.textContent, box: e.getBoundingClientRect() }))
+        .filter(({ box }) => box.width > 0 && (box.height < 44 || box.width < 44))
+        .map(({ name, box }) => `${name} ${Math.round(box.width)}x${Math.round(box.height)}`),
+    );
+    expect(small, path).toEqual([]);
+    await expectNoFaults(page, path);
+  }
+});
+
+test('by touch: the trial, the verdict sheet, the ribbon and Red', async ({ page }) => {
+  await open(page, `${HERON}/balance`);
+  await page.getByRole('button', { name: 'Stays anywhere' }).tap();
+  await expect(sentence(page)).toContainText('Balanced at 293 mm');
+  await page.getByRole('button', { name: 'Close this notice' }).tap();
+  await page.getByRole('button', { name: /Round/ }).tap();
+  await expect(page.getByRole('dialog')).toContainText('Stretches the star');
+  await page.getByRole('button', { name: 'Close' }).tap();
+  await page.getByRole('link', { name: /Polar alignment/ }).tap();
+  await expect(sentence(page)).toContainText('Polaris');
+  const before = await sentence(page).textContent();
+  const ribbon = page.getByRole('slider', { name: 'Time of the night' });
+  const box = await ribbon.boundingBox();
+  await page.touchscreen.tap((box?.x ?? 0) + 300, (box?.y ?? 0) + 30);
+  await expect(sentence(page)).not.toHaveText(before ?? '');
+  await page.getByRole('button', { name: 'Now', exact: true }).tap();
+  await expect(sentence(page)).toHaveText(before ?? '');
+  await page.getByRole('button', { name: /^Light: Day/ }).tap();
+  await page.getByRole('button', { name: /^Light: Dusk/ }).tap();
+  await expectOnlyRed(page, 'phone');
+});
+
+test('from pack to logbook along the strip, by touch', async ({ page }) => {
+  const problems = await open(page, `${HERON}/light-path`);
+  const strip = page.getByRole('navigation', { name: 'The run' });
+  const go = async (name: RegExp, title: string) => {
+    await strip.getByRole('link', { name }).tap();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText(title);
+  };
+  const record = (name: string) => page.getByRole('button', { name }).tap();
+  await go(/Payload/, 'Payload');
+  await go(/Meridian/, 'Meridian');
+  await go(/Level, bearing/, 'Level and bearing');
+  await page.getByLabel('Compass reading').fill('0.4');
+  await record('Record this bearing');
+  await page.getByRole('tab', { name: 'Level' }).tap();
+  await page.getByLabel('Tilt', { exact: true }).fill('0.2');
+  await record('Record this tilt');
+  await expect(strip.getByRole('link', { name: /Level, bearing\s*, done/ })).toBeVisible();
+  await go(/Balance/, 'Balance');
+  await record('Stays anywhere');
+  await go(/Polar alignment/, 'Polar alignment');
+  await record('The star is there');
+  await go(/Focus, pointing/, 'Focus and pointing');
+  await page.getByLabel('Focuser stands at').fill('12480');
+  await page.getByLabel('Temperature', { exact: true }).fill('3');
+  await record('Record this focus');
+  await expect(sentence(page)).toContainText('Lock the focuser');
+  await go(/Tracking/, 'Tracking');
+  await page.getByRole('tab', { name: 'Before the first sub' }).tap();
+  await page.getByRole('checkbox').first().tap();
+  await expect(sentence(page)).toContainText('Go through these 4');
+  await go(/Watch/, 'Watch');
+  const action = await page.getByRole('button', { name: 'Log a reading' }).boundingBox();
+  expect(action?.y ?? 0, 'the main action lies in reach of a thumb').toBeGreaterThan(500);
+  await record('Log a reading');
+  await page.getByLabel('Star width at half height').fill('2.4');
+  await page.getByRole('dialog').getByRole('button', { name: 'Record' }).tap();
+  await go(/Logbook/, 'Logbook');
+  for (const words of ['Compass', 'Level', 'Balance', 'Focus', 'Tick', 'Seeing'])
+    await expect(page.locator('.reading-list')).toContainText(words);
+  expect(problems).toEqual([]);
+});
+
+test('words in the instruments are at least 12 pixels high', async ({ page }) => {
+  await open(page, '/help');
+  for (const [path, heading] of BENCHES) {
+    await visit(page, path, heading);
+    const small = await page.evaluate(() =>
+      [...document.querySelectorAll<SVGTextElement>('svg text')]
+        .map((t) => ({
+          text: t.textContent,
+          px: parseFloat(getComputedStyle(t).fontSize) * (t.getScreenCTM()?.a ?? 1),
+        }))
+        .filter(({ px }) => px > 0 && px < 11.9)
+        .map(({ text, px }) => `${text} ${px.toFixed(1)}`),
+    );
+    expect(small, path).toEqual([]);
+  }
+});

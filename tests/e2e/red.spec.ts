@@ -1,0 +1,153 @@
+import { expect, test, type Page } from '@playwright/test';
+import { expectOnlyRed, HERON, notRedPixels, open, WAGTAIL } from './support.ts';
+
+type View = { name: string; path: string; prepare?: (page: Page) => Promise<void> };
+
+const views: View[] = [
+  { name: 'balance', path: `${HERON}/balance` },
+  {
+    name: 'balance with focus in a field and a notice',
+    path: `${HERON}/balance`,
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Tube side dropped' }).click();
+      await page.getByText('recorded.').waitFor();
+      await page.getByLabel('The weight’s middle stands at').focus();
+      await page.getByLabel('The weight’s middle stands at').selectText();
+    },
+  },
+  { name: 'finder dial, north', path: `${HERON}/polar` },
+  { name: 'finder dial, south', path: `${WAGTAIL}/polar` },
+  {
+    name: 'two dials',
+    path: `${HERON}/polar?tab=error`,
+    prepare: async (page) => {
+      await page.getByLabel('Altitude is off by').fill('5');
+      await page.getByLabel('Azimuth is off by').fill('0.4');
+      await page.getByRole('button', { name: 'Record this error' }).click();
+      await page.getByText('leave it').waitFor();
+    },
+  },
+  { name: 'meridian', path: `${HERON}/meridian` },
+  { name: 'light path', path: `${HERON}/light-path` },
+  { name: 'payload over its limit', path: `${WAGTAIL}/payload` },
+  { name: 'bearing', path: `${WAGTAIL}/level` },
+  { name: 'latitude', path: `${HERON}/level?tab=latitude` },
+  { name: 'focus chart', path: `${HERON}/pointing` },
+  { name: 'hand controller', path: `${HERON}/pointing?tab=sheet` },
+  {
+    name: 'usable subs with the slider focused',
+    path: `${WAGTAIL}/tracking`,
+    prepare: (page) => page.getByRole('slider', { name: /Sub length/ }).focus(),
+  },
+  {
+    name: 'checks',
+    path: `${WAGTAIL}/tracking?tab=checks`,
+    prepare: async (page) => {
+      await page.getByRole('checkbox').first().click();
+      await page.getByText('Go through these 5').waitFor();
+    },
+  },
+  {
+    name: 'watch with the sheet for a reading',
+    path: `${HERON}/watch`,
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Log a reading' }).click();
+      await page.getByRole('dialog').waitFor();
+    },
+  },
+  { name: 'logbook', path: '/n/demo-night-3/logbook' },
+  { name: 'night card', path: `${HERON}/card` },
+  {
+    name: 'data with a refused file',
+    path: '/data',
+    prepare: async (page) => {
+      const file = { name: 'other.json', mimeType: 'application/json', buffer: Buffer.from('{}') };
+      await page.getByLabel('Backup file').setInputFiles(file);
+      await page.getByText('not a Tidy Owl backup').waitFor();
+    },
+  },
+  {
+    name: 'night dialog',
+    path: `${HERON}/meridian`,
+    prepare: async (page) => {
+      await page.locator('#night-switch').click();
+      await page.getByRole('button', { name: 'New night…' }).click();
+      await page.getByRole('dialog').getByLabel('Sub length').fill('x');
+      await page.getByRole('dialog').getByRole('button', { name: 'Create' }).click();
+      await page.getByText('Type a number.').waitFor();
+    },
+  },
+  {
+    name: 'open menu',
+    path: `${HERON}/balance`,
+    prepare: async (page) => {
+      await page.locator('#night-switch').click();
+      await page.getByText('New night…').waitFor();
+    },
+  },
+  {
+    name: 'keys',
+    path: `${HERON}/balance`,
+    prepare: async (page) => {
+      await page.locator('body').press('?');
+      await page.getByRole('dialog').waitFor();
+    },
+  },
+  {
+    name: 'part form with checks, selects and errors',
+    path: '/kit/parts/demo-heron-mount',
+    prepare: async (page) => {
+      await page.getByLabel('Rated load').fill('-3');
+      await page.getByRole('button', { name: 'Save' }).click();
+      await page.getByText('Must be more than').waitFor();
+    },
+  },
+  { name: 'rig form', path: '/kit/rigs/demo-heron' },
+  { name: 'site form', path: '/sites/demo-estrela' },
+  { name: 'help', path: '/help' },
+  { name: 'not found', path: '/no/such/page' },
+];
+
+test.describe('in Red every pixel has green = blue = 0', () => {
+  test('on every view, with focus, errors, menus and dialogs', async ({ page }) => {
+    test.setTimeout(180_000);
+    for (const { name, path, prepare } of views) {
+      await test.step(name, async () => {
+        await open(page, path, 'red');
+        await prepare?.(page);
+        await expectOnlyRed(page, name);
+      });
+    }
+  });
+
+  test('first paint, before any script of the app has run', async ({ page }) => {
+    await page.route(/\/assets\/.*\.js$/, (route) => route.abort());
+    await page.addInitScript(() => localStorage.setItem('tidy-owl-light', 'red'));
+    await page.goto(`${HERON}/balance`);
+    await expect(page.getByText('Opening your nights…')).toBeVisible();
+    await expectOnlyRed(page, 'first paint');
+  });
+
+  test('the page that says that everything failed', async ({ page }) => {
+    await page.addInitScript(() => {
+      IDBFactory.prototype.open = () => {
+        throw new Error('This browser keeps its storage closed.');
+      };
+    });
+    await open(page, `${HERON}/balance`, 'red');
+    await expect(page.getByRole('heading', { name: 'This page could not be shown' })).toBeVisible();
+    await expectOnlyRed(page, 'error page');
+  });
+
+  test('dimmed', async ({ page }) => {
+    await open(page, `${HERON}/balance`, 'red');
+    await page.getByRole('button', { name: 'Red' }).click();
+    await expect(page.locator('html')).toHaveAttribute('data-dim', '1');
+    expect((await notRedPixels(page)).bad).toBe(0);
+  });
+});
+
+test('the check itself sees other colours', async ({ page }) => {
+  await open(page, `${HERON}/balance`, 'day');
+  expect((await notRedPixels(page)).bad).toBeGreaterThan(100_000);
+});

@@ -1,0 +1,95 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Page } from '@playwright/test';
+import { decode } from 'fast-png';
+
+/** The evening on which every interface test plays. */
+export const NOW = '2026-11-24T19:21:00Z';
+export const HERON = '/n/demo-tonight-heron';
+export const WAGTAIL = '/n/demo-tonight-wagtail';
+
+export type Light = 'day' | 'dusk' | 'red';
+
+/** Opens an address with the clock fixed; with `light` the device remembers that light. Collects errors of page and
+ *  console in the list it returns. */
+export async function open(page: Page, path: string, light?: Light): Promise<string[]> {
+  const problems: string[] = [];
+  page.on('pageerror', (error) => problems.push(error.message));
+  page.on('console', (message) => {
+    if (message.type() === 'error') problems.push(message.text());
+  });
+  if (light) await page.addInitScript((chosen) => localStorage.setItem('tidy-owl-light', chosen), light);
+  await page.goto(`${path}${path.includes('?') ? '&' : '?'}now=${NOW}`);
+  await page.getByRole('heading', { level: 1 }).first().waitFor();
+  return problems;
+}
+
+/** Goes on to another view as a link would, without loading the app anew. */
+export async function visit(page: Page, path: string, heading: string): Promise<void> {
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
+}
+
+export const sentence = (page: Page) => page.locator('.sentence');
+
+/** Everything stored in this browser, but for the list of changes, as one comparable text. */
+export async function storedText(page: Page): Promise<string> {
+  return page.evaluate(async () => {
+    const db = await new Promise<IDBDatabase>((resolve, reject) => {
+      const request = indexedDB.open('tidy-owl');
+      request.onsuccess = () => resolve(request.result);
+      request.onerror = () => reject(new Error('closed'));
+    });
+    const tables = [...db.objectStoreNames].filter((name) => name !== 'changes');
+    const dump: Record<string, unknown> = {};
+    for (const name of tables) {
+      dump[name] = await new Promise((resolve) => {
+        const request = db.transaction(name).objectStore(name).getAll();
+        request.onsuccess = () => resolve(request.result);
+      });
+    }
+    db.close();
+    return JSON.stringify(dump);
+  });
+}
+
+/** How many pixels of the whole page have any green or blue. */
+export async function notRedPixels(page: Page): Promise<{ bad: number; total: number; lit: number }> {
+  const { data, channels, width, height } = decode(await page.screenshot({ fullPage: true }));
+  let [bad, lit] = [0, 0];
+  for (let i = 0; i < data.length; i += channels) {
+    if (data[i + 1] !== 0 || data[i + 2] !== 0) bad += 1;
+    if ((data[i] ?? 0) > 120) lit += 1;
+  }
+  return { bad, total: width * height, lit };
+}
+
+export async function expectOnlyRed(page: Page, what: string): Promise<void> {
+  const { bad, total, lit } = await notRedPixels(page);
+  expect(total, what).toBeGreaterThan(100_000);
+  expect(lit, `${what} shows something`).toBeGreaterThan(200);
+  expect(bad, `${what}: pixels with green or blue`).toBe(0);
+}
+
+/** What axe finds wrong on the whole page, by rule and place. The single-frame mode is enough: the app has no frames. */
+export async function expectNoFaults(page: Page, what: string): Promise<void> {
+  const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
+  await expectNothingFound(new AxeBuilder({ page }).setLegacyMode(true).withTags(tags), what);
+}
+
+/** Contrast alone, within the view itself: for a page that was looked at whole in another light. */
+export async function expectContrast(page: Page, what: string): Promise<void> {
+  const axe = new AxeBuilder({ page }).setLegacyMode(true).withRules(['color-contrast']);
+  await expectNothingFound((await page.locator('.bench').count()) > 0 ? axe.include('.bench') : axe, what);
+}
+
+async function expectNothingFound(axe: AxeBuilder, what: string): Promise<void> {
+  const { violations, passes } = await axe.analyze();
+  expect(passes.flatMap((p) => p.nodes).length, `${what}: axe looked at something`).toBeGreaterThan(2);
+  expect(
+    violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`),
+    what,
+  ).toEqual([]);
+}

@@ -1,0 +1,34 @@
+/** Every main view with its heading. Neighbours have different headings, so that the next one is known to have come. */
+import { HERON, WAGTAIL } from './support.ts';
+
+export type View = readonly [path: string, heading: string];
+
+/** Views with an instrument. */
+export const BENCHES: readonly View[] = [
+  [`${HERON}/light-path`, 'Light path'],
+  [`${WAGTAIL}/payload`, 'Payload'],
+  [`${HERON}/meridian`, 'Meridian'],
+  [`${WAGTAIL}/level`, 'Level and bearing'],
+  [`${HERON}/balance`, 'Balance'],
+  [`${HERON}/polar`, 'Polar alignment'],
+  [`${HERON}/level?tab=latitude`, 'Level and bearing'],
+  [`${WAGTAIL}/polar`, 'Polar alignment'],
+  [`${HERON}/pointing`, 'Focus and pointing'],
+  [`${HERON}/polar?tab=error`, 'Polar alignment'],
+  [`${WAGTAIL}/tracking`, 'Tracking'],
+  [`${HERON}/watch`, 'Watch'],
+  ['/n/demo-night-3/logbook', 'Logbook'],
+];
+
+export const VIEWS: readonly View[] = [
+  ...BENCHES,
+  [`${HERON}/pointing?tab=sheet`, 'Focus and pointing'],
+  [`${HERON}/tracking?tab=checks`, 'Tracking'],
+  [`${HERON}/card`, 'Tue 24 Nov 2026, Heron'],
+  ['/data', 'Data in and out'],
+  ['/kit/parts/demo-heron-mount', 'Mid-size belt-driven German mount'],
+  ['/kit/rigs/demo-heron', 'Heron'],
+  ['/sites/demo-estrela', 'Serra da Estrela'],
+  ['/help', 'Help'],
+  ['/no/such/page', 'Nothing here'],
+];

@@ -1,0 +1,37 @@
+/** Demo databases in memory with a writer, for tests of everything that writes. */
+import { OwlDatabase } from '../../src/storage/database.ts';
+import { loadDemo } from '../../src/storage/demo/loadDemo.ts';
+import type { Dump } from '../../src/storage/changes.ts';
+import { dumpOf, restoreDump } from '../../src/storage/whole.ts';
+import type { Writer } from '../../src/storage/writer.ts';
+import { NOW } from './records.ts';
+
+let made = 0;
+const loaded = new Map<number, Dump>();
+
+/** Ids count up within a device and never meet those of another. */
+export function writerFor(db: OwlDatabase, deviceId = 'device', tabId = 'tab'): Writer {
+  let count = 0;
+  return {
+    db,
+    nowMs: () => NOW,
+    newId: () => `${deviceId}-${tabId}-${String((count += 1)).padStart(6, '0')}`,
+    deviceId,
+    tabId,
+  };
+}
+
+/** A database of its own with the demo as loaded at a time; the loading itself is done once. */
+export async function demoDatabase(nowMs = NOW): Promise<OwlDatabase> {
+  made += 1;
+  const db = new OwlDatabase(`test-demo-${made}`);
+  const known = loaded.get(nowMs);
+  if (known) {
+    await restoreDump(db, known);
+    await db.meta.put({ key: 'initialised', value: new Date(nowMs).toISOString() });
+  } else {
+    await loadDemo(db, nowMs);
+    loaded.set(nowMs, await dumpOf(db));
+  }
+  return db;
+}

@@ -1,0 +1,114 @@
+/** Records of the demo scenario as plain objects, for tests that need a whole night without a database. */
+import type { AllRecords } from '../../src/core/night/nightRecords.ts';
+import { recordsOfNight, type NightRecords } from '../../src/core/night/nightRecords.ts';
+import { partsOfRig } from '../../src/core/night/rigState.ts';
+import type { Night } from '../../src/core/records/night.ts';
+import type { Part } from '../../src/core/records/part.ts';
+import type { Reading } from '../../src/core/records/reading.ts';
+import { SETTING_DEFAULTS } from '../../src/core/records/setting.ts';
+import type { Rig } from '../../src/core/records/rig.ts';
+import type { Site, Target } from '../../src/core/records/site.ts';
+import { DEMO_PARTS } from '../../src/storage/demo/demoParts.ts';
+import { DEMO_RIGS, DEMO_SITES, DEMO_TARGETS } from '../../src/storage/demo/demoRigs.ts';
+
+export const NOW = Date.parse('2026-11-24T19:21:00Z');
+
+const head = {
+  rev: 1,
+  deviceId: 'test',
+  createdAtUtc: '2026-11-01T00:00:00.000Z',
+  updatedAtUtc: '2026-11-01T00:00:00.000Z',
+  deletedAtUtc: null,
+  origin: 'user' as const,
+  archived: false,
+  note: '',
+};
+
+export const parts: Part[] = DEMO_PARTS.map((p) => ({ ...head, ...p }));
+export const rigs: Rig[] = DEMO_RIGS.map((r) => ({ ...head, ...r }));
+export const sites: Site[] = DEMO_SITES.map((s) => ({ ...head, ...s }));
+export const targets: Target[] = DEMO_TARGETS.map((t) => ({ ...head, ...t }));
+
+type Wish = {
+  date?: string;
+  site?: Partial<Site>;
+  rigId?: string;
+  targetId?: string | null;
+  target?: Partial<Target>;
+  plan?: Partial<Night['plan'][number]>;
+  darkness?: Night['darkness'];
+  readings?: Reading[];
+  parts?: Part[];
+};
+
+/** All records with one night `n1` made to wish. */
+export function world(wish: Wish = {}): AllRecords {
+  const site: Site = { ...(sites[0] as Site), ...wish.site };
+  const targetId = wish.targetId === undefined ? 'demo-ngc281' : wish.targetId;
+  const night: Night = {
+    ...head,
+    id: 'n1',
+    eveningDate: wish.date ?? '2026-11-24',
+    siteId: site.id,
+    rigId: wish.rigId ?? 'demo-heron',
+    darkness: wish.darkness ?? 'astronomical',
+    plan:
+      targetId === null
+        ? []
+        : [
+            {
+              targetId,
+              subS: 120,
+              gapS: 5,
+              count: null,
+              startUtc: null,
+              ditherEvery: 0,
+              refocusEveryMin: null,
+              strategy: 'endOfCrossingSub',
+              limitH: null,
+              ...wish.plan,
+            },
+          ],
+  };
+  const ownTargets = targets.map((t) => (t.id === targetId ? { ...t, ...wish.target } : t));
+  return {
+    nights: [night],
+    rigs,
+    parts: wish.parts ?? parts,
+    sites: [site],
+    targets: ownTargets,
+    readings: wish.readings ?? [],
+    snapshots: [],
+    limits: SETTING_DEFAULTS.limits,
+    schools: SETTING_DEFAULTS.schools,
+  };
+}
+
+export function nightRecords(wish: Wish = {}, nowMs = NOW): NightRecords {
+  const found = recordsOfNight(world(wish), 'n1', nowMs);
+  if (!found) throw new Error('the night is missing');
+  return found;
+}
+
+/** A reading of the night with sensible rest. */
+export function reading(kind: Reading['kind'], values: object, rest: Partial<Reading> = {}): Reading {
+  return {
+    id: `r-${kind}-${rest.takenAtUtc ?? ''}`,
+    deviceId: 'test',
+    nightId: 'n1',
+    snapshotId: 's1',
+    step: 'polar',
+    subject: { type: 'night', id: 'n1' },
+    takenAtUtc: '2026-11-24T20:00:00.000Z',
+    recordedAtUtc: '2026-11-24T20:00:00.000Z',
+    source: 'typed',
+    sigma: {},
+    blobIds: [],
+    note: '',
+    kind,
+    values,
+    ...rest,
+  } as Reading;
+}
+
+export { partsOfRig };

@@ -1,0 +1,127 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { wrap180 } from '../../../../src/core/math/angles.ts';
+import { cross, normalize, type Vec3 } from '../../../../src/core/math/vectors.ts';
+import { footAzimuthsDeg, footLifts, poleSideUpDeg } from '../../../../src/core/mount/level.ts';
+import { judgeLoad, loadVerdict, type LoadInput } from '../../../../src/core/mount/load.ts';
+import {
+  bearingErrorDeg,
+  compassReadingDeg,
+  poleBearingDeg,
+  trueBearingDeg,
+} from '../../../../src/core/sky/bearing.ts';
+import { finite, holds } from '../../../support/properties.ts';
+
+const RAD = Math.PI / 180;
+
+/** Where a foot stands on a plane that leans: x east, y north, z up. */
+function footOnSlope(azimuthDeg: number, radiusM: number, tiltDeg: number, uphillDeg: number): Vec3 {
+  const [x, y] = [radiusM * Math.sin(azimuthDeg * RAD), radiusM * Math.cos(azimuthDeg * RAD)];
+  const along = x * Math.sin(uphillDeg * RAD) + y * Math.cos(uphillDeg * RAD);
+  return [x, y, along * Math.tan(tiltDeg * RAD)];
+}
+
+describe('levelling a tripod', () => {
+  it('raising the feet as told makes the base level and lowers none', () => {
+    holds(
+      fc.property(finite(0, 12), finite(0, 360), finite(0.2, 0.8), finite(0, 360), (tiltDeg, uphill, radius, first) => {
+        const lifts = footLifts({ tiltDeg, uphillAzimuthDeg: uphill, footRadiusM: radius, firstFootAzimuthDeg: first });
+        const feet = lifts.map(({ azimuthDeg, liftM }) => {
+          const [x, y, z] = footOnSlope(azimuthDeg, radius, tiltDeg, uphill);
+          return [x, y, z + liftM] as Vec3;
+        });
+        const [a, b, c] = feet as [Vec3, Vec3, Vec3];
+        const side = (p: Vec3, q: Vec3): Vec3 => [q[0] - p[0], q[1] - p[1], q[2] - p[2]];
+        const normal = normalize(cross(side(a, b), side(a, c)));
+        expect(Math.abs(normal[2])).to.be.closeTo(1, 1e-9);
+        expect(Math.min(...lifts.map((l) => l.liftM))).to.be.closeTo(0, 1e-12);
+      }),
+    );
+  });
+
+  it('one degree up toward a foot raises the other two by 13.1 mm on feet half a metre out', () => {
+    const lifts = footLifts({ tiltDeg: 1, uphillAzimuthDeg: 0, footRadiusM: 0.5, firstFootAzimuthDeg: 0 });
+    expect(lifts.map((l) => Math.round(l.liftM * 10_000) / 10)).to.deep.equal([0, 13.1, 13.1]);
+    expect(() => footLifts({ tiltDeg: 60, uphillAzimuthDeg: 0, footRadiusM: 1, firstFootAzimuthDeg: 0 })).to.throw(
+      RangeError,
+      'tiltDeg must be in [0, 45], got 60',
+    );
+  });
+
+  it('the feet stand 120 degrees apart', () => {
+    expect(footAzimuthsDeg(330)).to.deep.equal([330, 90, 210]);
+  });
+
+  it('a slope toward the pole counts whole, across it nothing, and the south looks the other way', () => {
+    expect(poleSideUpDeg(1, 0, 40)).to.be.closeTo(1, 1e-9);
+    expect(poleSideUpDeg(1, 180, 40)).to.be.closeTo(-1, 1e-9);
+    expect(poleSideUpDeg(1, 90, 40)).to.be.closeTo(0, 1e-9);
+    expect(poleSideUpDeg(1, 180, -30)).to.be.closeTo(1, 1e-9);
+  });
+});
+
+describe('bearings', () => {
+  it('compass and true bearing invert each other', () => {
+    holds(
+      fc.property(finite(0, 359.999), finite(-180, 180), (trueDeg, declination) => {
+        const read = compassReadingDeg(trueDeg, declination);
+        expect(Math.abs(wrap180(trueBearingDeg(read, declination) - trueDeg))).to.be.lessThan(1e-9);
+      }),
+    );
+  });
+
+  it('with the needle 12.9 degrees west, true south is read at 192.9', () => {
+    expect(compassReadingDeg(poleBearingDeg(-22.75), -12.9)).to.be.closeTo(192.9, 1e-9);
+    expect(poleBearingDeg(40)).to.equal(0);
+  });
+
+  it('too far east is plus in both hemispheres', () => {
+    expect(bearingErrorDeg(3, 40)).to.equal(3);
+    expect(bearingErrorDeg(357, 40)).to.equal(-3);
+    expect(bearingErrorDeg(177, -22)).to.equal(3);
+    expect(bearingErrorDeg(183, -22)).to.equal(-3);
+  });
+});
+
+describe('load against the rating', () => {
+  const heron: LoadInput = {
+    parts: [{ id: 'all', massKg: 6.97, fromRaAxisM: 1.1844 / 6.97 }],
+    counterKg: 4.3,
+    ratedKg: 18,
+    ratingIncludesWeights: false,
+    referenceArmM: 0.2,
+    shareUsed: 2 / 3,
+  };
+
+  it('works out the scenario: Heron fine, Wagtail near the limit, Plover over', () => {
+    const found = judgeLoad(heron);
+    expect([found.massKg.share, found.momentKgM.share].map((s) => Math.round(100 * s))).to.deep.equal([58, 49]);
+    expect(found.verdict).to.equal('fine');
+    const wagtail = { parts: [{ id: 'a', massKg: 1.81, fromRaAxisM: 0.085 }], ratingIncludesWeights: true };
+    expect(judgeLoad({ ...heron, ...wagtail, counterKg: 1.22, ratedKg: 5, referenceArmM: 0.1 }).verdict).to.equal(
+      'near',
+    );
+    const plover = judgeLoad({ ...heron, parts: [{ id: 'a', massKg: 8.09, fromRaAxisM: 0.24 }], ratedKg: 9 });
+    expect([plover.verdict, plover.massKg.verdict, plover.momentKgM.verdict]).to.deep.equal(['over', 'over', 'over']);
+  });
+
+  it('weights count only in a rating that includes them', () => {
+    const more = { ...heron, counterKg: 40 };
+    expect(judgeLoad(more).massKg.is).to.equal(6.97);
+    expect(judgeLoad({ ...more, ratingIncludesWeights: true }).massKg.is).to.be.closeTo(46.97, 1e-9);
+  });
+
+  it('adding a piece never lightens mass or moment on the tube’s side', () => {
+    holds(
+      fc.property(finite(0, 5), finite(0, 0.5), (massKg, fromRaAxisM) => {
+        const more = judgeLoad({ ...heron, parts: [...heron.parts, { id: 'x', massKg, fromRaAxisM }] });
+        expect(more.massKg.is).to.be.at.least(6.97);
+        expect(more.momentKgM.is).to.be.at.least(1.1844 - 1e-9);
+      }),
+    );
+  });
+
+  it('the limits belong to the milder side', () => {
+    expect([0.8, 0.8001, 1, 1.0001].map(loadVerdict)).to.deep.equal(['fine', 'near', 'near', 'over']);
+  });
+});

@@ -1,0 +1,181 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { raBalance, type RaBalanceInput } from '../../../../src/core/mount/balance.ts';
+import { barExtensionM, clampShift, weightSets } from '../../../../src/core/mount/balanceProposals.ts';
+import { dialReading, readingAt, viewAngleOf, type Numbering } from '../../../../src/core/mount/dial.ts';
+import { arcminPerTurn, turnToMend } from '../../../../src/core/mount/knobs.ts';
+import { driftRates, polarDrift, totalErrorArcmin } from '../../../../src/core/mount/polarDrift.ts';
+import { nextTipPositionM, tipBracket } from '../../../../src/core/mount/tipTest.ts';
+import { finite, holds } from '../../../support/properties.ts';
+
+const heron: RaBalanceInput = {
+  parts: [
+    { id: 'tube', massKg: 3.4, fromRaAxisM: 0.17 },
+    { id: 'guide', massKg: 0.6, fromRaAxisM: 0.27 },
+  ],
+  bar: { massKg: 0.8, centreM: 0.2 },
+  movableWeights: [{ id: 'w', massKg: 3.5 }],
+  fixedWeights: [],
+  barRangeM: [0.05, 0.42],
+};
+const mass = finite(0.05, 8);
+const rigs = fc.record({
+  parts: fc.array(
+    fc.record({ id: fc.constantFrom('a', 'b', 'c', 'd'), massKg: mass, fromRaAxisM: finite(0.05, 0.4) }),
+    { minLength: 1, maxLength: 6 },
+  ),
+  bar: fc.record({ massKg: finite(0, 2), centreM: finite(0, 0.3) }),
+  movableWeights: fc.array(fc.record({ id: fc.constantFrom('w1', 'w2'), massKg: mass }), {
+    minLength: 1,
+    maxLength: 2,
+  }),
+  fixedWeights: fc.array(fc.record({ massKg: finite(0, 3), positionM: finite(0, 0.4) }), { maxLength: 2 }),
+  barRangeM: fc.constant<[number, number]>([0.1, 0.4]),
+});
+
+describe('right-ascension balance', () => {
+  it('more mass on the tube side moves the weight outward', () => {
+    holds(
+      fc.property(rigs, mass, (rig, extraKg) => {
+        const heavier = { ...rig, parts: [...rig.parts, { id: 'x', massKg: extraKg, fromRaAxisM: 0.2 }] };
+        expect(raBalance(heavier).positionM ?? 0).to.be.greaterThan(raBalance(rig).positionM ?? 0);
+      }),
+    );
+  });
+
+  it('says when the position lies off the bar, and how to get back on it', () => {
+    const short = { ...heron, barRangeM: [0.05, 0.1] as const };
+    const found = raBalance(short);
+    expect(found.inRange).to.equal(false);
+    expect(barExtensionM(short)).to.be.closeTo((found.positionM ?? 0) - 0.1, 1e-12);
+    const shift = clampShift(short, 'tube');
+    expect(shift?.weightsAtM).to.equal(0.1);
+    const moved = {
+      ...short,
+      parts: short.parts.map((p) =>
+        p.id === 'tube' ? { ...p, fromRaAxisM: p.fromRaAxisM + (shift?.clampShiftM ?? 0) } : p,
+      ),
+    };
+    expect(raBalance(moved).positionM).to.be.closeTo(0.1, 1e-12);
+    expect(barExtensionM(heron)).to.equal(null);
+    expect(clampShift(heron, 'tube')).to.equal(null);
+  });
+
+  it('without a movable weight only zero moment is in range', () => {
+    const none = { ...heron, movableWeights: [] };
+    expect(raBalance(none)).to.include({ positionM: null, inRange: false });
+  });
+
+  it('does not search boxes that would take too long', () => {
+    const box = Array.from({ length: 13 }, (_, i) => ({ id: String(i), massKg: 1 }));
+    expect(() => weightSets(heron, box)).to.throw('at most 12');
+  });
+});
+
+describe('tip test', () => {
+  it('brackets the balance and halves the bracket', () => {
+    const trials = [
+      { positionM: 0.28, drops: 'tube' as const },
+      { positionM: 0.32, drops: 'weight' as const },
+    ];
+    expect(tipBracket(trials)).to.include({ lowM: 0.28, highM: 0.32 });
+    expect(tipBracket(trials).balanceM).to.be.closeTo(0.3, 1e-12);
+    expect(nextTipPositionM([{ positionM: 0.3, drops: 'tube' }], 0.29)).to.be.closeTo(0.31, 1e-12);
+    expect(nextTipPositionM([{ positionM: 0.3, drops: 'weight' }], 0.31)).to.be.closeTo(0.29, 1e-12);
+    expect(nextTipPositionM([], 0.29)).to.equal(0.29);
+  });
+
+  it('leaves contradicting trials open', () => {
+    expect(
+      tipBracket([
+        { positionM: 0.32, drops: 'tube' },
+        { positionM: 0.28, drops: 'weight' },
+      ]).balanceM,
+    ).to.equal(null);
+  });
+
+  it('converges on a simulated bar in eight trials', () => {
+    holds(
+      fc.property(finite(0.15, 0.4), finite(0.15, 0.4), (trueM, predictedM) => {
+        const trials: { positionM: number; drops: 'tube' | 'weight' | 'none' }[] = [];
+        for (let i = 0; i < 40; i += 1) {
+          const positionM = nextTipPositionM(trials, predictedM);
+          if (Math.abs(positionM - trueM) < 0.002) return;
+          trials.push({ positionM, drops: positionM < trueM ? 'tube' : 'weight' });
+        }
+        throw new Error('did not converge');
+      }),
+    );
+  });
+});
+
+describe('dial', () => {
+  const engravings = fc.record({
+    numbering: fc.constantFrom<Numbering>('12h', '24h', 'deg'),
+    topMark: fc.integer({ min: 0, max: 11 }),
+    direction: fc.constantFrom<'clockwise' | 'counterclockwise'>('clockwise', 'counterclockwise'),
+    view: fc.constantFrom<'upright' | 'inverted'>('upright', 'inverted'),
+  });
+
+  it('reads the mark that stands at the star', () => {
+    holds(
+      fc.property(engravings, finite(0, 24), finite(-60, 60), (engraving, haH, latDeg) => {
+        const { viewAngleDeg, reading } = dialReading(haH, latDeg, engraving);
+        const apart = Math.abs(viewAngleOf(reading, engraving) - viewAngleDeg);
+        expect(Math.min(apart, 360 - apart)).to.be.lessThan(1e-6);
+      }),
+    );
+  });
+
+  it('facing north stars turn counter-clockwise, facing south clockwise', () => {
+    const dial = { numbering: 'deg' as const, topMark: 0, direction: 'clockwise' as const, view: 'upright' as const };
+    expect(dialReading(1, 40, dial).reading).to.equal(345);
+    expect(dialReading(1, -40, dial).reading).to.equal(15);
+  });
+
+  it('a plate turned clockwise carries its numbers along', () => {
+    const dial = { numbering: '12h' as const, topMark: 0, direction: 'clockwise' as const, view: 'inverted' as const };
+    const straight = dialReading(5, 40, dial).reading;
+    expect(dialReading(5, 40, dial, 30).reading).to.be.closeTo((straight + 11) % 12, 1e-9);
+    expect(readingAt(0, dial)).to.equal(0);
+  });
+});
+
+describe('drift from polar error', () => {
+  const error = (alt: number, az: number) => ({ altErrorArcmin: alt, azErrorArcmin: az });
+
+  it('follows the rules of drift alignment in both hemispheres', () => {
+    const dec = (lat: number, alt: number, az: number, haH: number) =>
+      Math.sign(driftRates(error(alt, az), lat, 5, haH).decPerMin);
+    // Upper meridian: drifts north = axis too far west in the north, too far east in the south.
+    expect([dec(45, 0, -10, 0), dec(45, 0, 10, 0)]).to.deep.equal([1, -1]);
+    expect([dec(-35, 0, 10, 0), dec(-35, 0, -10, 0)]).to.deep.equal([1, -1]);
+    // Low in the east: drifts north = too high in the north, too low in the south; in the west the reverse.
+    expect([dec(45, 10, 0, -5.5), dec(-35, -10, 0, -5.5)]).to.deep.equal([1, 1]);
+    expect([dec(45, -10, 0, 5.5), dec(-35, 10, 0, 5.5)]).to.deep.equal([1, 1]);
+  });
+
+  it('an exact axis does nothing, and total error is the angle on the sky', () => {
+    const drift = polarDrift(error(0, 0), 40, 30, 2, 600);
+    for (const value of Object.values(drift)) expect(value).to.be.closeTo(0, 1e-6);
+    expect(totalErrorArcmin(error(3, 0), 40)).to.be.closeTo(3, 1e-9);
+    expect(totalErrorArcmin(error(0, 4), 60)).to.be.closeTo(2, 0.001);
+    expect(totalErrorArcmin(error(0, 4), -60)).to.be.closeTo(2, 0.001);
+  });
+});
+
+describe('knobs', () => {
+  it('turning as told takes the error away, whichever way the bolt works', () => {
+    const ways = fc.constantFrom<'up' | 'down' | 'east' | 'west'>('up', 'down', 'east', 'west');
+    holds(
+      fc.property(finite(-90, 90), finite(5, 90), ways, (errorArcmin, gain, clockwiseMoves) => {
+        const { turns, clockwise } = turnToMend(errorArcmin, gain, clockwiseMoves);
+        const perClockwise = clockwiseMoves === 'up' || clockwiseMoves === 'east' ? gain : -gain;
+        expect(errorArcmin + (clockwise ? turns : -turns) * perClockwise).to.be.closeTo(0, 1e-9);
+        expect(turns).to.be.at.least(0);
+      }),
+    );
+    expect(arcminPerTurn(1, 60)).to.be.closeTo(57.3, 0.05);
+    expect(() => arcminPerTurn(0, 60)).to.throw('pitchMm must be above 0, got 0');
+  });
+});

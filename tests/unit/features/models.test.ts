@@ -1,0 +1,265 @@
+import { expect } from 'chai';
+import { nightStatic } from '../../../src/core/night/nightStatic.ts';
+import { runFor } from '../../../src/core/night/run.ts';
+import type { MountPart, Part } from '../../../src/core/records/part.ts';
+import type { Reading } from '../../../src/core/records/reading.ts';
+import { bearingModel, latitudeModel, levelModel } from '../../../src/features/level/model.ts';
+import { lightPathModel, starOnSensor } from '../../../src/features/light-path/model.ts';
+import { filterRows, nightRows, polarTrend } from '../../../src/features/logbook/model.ts';
+import { CALENDAR_ALARMS, nightCard } from '../../../src/features/night-card/model.ts';
+import { payloadModel } from '../../../src/features/payload/model.ts';
+import { focusModel } from '../../../src/features/pointing/model.ts';
+import { checksModel, trackingModel } from '../../../src/features/tracking/model.ts';
+import { isShown, stopPath } from '../../../src/session/paths.ts';
+import { nightRecords, parts, reading, world } from '../../support/records.ts';
+
+type Wish = Parameters<typeof nightRecords>[0];
+const night = (wish: Wish = {}) => nightStatic(nightRecords(wish));
+const auas = { latDeg: -22.75, lonDeg: 17.2, elevationM: 1800, zoneIana: 'Africa/Windhoek' };
+const at = (minute: number) => ({ takenAtUtc: `2026-11-24T20:${String(minute).padStart(2, '0')}:00.000Z` });
+const before = (kind: Reading['kind'], values: object, id: string, subject: Reading['subject']): Reading =>
+  reading(kind, values, { id, nightId: 'old', subject, takenAtUtc: '2026-11-01T20:00:00.000Z' });
+const changed = (id: string, change: object): Part[] => parts.map((p) => (p.id === id ? { ...p, ...change } : p));
+
+describe('light-path model', () => {
+  it('says right, short, long, misfit, nothing to set, incomplete', () => {
+    const code = (wish: Wish) => lightPathModel(night(wish)).saying.code;
+    expect(code({})).to.equal('right');
+    expect(code({ parts: changed('demo-heron-wheel', { lengthMm: 15 }) })).to.equal('short');
+    expect(code({ parts: changed('demo-heron-wheel', { lengthMm: 25 }) })).to.equal('long');
+    expect(code({ parts: changed('demo-heron-camera', { front: { thread: 'M54x0.75', gender: 'female' } }) })).to.equal(
+      'misfit',
+    );
+    expect(code({ rigId: 'demo-wagtail' })).to.equal('noCorrector');
+    expect(code({ parts: parts.filter((p) => p.id !== 'demo-heron-tube') })).to.equal('incomplete');
+    expect(lightPathModel(night()).circle?.covers).to.equal(true);
+  });
+
+  it('judges the star by its width on the pixels', () => {
+    expect(starOnSensor(3.9, 2.02)).to.deep.include({ sampling: 'under' });
+    expect(starOnSensor(5, 2).sampling).to.equal('good');
+    expect(starOnSensor(8, 2).sampling).to.equal('over');
+  });
+});
+
+describe('payload model', () => {
+  it('puts the tube’s side and the bar’s side on the lever and proposes sets that fit', () => {
+    const { tubeSide, barSide, sets, saying } = payloadModel(night());
+    expect(tubeSide.reduce((kg, h) => kg + h.massKg, 0)).to.be.closeTo(6.97, 1e-9);
+    expect(barSide.map((h) => h.massKg)).to.deep.equal([0.8, 3.5]);
+    expect(sets).to.have.length(3);
+    expect(saying).to.deep.include({ verdict: 'fine', decides: 'mass' });
+  });
+
+  it('follows the share that the rig may use', () => {
+    const records = nightRecords({ rigId: 'demo-plover' });
+    const own = nightStatic({ ...records, schools: { ...records.schools, loadShare: 1 } });
+    expect(own.load?.massKg.verdict).to.equal('near');
+    expect(payloadModel(night({ rigId: 'demo-plover' })).saying).to.deep.include({ verdict: 'over' });
+  });
+});
+
+describe('level models', () => {
+  const compass = (readDeg: number, distanceM: number, minute: number) =>
+    reading('compass', { readDeg, distanceM, trueDeg: readDeg - 12.9 }, { ...at(minute), id: `c${minute}` });
+
+  it('sets the southern axis by compass, names the foot, then judges what was read', () => {
+    const south: Wish = { site: auas, rigId: 'demo-wagtail' };
+    const set = bearingModel(night(south));
+    expect(set.saying).to.deep.include({ code: 'set', south: true, foot: 'south' });
+    expect(set.saying.code === 'set' && set.saying.compassDeg).to.be.closeTo(192.9, 0.3);
+    const turn = bearingModel(night({ ...south, readings: [compass(202.9, 2.5, 1)] }));
+    expect(turn.saying).to.deep.include({ code: 'turn', east: false, south: true });
+    const stands = bearingModel(night({ ...south, readings: [compass(193.4, 2.5, 1)] }));
+    expect(stands.saying.code).to.equal('stands');
+  });
+
+  it('two readings from different distances that disagree mean iron; from the same place they are two tries', () => {
+    const pair = (distance: number) => night({ readings: [compass(1, 0.4, 1), compass(8, distance, 2)] });
+    expect(bearingModel(pair(3)).saying).to.deep.equal({ code: 'iron', differenceDeg: 7 });
+    expect(bearingModel(pair(0.5)).saying.code).not.to.equal('iron');
+  });
+
+  it('near a magnetic pole a compass is not trusted', () => {
+    const arctic = { latDeg: 86.5, lonDeg: 160, elevationM: 0, zoneIana: 'UTC' };
+    expect(bearingModel(night({ site: arctic })).saying.code).to.equal('noCompass');
+  });
+
+  it('tells which feet to raise, or which side when there are none', () => {
+    const tilt = reading('level', { tiltDeg: 1, uphillAzimuthDeg: 0 });
+    const model = levelModel(night({ readings: [tilt] }));
+    expect(model.saying.code === 'raise' && model.saying.feet.map((f) => f.point)).to.deep.equal([
+      'south-east',
+      'south-west',
+    ]);
+    expect(levelModel(night()).saying.code).to.equal('notRead');
+    expect(
+      levelModel(night({ readings: [reading('level', { tiltDeg: 0.4, uphillAzimuthDeg: 0 })] })).saying.code,
+    ).to.equal('good');
+    const pier = changed('demo-heron-tripod', { supportKind: 'pier' });
+    expect(levelModel(night({ readings: [tilt], parts: pier })).saying).to.deep.equal({
+      code: 'noFeet',
+      tiltDeg: 1,
+      low: 'south',
+    });
+  });
+
+  it('the scale is set by latitude, its learned bias and the slope of the base', () => {
+    const mount = { type: 'mount', id: 'demo-heron-mount' } as const;
+    const history = [0.5, 0.7].map((bias, i) =>
+      before('scaleReading', { scaleDeg: 40.33 + bias, trueAltDeg: 40.33 }, `s${i}`, mount),
+    );
+    const other = before('scaleReading', { scaleDeg: 50, trueAltDeg: 40 }, 'other', { type: 'mount', id: 'another' });
+    const tilt = reading('level', { tiltDeg: 1, uphillAzimuthDeg: 0 });
+    const model = latitudeModel(night({ readings: [...history, other, tilt] }));
+    expect(model.biasDeg).to.be.closeTo(0.6, 1e-9);
+    expect(model.scaleDeg).to.be.closeTo(40.33 + 0.6 - 1, 1e-6);
+    expect(model.nights).to.equal(2);
+    expect(latitudeModel(night({ site: { latDeg: 1 } })).saying.code).to.equal('low');
+  });
+});
+
+describe('focus model', () => {
+  const rig = { type: 'rig', id: 'demo-heron' } as const;
+  const past = [0, 3, 6, 9].map((temperatureC, i) =>
+    before('focus', { positionUm: 12_500 - 11 * temperatureC, temperatureC, fwhmPx: 2.5 }, `f${i}`, rig),
+  );
+
+  it('starts from nothing, from last time, from the slope for a temperature, from tonight', () => {
+    expect(focusModel(night(), null).saying.code).to.equal('first');
+    expect(focusModel(night({ readings: past }), null).saying).to.deep.include({
+      code: 'lastTime',
+      positionUm: 12_401,
+    });
+    const predicted = focusModel(night({ readings: past }), -2).saying;
+    expect(predicted.code === 'predicted' && predicted.positionUm).to.be.closeTo(12_522, 1e-6);
+    const now = reading('focus', { positionUm: 12_390, temperatureC: 1, fwhmPx: null }, { subject: rig });
+    expect(focusModel(night({ readings: [...past, now] }), 4).saying).to.deep.include({
+      code: 'tonight',
+      positionUm: 12_390,
+    });
+  });
+
+  it('does not learn from another rig', () => {
+    const another = { type: 'rig', id: 'demo-plover' } as const;
+    const others = past.map((r) => ({ ...r, subject: another }));
+    expect(focusModel(night({ readings: others }), null).points).to.deep.equal([]);
+  });
+});
+
+describe('tracking model', () => {
+  it('a guided rig keeps its subs, an unguided one is told to shorten or may keep', () => {
+    expect(trackingModel(night()).saying).to.deep.equal({ code: 'guided', subS: 120 });
+    const wagtail = (subS: number): Wish => ({
+      site: auas,
+      rigId: 'demo-wagtail',
+      targetId: 'demo-ngc253',
+      plan: { subS },
+    });
+    expect(trackingModel(night(wagtail(60))).saying.code).to.equal('shorten');
+    expect(trackingModel(night(wagtail(8))).saying.code).to.equal('keep');
+    const noCamera = parts.filter((p) => p.id !== 'demo-wagtail-camera');
+    expect(trackingModel(night({ ...wagtail(30), parts: noCamera })).saying.code).to.equal('incomplete');
+  });
+
+  it('lists the checks of this mount with their ticks', () => {
+    const tick = reading('check', { listId: 'beforeFirstSub', itemId: 'rate', done: true });
+    const found = checksModel(night({ readings: [tick] }));
+    expect(found.filter((c) => c.done).map((c) => c.id)).to.deep.equal(['rate']);
+  });
+});
+
+describe('logbook model', () => {
+  const errors = (id: string, alt: number) =>
+    reading(
+      'polarError',
+      { altErrorArcmin: alt, azErrorArcmin: 0, method: 'drift', reference: 'true' },
+      { id, nightId: id },
+    );
+  const base = world();
+  const nights = ['2026-11-20', '2026-11-22', '2026-11-24'].map((eveningDate, i) => ({
+    ...base.nights[0]!,
+    id: `n${i}`,
+    eveningDate,
+  }));
+  const records = {
+    ...base,
+    nights,
+    readings: [errors('n0', 9), errors('n1', 4), reading('subs', { count: 10, usable: 8 }, { nightId: 'n2' })],
+  };
+
+  it('lists nights newest first with the last word on each thing', () => {
+    const rows = nightRows(records);
+    expect(rows.map((r) => r.night.id)).to.deep.equal(['n2', 'n1', 'n0']);
+    expect(rows.map((r) => (r.polarArcmin === null ? null : Math.round(r.polarArcmin)))).to.deep.equal([null, 4, 9]);
+    expect(rows[0]!.subs).to.deep.equal({ count: 10, usable: 8 });
+    expect(polarTrend(rows).map((p) => p.date)).to.deep.equal(['2026-11-20', '2026-11-22']);
+  });
+
+  it('leaves out deleted nights and readings taken back', () => {
+    const gone = {
+      ...records,
+      nights: nights.map((n) => (n.id === 'n1' ? { ...n, deletedAtUtc: '2026-11-25T00:00:00.000Z' } : n)),
+    };
+    expect(nightRows(gone).map((r) => r.night.id)).to.deep.equal(['n2', 'n0']);
+    const retract = reading('retract', { readingId: 'n0' }, { id: 'x', nightId: 'n0' });
+    expect(nightRows({ ...records, readings: [...records.readings, retract] })[2]!.polarArcmin).to.equal(null);
+  });
+
+  it('filters by every word in any column', () => {
+    const rows = nightRows(records);
+    const dates = (filter: string) => filterRows(rows, filter, (d) => `words of ${d}`).map((r) => r.night.eveningDate);
+    expect(dates('heron 2026-11-22')).to.deep.equal(['2026-11-22']);
+    expect(dates('ESTRELA ngc')).to.have.length(3);
+    expect(dates('words wagtail')).to.deep.equal([]);
+  });
+});
+
+describe('night card', () => {
+  it('gathers a German mount’s night', () => {
+    const card = nightCard(night());
+    expect(card.events.map((e) => e.code)).to.deep.equal(['sunset', 'dark', 'start', 'flip', 'end', 'dawn', 'sunrise']);
+    expect(card.dial).to.have.length(28);
+    const steps = card.dial.slice(1).map((row, i) => row.timeMs - card.dial[i]!.timeMs);
+    expect(new Set(steps)).to.deep.equal(new Set([1_800_000]));
+    expect(card.weights).to.have.length(1);
+    expect(card.weights[0]!.positionM).to.be.closeTo(0.2927, 1e-4);
+    expect(card.subs).to.deep.include({ before: 71, subS: 120 });
+    expect(card.latestFlipMs).to.be.greaterThan(card.transitMs!);
+    expect(card.spacing?.presentMm).to.equal(55.5);
+  });
+
+  it('a mount without a polar axis has no dial, one that never flips no latest flip', () => {
+    const altAz = changed('demo-heron-mount', { mountKind: 'altAzimuth' });
+    const card = nightCard(night({ parts: altAz }));
+    expect([card.dial, card.latestFlipMs]).to.deep.equal([[], null]);
+    expect(nightCard(night({ targetId: 'demo-ngc104' })).transitMs).to.equal(null);
+  });
+
+  it('at a midnight sun the card still has its half hours, no more than fit', () => {
+    const card = nightCard(night({ site: { latDeg: 70, lonDeg: 20, zoneIana: 'Europe/Oslo' }, date: '2026-06-21' }));
+    expect(card.events).to.deep.equal([]);
+    expect(card.dial.length).to.be.within(1, 36);
+  });
+
+  it('every alarm belongs to an event with something to do', () => {
+    expect(Object.values(CALENDAR_ALARMS).every((minutes) => minutes >= 5 && minutes <= 60)).to.equal(true);
+  });
+});
+
+describe('addresses of the run', () => {
+  it('carry the visit and the scrubbed time, and know what is shown', () => {
+    const mount = parts.find((p) => p.id === 'demo-wagtail-mount') as MountPart;
+    const [rough, final] = runFor(mount).stops.filter((s) => s.step === 'polar');
+    expect(stopPath('n1', rough!, null)).to.equal('/n/n1/polar?visit=rough');
+    expect(stopPath('n1', { step: 'watch', visit: null }, '2026-11-24T21:00:00.000Z')).to.equal(
+      '/n/n1/watch?at=2026-11-24T21%3A00%3A00.000Z',
+    );
+    expect([isShown(rough!, '/n/n1/polar', ''), isShown(final!, '/n/n1/polar', '')]).to.deep.equal([true, false]);
+    expect([
+      isShown(rough!, '/n/n1/polar', '?visit=final'),
+      isShown(final!, '/n/n1/polar', '?visit=final'),
+    ]).to.deep.equal([false, true]);
+    expect(isShown(rough!, '/n/n1/balance', '')).to.equal(false);
+  });
+});

@@ -1,0 +1,157 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { fromBase64, toBase64 } from '../../../src/formats/base64.ts';
+import { BACKUP_LIST_NAMES, writeBackup, type Backup } from '../../../src/formats/backup.ts';
+import { backupJsonSchema } from '../../../src/formats/backupJsonSchema.ts';
+import { canonicalJson } from '../../../src/formats/canonicalJson.ts';
+import { parseJson } from '../../../src/formats/parseJson.ts';
+import { readBackup } from '../../../src/formats/readBackup.ts';
+import { collect } from '../../../src/storage/backup.ts';
+import type { OwlDatabase } from '../../../src/storage/database.ts';
+import { BACKUP_CODES, backupWords } from '../../../src/text/dataWords.ts';
+import { demoDatabase, writerFor } from '../../support/database.ts';
+import { holds } from '../../support/properties.ts';
+
+describe('the backup file', () => {
+  let db: OwlDatabase;
+  let backup: Backup;
+  let text: string;
+  before(async () => {
+    db = await demoDatabase();
+    await db.blobs.put({ id: 'b1', mime: 'image/png', bytes: Uint8Array.from([0, 127, 255]) });
+    ({ backup } = await collect(writerFor(db)));
+    text = writeBackup(backup).join('');
+  });
+  after(() => db.delete());
+
+  it('reads back what it wrote, and writes the same text again', () => {
+    const read = readBackup(text);
+    if (!read.ok) throw new Error(read.code);
+    expect(writeBackup(read.value).join('')).to.equal(text);
+    expect(Array.from(read.value.lists.blobs[0]!.bytes)).to.deep.equal([0, 127, 255]);
+    expect(read.value.lists.readings.length).to.be.greaterThan(200);
+  });
+
+  it('does not depend on the order in which records came', () => {
+    const { lists } = backup;
+    const shuffled = {
+      ...backup,
+      lists: { ...lists, parts: [...lists.parts].reverse(), nights: [...lists.nights].reverse() },
+    };
+    expect(writeBackup(shuffled).join('')).to.equal(text);
+  });
+
+  it('puts one record on a line, keys sorted', () => {
+    const lines = text.split('\n');
+    expect(lines.length).to.be.greaterThan(300);
+    const part = lines.find((line) => line.includes('"id":"demo-heron-camera"') && line.includes('"kind":"camera"'))!;
+    const keys = Object.keys(JSON.parse(part.replace(/,$/, '')) as object);
+    expect(keys).to.deep.equal([...keys].sort());
+  });
+
+  it('tells how far it is', () => {
+    const shares: number[] = [];
+    const many = {
+      ...backup,
+      lists: {
+        ...backup.lists,
+        readings: Array.from({ length: 2000 }, (_, i) => ({ ...backup.lists.readings[0]!, id: `r${i}` })),
+      },
+    };
+    expect(readBackup(writeBackup(many).join(''), (share) => shares.push(share)).ok).to.equal(true);
+    expect(shares.length).to.be.at.least(3);
+    expect(shares).to.deep.equal([...shares].sort((a, b) => a - b));
+    expect(Math.max(...shares)).to.be.at.most(1);
+  });
+
+  const refusals: [string, (text: string) => string, string, RegExp][] = [
+    ['an empty file', () => ' \n', 'emptyFile', /file is empty/],
+    ['a truncated file', (t) => t.slice(0, Math.floor(t.length / 2)), 'endsEarly', /ends in the middle/],
+    ['a file cut inside a word', () => '{"format": "tidy', 'endsEarly', /cut off/],
+    ['text that is no JSON', () => '{"a": 1,\n "b": oops}', 'notJson', /line 2, column 7/],
+    ['another program’s JSON', () => '{"version": 3, "items": []}', 'otherProgram', /not a Tidy Owl backup/],
+    ['a list instead of an object', () => '[1, 2]', 'otherProgram', /not a Tidy Owl backup/],
+    ['a newer version', (t) => t.replace('"version":1', '"version":9'), 'newerVersion', /version 9, this one reads 1/],
+    [
+      'a frame without its time',
+      (t) => t.replace(/"exportedAtUtc":"[^"]+"/, '"exportedAtUtc":"soon"'),
+      'damagedFrame',
+      /exportedAtUtc/,
+    ],
+    ['a missing list', (t) => t.replace('"rigs":[', '"riggs":['), 'damagedFrame', /rigs/],
+    ['a key that belongs nowhere', (t) => t.replace('{\n', '{\n"extra":1,'), 'damagedFrame', /extra/],
+    [
+      'a negative mass',
+      (t) => t.replace('"massKg":0.72', '"massKg":-1'),
+      'damagedRecord',
+      /parts, record \d+ \(demo-heron-camera\), at “massKg”/,
+    ],
+    [
+      'an id twice',
+      (t) => t.replace('"id":"demo-weight-2"', '"id":"demo-weight-1"'),
+      'sameIdTwice',
+      /parts, record \d+ \(demo-weight-1\)/,
+    ],
+    [
+      'bytes that are not base64',
+      (t) => t.replace('"base64":"', '"base64":"*'),
+      'damagedRecord',
+      /pictures and curves/,
+    ],
+  ];
+  for (const [name, spoil, code, words] of refusals) {
+    it(`refuses ${name} by name, saying that nothing was imported`, () => {
+      const spoilt = spoil(text);
+      expect(spoilt).not.to.equal(text);
+      const read = readBackup(spoilt);
+      if (read.ok) throw new Error('it was accepted');
+      expect(read.code).to.equal(code);
+      expect(backupWords(read.code, read.figures)).to.match(words).and.to.include('Nothing was imported');
+    });
+  }
+
+  it('every code has words that say what to do', () => {
+    for (const code of BACKUP_CODES)
+      expect(backupWords(code, { where: 'x', what: 'y', list: 'parts', number: 1, id: '' })).to.match(/\.$/);
+  });
+
+  it('the published schema is the one in code, and names every list', () => {
+    const published: unknown = JSON.parse(
+      readFileSync(join(import.meta.dirname, '../../../docs/backup.schema.json'), 'utf8'),
+    );
+    expect(published).to.deep.equal(JSON.parse(JSON.stringify(backupJsonSchema())));
+    expect(Object.keys((published as { properties: object }).properties)).to.include.members(BACKUP_LIST_NAMES);
+  });
+});
+
+describe('small parts of the file', () => {
+  it('base64 carries any bytes there and back', () => {
+    holds(
+      fc.property(fc.uint8Array({ maxLength: 300 }), (bytes) => {
+        expect(Array.from(fromBase64(toBase64(bytes)))).to.deep.equal(Array.from(bytes));
+      }),
+    );
+    const large = Uint8Array.from({ length: 200_000 }, (_, i) => i % 251);
+    expect(fromBase64(toBase64(large)).length).to.equal(200_000);
+  });
+
+  it('canonical text is the same for the same content in any order of keys', () => {
+    holds(
+      fc.property(fc.dictionary(fc.string(), fc.jsonValue()), (value) => {
+        const reversed = Object.fromEntries(Object.entries(value).reverse());
+        expect(canonicalJson(reversed)).to.equal(canonicalJson(value));
+        expect(JSON.parse(canonicalJson(value))).to.deep.equal(JSON.parse(JSON.stringify(value)));
+      }),
+    );
+  });
+
+  it('every cut of a JSON text is told as such', () => {
+    const whole = '{"a":[1,{"b":"x\\"y"}],"c":null}';
+    for (let length = 1; length < whole.length; length += 1) {
+      const read = parseJson(whole.slice(0, length));
+      expect(read.ok ? 'ok' : read.code, whole.slice(0, length)).to.equal('endsEarly');
+    }
+  });
+});

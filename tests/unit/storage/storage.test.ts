@@ -1,0 +1,236 @@
+import { expect } from 'chai';
+import Dexie from 'dexie';
+import {
+  createHead,
+  deleteHead,
+  recordReading,
+  undoLast,
+  updateHead,
+  type NewReading,
+} from '../../../src/storage/commands.ts';
+import { OwlDatabase } from '../../../src/storage/database.ts';
+import { loadDemo } from '../../../src/storage/demo/loadDemo.ts';
+import { HEAD_SCHEMAS } from '../../../src/core/records/heads.ts';
+import { checkRows } from '../../../src/storage/heads.ts';
+import { ulidSource } from '../../../src/storage/ids.ts';
+import { initialiseEmpty } from '../../../src/storage/initialise.ts';
+import { MIGRATIONS } from '../../../src/storage/migrations.ts';
+import { saveSetting } from '../../../src/storage/settings.ts';
+import { isInitialised, readHeads, readReadings, readSnapshots } from '../../../src/storage/stored.ts';
+import type { Writer } from '../../../src/storage/writer.ts';
+import { demoDatabase, writerFor } from '../../support/database.ts';
+import { NOW } from '../../support/records.ts';
+
+let db: OwlDatabase;
+let w: Writer;
+
+const balanceTrial = (positionM: number, nightId = 'demo-tonight-heron'): NewReading => ({
+  step: 'balance',
+  subject: { type: 'rig', id: 'demo-heron' },
+  source: 'typed',
+  sigma: {},
+  blobIds: [],
+  note: '',
+  nightId,
+  takenAtUtc: '2026-11-24T19:21:00.000Z',
+  kind: 'balance',
+  values: { axis: 'ra', positionM, drops: 'none' },
+});
+const masses = async () => (await readHeads(db, 'parts')).records.find((p) => p.id === 'demo-heron-camera')?.massKg;
+
+beforeEach(async () => {
+  db = await demoDatabase();
+  w = writerFor(db, 'device', 'tab-a');
+});
+afterEach(() => db.delete());
+
+describe('demo data', () => {
+  it('holds three rigs, tonight for two of them, and twelve earlier nights, all valid', async () => {
+    const tables = await Promise.all([
+      readHeads(db, 'rigs'),
+      readHeads(db, 'nights'),
+      readHeads(db, 'parts'),
+      readHeads(db, 'sites'),
+      readHeads(db, 'targets'),
+    ]);
+    expect(tables.map((t) => t.damaged)).to.deep.equal([[], [], [], [], []]);
+    expect(tables[0].records.map((r) => r.name)).to.have.members(['Heron', 'Wagtail', 'Plover']);
+    expect(tables[1].records).to.have.length(14);
+    const { records, damaged } = await readReadings(db);
+    expect(damaged).to.deep.equal([]);
+    const steps = ['level', 'payload', 'balance', 'polar', 'pointing', 'tracking', 'watch', 'logbook'];
+    for (const nightId of new Set(records.map((r) => r.nightId))) {
+      const recorded = new Set(records.filter((r) => r.nightId === nightId).map((r) => r.step));
+      expect([...recorded], nightId ?? '').to.have.members(steps);
+    }
+    expect(new Set(records.map((r) => r.nightId)).size).to.equal(12);
+    expect((await readSnapshots(db)).records).to.have.length(1);
+  });
+
+  it('is loaded once and never again, not even after everything was removed', async () => {
+    await db.heads('rigs').clear();
+    await loadDemo(db, NOW);
+    expect(await db.heads('rigs').count()).to.equal(0);
+    expect(await isInitialised(db)).to.equal(true);
+  });
+
+  it('a database without demo stays without', async () => {
+    const empty = new OwlDatabase('test-empty');
+    await initialiseEmpty(empty, NOW);
+    await loadDemo(empty, NOW);
+    expect(await empty.heads('rigs').count()).to.equal(0);
+    await empty.delete();
+  });
+});
+
+describe('commands', () => {
+  it('an edit raises the revision, makes a demo record the user’s own, and can be undone', async () => {
+    const edited = await updateHead(w, 'parts', 'demo-heron-camera', { massKg: 0.9 });
+    expect(edited.ok && [edited.value.rev, edited.value.origin, edited.value.massKg]).to.deep.equal([2, 'user', 0.9]);
+    expect((await undoLast(w)).ok).to.equal(true);
+    const after = await db.heads('parts').get('demo-heron-camera');
+    expect([after?.massKg, after?.rev]).to.deep.equal([0.72, 3]);
+  });
+
+  it('refuses a bad value and leaves what was stored', async () => {
+    const bad = await updateHead(w, 'parts', 'demo-heron-camera', { massKg: -1 });
+    expect(bad).to.deep.include({ ok: false, code: 'invalidRecord' });
+    expect(await masses()).to.equal(0.72);
+    expect(await db.changes.count()).to.equal(0);
+  });
+
+  it('refuses to save over a newer version, and to undo what was changed elsewhere', async () => {
+    await updateHead(w, 'parts', 'demo-heron-camera', { massKg: 0.9 });
+    await updateHead(writerFor(db, 'device', 'tab-b'), 'parts', 'demo-heron-camera', { massKg: 1 });
+    expect(await updateHead(w, 'parts', 'demo-heron-camera', { massKg: 2 }, { baseRev: 2 })).to.deep.include({
+      ok: false,
+      code: 'changedElsewhere',
+    });
+    expect(await undoLast(w)).to.deep.include({ ok: false, code: 'changedElsewhere' });
+    expect(await masses()).to.equal(1);
+    expect(await db.changes.where('tabId').equals('tab-a').count()).to.equal(1);
+  });
+
+  it('creates, deletes as a tombstone, and brings back', async () => {
+    const made = await createHead(w, 'sites', {
+      name: 'Hill',
+      latDeg: 50,
+      lonDeg: 10,
+      elevationM: 300,
+      zoneIana: 'Europe/Berlin',
+      horizon: [],
+    });
+    const id = made.ok ? made.value.id : '';
+    await deleteHead(w, 'sites', id);
+    expect((await db.heads('sites').get(id))?.deletedAtUtc).to.be.a('string');
+    await undoLast(w);
+    expect((await db.heads('sites').get(id))?.deletedAtUtc).to.equal(null);
+    await undoLast(w);
+    expect((await db.heads('sites').get(id))?.deletedAtUtc).to.be.a('string');
+    expect(await undoLast(w)).to.deep.include({ ok: false, code: 'nothingToUndo' });
+  });
+
+  it('does not delete what a rig or night still uses', async () => {
+    expect(await deleteHead(w, 'parts', 'demo-heron-camera')).to.deep.include({
+      ok: false,
+      code: 'stillUsed',
+      figures: { name: 'Heron' },
+    });
+    expect(await deleteHead(w, 'sites', 'demo-estrela')).to.deep.include({ ok: false, code: 'stillUsed' });
+    expect(await deleteHead(w, 'parts', 'nobody')).to.deep.include({ ok: false, code: 'missingRecord' });
+  });
+
+  it('keeps settings as one record per key', async () => {
+    await saveSetting(w, 'units', 'imperial');
+    await saveSetting(w, 'units', 'metric');
+    const { records } = await readHeads(db, 'settings');
+    expect(records.map((s) => [s.key, s.value, s.rev])).to.deep.equal([['units', 'metric', 2]]);
+  });
+
+  it('keeps the last 200 changes of a tab', async () => {
+    for (let i = 0; i < 205; i += 1) await updateHead(w, 'parts', 'demo-heron-camera', { massKg: i / 100 });
+    expect(await db.changes.where('tabId').equals('tab-a').count()).to.equal(200);
+  });
+});
+
+describe('readings', () => {
+  it('are packed by night and carry a snapshot only when something changed', async () => {
+    const first = await recordReading(w, balanceTrial(0.29));
+    const second = await recordReading(w, balanceTrial(0.292));
+    await updateHead(w, 'parts', 'demo-heron-camera', { massKg: 0.9 });
+    const third = await recordReading(w, balanceTrial(0.31));
+    const snapshot = [first, second, third].map((r) => (r.ok ? r.value.snapshotId : 'failed'));
+    expect(snapshot[0]).to.equal(snapshot[1]);
+    expect(snapshot[2]).not.to.equal(snapshot[1]);
+    expect((await db.nightReadings.get('demo-tonight-heron'))?.readings).to.have.length(3);
+    expect(await db.snapshots.count()).to.equal(3);
+  });
+
+  it('undo retracts: the reading stays, a retraction is added', async () => {
+    const made = await recordReading(w, balanceTrial(0.29));
+    await undoLast(w);
+    const row = await db.nightReadings.get('demo-tonight-heron');
+    expect(row?.readings.map((r) => r.kind)).to.deep.equal(['balance', 'retract']);
+    expect(row?.readings[1]?.kind === 'retract' && row.readings[1].values.readingId).to.equal(made.ok && made.value.id);
+    expect((await readReadings(db)).damaged).to.deep.equal([]);
+  });
+
+  it('refuses a reading out of range or without a night, storing nothing', async () => {
+    expect(await recordReading(w, balanceTrial(99))).to.deep.include({ ok: false, code: 'invalidRecord' });
+    expect(await recordReading(w, balanceTrial(0.3, 'no-such-night'))).to.deep.include({
+      ok: false,
+      code: 'missingRecord',
+    });
+    expect(await db.nightReadings.get('demo-tonight-heron')).to.equal(undefined);
+    expect(await db.changes.count()).to.equal(0);
+  });
+});
+
+describe('reading what is stored', () => {
+  it('names damaged rows, repairs heads that lack new keys, keeps the rest', async () => {
+    const whole = await db.heads('parts').get('demo-heron-camera');
+    const older = Object.fromEntries(Object.entries(whole!).filter(([key]) => key !== 'note' && key !== 'archived'));
+    const checked = checkRows('parts', HEAD_SCHEMAS.parts, [older, { ...whole, massKg: 'heavy' }, 7]);
+    expect(checked.records.map((p) => [p.id, p.note, p.archived])).to.deep.equal([['demo-heron-camera', '', false]]);
+    expect(checked.damaged.map((d) => d.id)).to.deep.equal(['demo-heron-camera', '?']);
+    expect(checked.damaged[0]?.problem).to.include('massKg');
+  });
+
+  it('leaves out one damaged reading and keeps its neighbours', async () => {
+    await recordReading(w, balanceTrial(0.29));
+    const row = await db.nightReadings.get('demo-tonight-heron');
+    await db.nightReadings.put({
+      nightId: 'demo-tonight-heron',
+      readings: [...row!.readings, { id: 'broken' } as never],
+    });
+    const { records, damaged } = await readReadings(db);
+    expect(records.filter((r) => r.nightId === 'demo-tonight-heron')).to.have.length(1);
+    expect(damaged.map((d) => d.id)).to.deep.equal(['broken']);
+  });
+
+  it('opens a database of version 1 with everything in it', async () => {
+    const old = new Dexie('test-frozen-1');
+    old.version(1).stores(MIGRATIONS[0]?.stores ?? {});
+    await old.open();
+    const part = await db.heads('parts').get('demo-weight-35');
+    await old.table('parts').put(part);
+    old.close();
+    const now = new OwlDatabase('test-frozen-1');
+    expect((await readHeads(now, 'parts')).records).to.deep.equal([part]);
+    await now.delete();
+  });
+});
+
+describe('ids', () => {
+  it('sort by time and never repeat', () => {
+    let now = 1_000;
+    const next = ulidSource(
+      () => (now += 1),
+      (count) => crypto.getRandomValues(new Uint8Array(count)),
+    );
+    const made = Array.from({ length: 500 }, next);
+    expect([...made].sort()).to.deep.equal(made);
+    expect(new Set(made).size).to.equal(500);
+    expect(made[0]).to.match(/^[0-9A-HJKMNP-TV-Z]{26}$/);
+  });
+});

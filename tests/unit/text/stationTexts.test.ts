@@ -1,0 +1,278 @@
+import { expect } from 'chai';
+import type { LoadVerdict } from '../../../src/core/mount/load.ts';
+import type { FirstSubCheck } from '../../../src/core/night/checklists.ts';
+import { runFor } from '../../../src/core/night/run.ts';
+import type { Watch, WatchEvent } from '../../../src/core/night/watch.ts';
+import { STEPS } from '../../../src/core/records/reading.ts';
+import type { MountPart } from '../../../src/core/records/part.ts';
+import { magneticField } from '../../../src/core/sky/magnetic.ts';
+import { CALENDAR_TODO, CARD_CAUTIONS, CARD_EVENTS } from '../../../src/text/cardWords.ts';
+import { CAUTIONS } from '../../../src/text/cautions.ts';
+import { changeWords } from '../../../src/text/changeWords.ts';
+import { countsWords, fieldLabel, valueWords } from '../../../src/text/dataWords.ts';
+import { LATITUDE_LETTERS, LONGITUDE_LETTERS, makeFormat } from '../../../src/text/format.ts';
+import {
+  bearingReason,
+  bearingSentence,
+  compassPoint,
+  latitudeReason,
+  latitudeSentence,
+  levelSentence,
+  type BearingSaying,
+  type LevelSaying,
+} from '../../../src/text/levelWords.ts';
+import {
+  circleWords,
+  lightPathReason,
+  lightPathSentence,
+  type LightPathSaying,
+} from '../../../src/text/lightPathWords.ts';
+import { logbookReason, logbookSentence } from '../../../src/text/logbookWords.ts';
+import { payloadReason, payloadSentence, type PayloadSaying } from '../../../src/text/payloadWords.ts';
+import {
+  controllerAngle,
+  controllerDate,
+  focusReason,
+  focusSentence,
+  offsetWords,
+  sheetReason,
+  type FocusSaying,
+} from '../../../src/text/pointingWords.ts';
+import { plain } from '../../../src/text/said.ts';
+import { leftOutWords, ORDER_REASONS, STATIONS, stopName } from '../../../src/text/stations.ts';
+import {
+  CHECK_WORDS,
+  checksSentence,
+  trackingReason,
+  trackingSentence,
+  type TrackingSaying,
+} from '../../../src/text/trackingWords.ts';
+import { countdown, countdownWords, watchReason, watchSentence } from '../../../src/text/watchWords.ts';
+import { parts } from '../../support/records.ts';
+
+const f = makeFormat('metric', 'Europe/Lisbon');
+const imperial = makeFormat('imperial', 'Europe/Lisbon');
+const SENTENCE = /^[A-Z0-9][^!]*[.?]$/;
+const isSentence = (said: string, code: string) =>
+  expect(plain(said), code)
+    .to.match(SENTENCE)
+    .and.not.match(/NaN|undefined|null/);
+const field = magneticField(Date.UTC(2026, 10, 24), 40.33, -7.6, 1550);
+
+describe('words of the stations', () => {
+  it('every station has a name, a key of its own, a caution and a place in some run', () => {
+    expect(STATIONS.map((s) => s.key).join('')).to.equal('1234567890');
+    for (const step of STEPS) isSentence(CAUTIONS[step], step);
+    for (const reason of Object.values(ORDER_REASONS)) isSentence(reason, reason);
+    expect([stopName('polar', 'rough'), stopName('polar', 'final'), stopName('polar', null)]).to.deep.equal([
+      'Rough pole',
+      'Pole, last check',
+      'Polar alignment',
+    ]);
+  });
+
+  it('says once what a mount does not need', () => {
+    const mount = parts.find((p) => p.id === 'demo-heron-mount') as MountPart;
+    for (const change of [
+      { mountKind: 'trackerBallHead' },
+      { mountKind: 'forkOnWedge' },
+      { mountKind: 'altAzimuth' },
+      { drive: 'strainWave' },
+    ] as const) {
+      const words = leftOutWords(runFor({ ...mount, ...change }).leftOut);
+      expect(words.length).to.be.greaterThan(0);
+      for (const word of words) isSentence(word, word);
+    }
+  });
+
+  it('light path', () => {
+    const joint = { thread: 'M42x0.75', gender: 'male' as const };
+    const sayings: LightPathSaying[] = [
+      { code: 'incomplete' },
+      { code: 'noCorrector', focalMm: 135, focalRatio: 2.8 },
+      { code: 'misfit', misfit: { beforeName: 'Reducer', afterName: 'Wheel', before: joint, after: joint } },
+      { code: 'right', presentMm: 55.5, errorMm: -0.17, toleranceMm: 0.5 },
+      { code: 'right', presentMm: 55.5, errorMm: 0.01, toleranceMm: 0.5 },
+      { code: 'short', byMm: 2.2, presentMm: 53.5, neededMm: 55.7 },
+      { code: 'long', byMm: 2.2, presentMm: 57.9, neededMm: 55.7 },
+    ];
+    for (const s of sayings) {
+      isSentence(lightPathSentence(s, f), s.code);
+      isSentence(lightPathReason(s, 0.67, f), s.code);
+    }
+    expect(plain(lightPathSentence(sayings[5]!, f))).to.equal('Add 2.2 mm between corrector and camera.');
+    expect(circleWords(1.1, f)).to.equal('The circle covers the corners.');
+    expect(circleWords(0.8, f)).to.include('80 %');
+  });
+
+  it('payload', () => {
+    const load = (verdict: LoadVerdict, decides: 'mass' | 'moment'): PayloadSaying => ({
+      code: 'load',
+      verdict,
+      decides,
+      massKg: 7,
+      allowedKg: 12,
+    });
+    const sayings: PayloadSaying[] = [{ code: 'noMount' }, { code: 'empty' }];
+    for (const verdict of ['fine', 'near', 'over'] as const)
+      sayings.push(load(verdict, 'mass'), load(verdict, 'moment'));
+    for (const s of sayings) {
+      isSentence(payloadSentence(s, f), s.code);
+      isSentence(payloadReason(s, 2 / 3, true, f), s.code);
+    }
+    expect(plain(payloadSentence(load('fine', 'mass'), imperial))).to.include('15.4 lb of 26.5 lb');
+  });
+
+  it('bearing tells the side as seen behind the mount, with the compass point', () => {
+    const turn = (east: boolean, south: boolean): BearingSaying => ({ code: 'turn', errorDeg: 3, east, south });
+    const said = (s: BearingSaying) => plain(bearingSentence(s, f));
+    expect(said(turn(true, false))).to.equal('Turn the head 3.0° to the left (west).');
+    expect(said(turn(false, false))).to.equal('Turn the head 3.0° to the right (east).');
+    expect(said(turn(true, true))).to.equal('Turn the head 3.0° to the right (west).');
+    expect(said(turn(false, true))).to.equal('Turn the head 3.0° to the left (east).');
+    const others: BearingSaying[] = [
+      { code: 'noCompass' },
+      { code: 'set', compassDeg: 0.4, south: false, foot: 'north' },
+      { code: 'set', compassDeg: 192.9, south: true, foot: null },
+      { code: 'stands', errorDeg: 0.1 },
+      { code: 'iron', differenceDeg: 4 },
+    ];
+    for (const s of [...others, turn(true, true)]) {
+      isSentence(bearingSentence(s, f), s.code);
+      isSentence(bearingReason(s, field, f), s.code);
+    }
+    expect(bearingReason(others[1]!, { ...field, insideModelYears: false }, f)).to.include('outside the model');
+  });
+
+  it('level and latitude', () => {
+    const sayings: LevelSaying[] = [
+      { code: 'notRead' },
+      { code: 'good', tiltDeg: 0.2 },
+      {
+        code: 'raise',
+        feet: [
+          { point: 'north', liftM: 0.013 },
+          { point: 'south-east', liftM: 0.004 },
+        ],
+      },
+      { code: 'noFeet', tiltDeg: 1, low: 'west' },
+    ];
+    for (const s of sayings) isSentence(levelSentence(s, f), s.code);
+    expect(plain(levelSentence(sayings[2]!, f))).to.equal('Raise the north foot 13 mm and the south-east foot 4 mm.');
+    isSentence(latitudeSentence({ code: 'set', scaleDeg: 40.9 }, f), 'set');
+    isSentence(latitudeSentence({ code: 'low', scaleDeg: 2 }, f), 'low');
+    const parts_ = { latDeg: -22.75, biasDeg: 0.6, nights: 12, poleSideUpDeg: -0.4 };
+    expect(latitudeReason(parts_, f)).to.equal(
+      'The pole stands 22.8° high; your scale reads 0.6° too high (12 nights); the base leans 0.4° down toward the pole.',
+    );
+    isSentence(latitudeReason({ ...parts_, biasDeg: null, poleSideUpDeg: null }, f), 'bare');
+    expect([0, 44, 46, 359].map(compassPoint)).to.deep.equal(['north', 'north-east', 'north-east', 'north']);
+  });
+
+  it('the hand controller’s own formats', () => {
+    expect(controllerAngle(40.33, LATITUDE_LETTERS, 'degMin')).to.equal('N 40° 20′');
+    expect(controllerAngle(-7.6, LONGITUDE_LETTERS, 'degMinSec')).to.equal('W 7° 36′ 00″');
+    expect(controllerAngle(-22.9999, LATITUDE_LETTERS, 'degMin')).to.equal('S 23° 00′');
+    expect([offsetWords(0), offsetWords(570), offsetWords(-210)]).to.deep.equal(['+00:00', '+09:30', '−03:30']);
+    expect(['dmy', 'mdy', 'ymd'].map((o) => controllerDate('2026-11-24', o as 'dmy'))).to.deep.equal([
+      '24/11/2026',
+      '11/24/2026',
+      '2026/11/24',
+    ]);
+    isSentence(sheetReason({ standardMin: 0, summerMin: 60 }), 'summer');
+    isSentence(sheetReason({ standardMin: 0, summerMin: 0 }), 'winter');
+  });
+
+  it('focus', () => {
+    const sayings: FocusSaying[] = [
+      { code: 'first' },
+      { code: 'lastTime', positionUm: 12_488, temperatureC: 2 },
+      { code: 'predicted', positionUm: 12_400, umPerDeg: -11, count: 12 },
+      { code: 'tonight', positionUm: 12_410, temperatureC: 1 },
+    ];
+    for (const s of sayings) {
+      isSentence(focusSentence(s, f), s.code);
+      isSentence(focusReason(s, f), s.code);
+    }
+    expect(focusReason(sayings[2]!, f)).to.include('11 µm up the scale');
+    expect(focusReason(sayings[1]!, imperial)).to.include('36 °F');
+  });
+
+  it('tracking', () => {
+    const sayings: TrackingSaying[] = [
+      { code: 'incomplete' },
+      { code: 'guided', subS: 120 },
+      { code: 'keep', subS: 30, share: 0.95 },
+      { code: 'shorten', subS: 120, longestS: 18 },
+      { code: 'none', shortestS: 2 },
+    ];
+    for (const s of sayings) {
+      isSentence(trackingSentence(s, f), s.code);
+      for (const measured of [true, false]) isSentence(trackingReason(s, { measured, share: 0.4 }, f), s.code);
+    }
+    for (const id of Object.keys(CHECK_WORDS) as FirstSubCheck[]) isSentence(CHECK_WORDS[id].why, id);
+    isSentence(checksSentence(0), 'ready');
+    isSentence(checksSentence(3), 'three');
+  });
+
+  it('watch: every moment has a sentence, every countdown its words', () => {
+    const t = Date.UTC(2026, 10, 24, 21, 52);
+    const events: WatchEvent[] = ['dark', 'start', 'flip', 'limit', 'end', 'dawn'];
+    const watches: Watch[] = [
+      { code: 'noTarget' },
+      { code: 'noSubs' },
+      { code: 'over' },
+      { code: 'flipDue', latestMs: t },
+      { code: 'flipLate', latestMs: t },
+      { code: 'flipping', sinceMs: t },
+      ...events.flatMap((next): Watch[] => [
+        { code: 'waiting', next, untilMs: t },
+        { code: 'running', sub: 46, count: 150, next, untilMs: t },
+      ]),
+    ];
+    for (const w of watches) {
+      isSentence(watchSentence(w, f), w.code);
+      if (!['noTarget', 'noSubs'].includes(w.code)) isSentence(watchReason(w, false), w.code);
+      expect(countdownWords(w) === '', w.code).to.equal(['noTarget', 'noSubs', 'over'].includes(w.code));
+    }
+    const flip: Watch = { code: 'running', sub: 1, count: 9, next: 'flip', untilMs: t };
+    expect([watchReason(flip, false), watchReason(flip, true)].map((s) => /right|left/.exec(s)?.[0])).to.deep.equal([
+      'right',
+      'left',
+    ]);
+    expect([countdown(1_842_000), countdown(9_068_000), countdown(-5000), countdown(0)]).to.deep.equal([
+      '30:42',
+      '2:31:08',
+      '0:05',
+      '0:00',
+    ]);
+  });
+
+  it('logbook, card and data', () => {
+    for (const readings of [0, 1, 21]) isSentence(logbookSentence({ date: 'Tue 24 Nov', readings }), String(readings));
+    isSentence(logbookReason(null, [], f), 'none');
+    expect(logbookReason(1.4, [9, 1.4], f)).to.equal('Polar error over 2 nights, best 1.4′. This night ended at 1.4′.');
+    for (const caution of CARD_CAUTIONS) isSentence(caution, caution);
+    for (const todo of Object.values(CALENDAR_TODO)) isSentence(todo, todo);
+    expect(Object.keys(CARD_EVENTS)).to.include.members(Object.keys(CALENDAR_TODO));
+    expect([fieldLabel('massKg'), fieldLabel('alongTubeM'), fieldLabel('zoneIana')]).to.deep.equal([
+      'mass (kg)',
+      'along tube (m)',
+      'zone iana',
+    ]);
+    expect([valueWords(null), valueWords(''), valueWords(true), valueWords([1, 2])]).to.deep.equal([
+      'nothing',
+      'nothing',
+      'yes',
+      '[1,2]',
+    ]);
+    expect(valueWords('x'.repeat(9)).length + valueWords(Array(200).fill('y')).length).to.equal(9 + 161);
+    expect(countsWords({ parts: 3, rigs: 1, readings: 240, sites: 0 })).to.equal('3 parts, 1 rig and 240 readings');
+    expect([countsWords({}), countsWords({ nights: 1 })]).to.deep.equal(['nothing', '1 night']);
+    expect(changeWords('recorded', 'polarError')).to.equal(
+      'Undone: the polar error is taken back. It stays in the history as retracted.',
+    );
+    expect(changeWords('retracted', 'flip')).to.equal('Undone: the flip stands again.');
+    expect(changeWords('whole', 'the import')).to.equal('Undone: the import. Everything is as before it.');
+  });
+});

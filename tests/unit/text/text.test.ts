@@ -1,0 +1,162 @@
+import { expect } from 'chai';
+import { toUtcText } from '../../../src/core/time/utc.ts';
+import { balanceReason, balanceSentence, type BalanceSaying } from '../../../src/text/balanceWords.ts';
+import { ITEM_ADVICE, ITEM_NAMES } from '../../../src/text/budgetWords.ts';
+import { changeWords } from '../../../src/text/changeWords.ts';
+import { angleWords, fieldWords, gapWords, WRITE_CODES, writeWords } from '../../../src/text/errorWords.ts';
+import { makeFormat } from '../../../src/text/format.ts';
+import { meridianReason, meridianSentence, type MeridianSaying } from '../../../src/text/meridianWords.ts';
+import {
+  clockFaceWords,
+  dialReason,
+  dialSentence,
+  errorWords,
+  readingWords,
+  sideWords,
+  turnWords,
+  type DialSaying,
+} from '../../../src/text/polarWords.ts';
+import { pieces, plain } from '../../../src/text/said.ts';
+
+const metric = makeFormat('metric', 'Europe/Lisbon');
+const imperial = makeFormat('imperial', 'Europe/Lisbon');
+
+describe('words', () => {
+  it('every balance code has a sentence and a reason', () => {
+    const sayings: BalanceSaying[] = [
+      { code: 'notNeeded', drive: 'strainWave' },
+      { code: 'notNeeded', drive: 'worm' },
+      { code: 'incomplete' },
+      { code: 'noWeight', momentKgM: 1 },
+      { code: 'leave', positionM: 0.29, confirmed: true },
+      { code: 'leave', positionM: 0.29, confirmed: false },
+      { code: 'move', moveM: 0.021, toM: 0.293, lastDrop: 'tube', momentKgM: 1.02 },
+      { code: 'move', moveM: -0.021, toM: 0.293, lastDrop: 'weight', momentKgM: 1.02 },
+      { code: 'beyondEnd', positionM: 0.5, endM: 0.42, fits: 3 },
+      { code: 'beyondEnd', positionM: 0.5, endM: 0.42, fits: 0 },
+      { code: 'insideStart', positionM: 0.05, startM: 0.12, fits: 1 },
+      { code: 'insideStart', positionM: 0.05, startM: 0.12, fits: 0 },
+    ];
+    for (const s of sayings) {
+      expect(plain(balanceSentence(s, metric)), s.code).to.match(/^[A-Z].*[.?]$/);
+      expect(balanceReason(s, metric), s.code).to.match(/^[A-Z].*\.$/);
+    }
+  });
+
+  it('speaks the user’s units', () => {
+    const move: BalanceSaying = { code: 'move', moveM: 0.021, toM: 0.293, lastDrop: null, momentKgM: 1.02 };
+    expect(plain(balanceSentence(move, metric))).to.equal('Slide the weight 21 mm outward, to 293 mm. Hold the tube.');
+    expect(plain(balanceSentence(move, imperial))).to.equal(
+      'Slide the weight 0.83 in outward, to 11.54 in. Hold the tube.',
+    );
+  });
+
+  it('every meridian code has a sentence', () => {
+    const t = Date.parse('2026-11-24T21:09:00Z');
+    const sayings: MeridianSaying[] = [
+      { code: 'noTarget' },
+      { code: 'neverRises', target: 'NGC 104', altDeg: -22, latDeg: 40 },
+      { code: 'noDarkness', darkness: 'astronomical', sunLowestDeg: -6.4 },
+      { code: 'notUpInDark', target: 'M 33' },
+      { code: 'noFlipMount', target: 'M 33', transitMs: t },
+      { code: 'flip', flipMs: t, subNumber: 71 },
+      { code: 'flip', flipMs: t, subNumber: 0 },
+      { code: 'stopAtLimit', limitMs: t },
+      { code: 'transitBefore', transitMs: t },
+      { code: 'transitAfter', transitMs: t },
+      { code: 'limitAfterEnd', transitMs: t },
+    ];
+    const about = {
+      transitMs: t,
+      altDeg: 74,
+      side: 'N' as const,
+      limitH: 0.75,
+      limitSource: 'The mount’s limit stands 45 min past it.',
+    };
+    for (const s of sayings) {
+      expect(plain(meridianSentence(s, metric)), s.code).to.match(/^[A-Z].*\.$/);
+      expect(meridianReason(s, metric, about), s.code).to.match(/^[A-Z].*\.$/);
+    }
+    expect(plain(meridianSentence({ code: 'flip', flipMs: t, subNumber: 71 }, metric))).to.equal(
+      'Flip at 21:09, after sub 71.',
+    );
+  });
+
+  it('every dial code has a sentence, north and south', () => {
+    const common = { star: 'Polaris', viewAngleDeg: 126, view: 'inverted' as const, south: false };
+    const sayings: DialSaying[] = [
+      { code: 'engraved', reading: 4.2, numbering: '12h', ...common },
+      { code: 'pattern', ...common, south: true },
+      { code: 'noFinder', star: 'Polaris', viewAngleDeg: 10, south: false },
+      { code: 'equator' },
+    ];
+    for (const s of sayings) {
+      expect(plain(dialSentence(s, metric)), s.code).to.match(/^[A-Z].*\.$/);
+      expect(dialReason(s, 37.3, metric), s.code).to.match(/^[A-Z].*\.$/);
+    }
+  });
+
+  it('reads dials as people do', () => {
+    expect(readingWords(4.2, '12h', metric)).to.equal('4:12');
+    expect(readingWords(0.2, '12h', metric)).to.equal('12:12');
+    expect(readingWords(11.9999, '12h', metric)).to.equal('12:00');
+    expect(readingWords(0.2, '24h', metric)).to.equal('0:12');
+    expect(readingWords(126.4, 'deg', metric)).to.equal('126°');
+    expect(clockFaceWords(359)).to.equal('12 o’clock');
+    expect([
+      turnWords(2.111, metric),
+      turnWords(0.1056, metric),
+      turnWords(0.9999, metric),
+      turnWords(1, metric),
+    ]).to.deep.equal(['2 turns and 40°', '38°', '1 turn', '1 turn']);
+  });
+
+  it('names sides as seen facing the pole', () => {
+    expect([sideWords(false, false), sideWords(true, true)]).to.deep.equal(['left (west)', 'left (east)']);
+    expect(errorWords({ altErrorArcmin: -1.7, azErrorArcmin: 0.5 }, false, metric)).to.equal(
+      '1.7′ too low and 0.5′ too far right (east)',
+    );
+  });
+
+  it('every code of an error says what to do', () => {
+    for (const code of WRITE_CODES) expect(writeWords(code, { name: 'Heron' }).length, code).to.be.greaterThan(30);
+    for (const code of ['notANumber', 'minutesOutOfRange', 'outOfRange', 'signAndLetter'] as const)
+      expect(angleWords(code, { min: -90, max: 90 })).to.match(/\.$/);
+    for (const code of ['mountMissing', 'tubeMissing', 'cameraMissing', 'barRangeMissing', 'noWeight'] as const)
+      expect(gapWords({ code })).to.include('Kit');
+    expect(gapWords({ code: 'massMissing', partId: 'x', name: 'Tube' })).to.include('Tube');
+    for (const label of ['created', 'edited', 'deleted', 'recorded', 'setting'] as const)
+      expect(changeWords(label, 'balance')).to.match(/^Undone: /);
+  });
+
+  it('form messages give the limit in the user’s unit', () => {
+    expect(fieldWords('Too small: expected number to be >=0.1', (v) => imperial.quantity(v, 'mass'))).to.equal(
+      'Must be at least 0.22 lb.',
+    );
+    expect(fieldWords('Too big: expected number to be <=10', (v) => metric.quantity(v, 'barLength'))).to.equal(
+      'Must be at most 10000 mm.',
+    );
+    expect(fieldWords('Invalid input: expected number, received null')).to.equal('Type a number.');
+    expect(fieldWords('nameMissing')).to.equal('Give it a name.');
+    expect(fieldWords(undefined)).to.equal('Check this value.');
+  });
+
+  it('every budget item has a name and advice', () => {
+    expect(Object.keys(ITEM_ADVICE)).to.have.members(Object.keys(ITEM_NAMES));
+  });
+
+  it('splits stressed words and prints durations', () => {
+    expect(pieces('Turn **left** now')).to.deep.equal([
+      { text: 'Turn ', strong: false },
+      { text: 'left', strong: true },
+      { text: ' now', strong: false },
+    ]);
+    expect([metric.duration(45), metric.duration(480), metric.duration(9060)]).to.deep.equal([
+      '45 s',
+      '8 min',
+      '2 h 31',
+    ]);
+    expect(metric.clock(Date.parse(toUtcText(0)))).to.equal('01:00');
+    expect([metric.latitude(-22.75), metric.longitude(-7.6)]).to.deep.equal(['22° 45′ 00″ S', '7° 36′ 00″ W']);
+  });
+});
