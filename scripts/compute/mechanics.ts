@@ -1,9 +1,6 @@
 /** Adapters of the mechanics topics. */
 import { DEG_PER_RAD } from '../../src/core/math/angles.ts';
-import { raBalance, type PlacedMass, type RaBalanceInput } from '../../src/core/mount/balance.ts';
-import { barExtensionM, clampShift, weightSets } from '../../src/core/mount/balanceProposals.ts';
 import { dialReading, ringFraction } from '../../src/core/mount/dial.ts';
-import { loadShares } from '../../src/core/mount/load.ts';
 import { polarDrift } from '../../src/core/mount/polarDrift.ts';
 import { toHorizontal } from '../../src/core/sky/horizontal.ts';
 import { ASSUMED } from '../../src/core/verdict/assumptions.ts';
@@ -16,7 +13,7 @@ import {
   type PolarError,
   type Tracking,
 } from '../../src/core/verdict/contributions.ts';
-import { isObject, list, num, numbers, object, oneOf, text, type Adapter, type JsonObject } from './types.ts';
+import { isObject, list, num, numbers, object, oneOf, type Adapter, type JsonObject } from './types.ts';
 
 export const dial: Adapter = (input) => {
   const south = oneOf(input, 'hemisphere', ['north', 'south']) === 'south';
@@ -31,60 +28,6 @@ export const dial: Adapter = (input) => {
       ? {}
       : { ringFraction: ringFraction(num(input, 'polarDistanceArcmin'), num(input, 'ringArcmin')) };
   return { out: { ...reading, ...ring } };
-};
-
-const weight = (w: JsonObject) => ({ id: text(w, 'id'), massKg: num(w, 'massKg') });
-
-function balanceInput(input: JsonObject): RaBalanceInput {
-  const bar = object(input, 'bar');
-  const [min = 0, max = 0] = numbers(input, 'barRangeM');
-  return {
-    parts: list(input, 'parts').map((p): PlacedMass => ({
-      id: text(p, 'id'),
-      massKg: num(p, 'massKg'),
-      fromRaAxisM: num(p, 'distanceM'),
-    })),
-    bar: { massKg: num(bar, 'massKg'), centreM: num(bar, 'centreM') },
-    movableWeights: list(input, 'movableWeights').map(weight),
-    fixedWeights: (input['fixedWeights'] === undefined ? [] : list(input, 'fixedWeights')).map((w) => ({
-      massKg: num(w, 'massKg'),
-      positionM: num(w, 'positionM'),
-    })),
-    barRangeM: [min, max],
-  };
-}
-
-function outOfRangeAnswers(input: JsonObject, given: RaBalanceInput): JsonObject {
-  const answers: JsonObject = { extensionM: barExtensionM(given) };
-  if (input['box'] !== undefined) {
-    const sets = weightSets(given, list(input, 'box').map(weight));
-    answers['proposals'] = sets.slice(0, 3);
-    answers['setsThatFit'] = sets.length;
-  }
-  if (input['clampPart'] !== undefined) {
-    const shift = clampShift(given, text(input, 'clampPart'));
-    answers['clampShiftM'] = shift?.clampShiftM ?? null;
-    answers['clampWeightsAtM'] = shift?.weightsAtM ?? null;
-    answers['clampInertiaKgM2'] = shift?.inertiaKgM2 ?? null;
-  }
-  return answers;
-}
-
-export const balance: Adapter = (input) => {
-  const kind = text(input, 'kind');
-  if (kind !== 'ra' || input['biasMm'] !== undefined)
-    return { error: `balance of kind ${kind} with these keys is not computed` };
-  const given = balanceInput(input);
-  const found = raBalance(given);
-  const shares =
-    input['ratedKg'] === undefined
-      ? {}
-      : loadShares(
-          given.parts,
-          num(input, 'ratedKg'),
-          input['referenceArmM'] === undefined ? undefined : num(input, 'referenceArmM'),
-        );
-  return { out: { ...found, ...shares, ...(found.inRange ? {} : outOfRangeAnswers(input, given)) } };
 };
 
 function polarOf(input: JsonObject): PolarError {

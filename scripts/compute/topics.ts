@@ -1,6 +1,8 @@
 /** Every topic that `compute` answers, by the name of its case file. */
-import { balance, budget, dial } from './mechanics.ts';
+import { balance } from './balance.ts';
+import { budget, dial } from './mechanics.ts';
 import { optics } from './optics.ts';
+import { power, tripod } from './payload.ts';
 import { altaz, fieldRotation, magnetic, nights, polarError, poleStars, transits } from './sky.ts';
 import { isObject, type Adapter, type Answer, type Json, type JsonObject } from './types.ts';
 
@@ -14,6 +16,8 @@ export const topics: Record<string, Adapter> = {
   'polar-error': polarError,
   dial,
   balance,
+  tripod,
+  power,
   budget,
   optics,
 };

@@ -3,6 +3,8 @@ import fc from 'fast-check';
 import { planSubs, type PlanInput } from '../../src/core/night/plan.ts';
 import { driftRates } from '../../src/core/mount/polarDrift.ts';
 import { raBalance, raImbalanceKgM, type RaBalanceInput } from '../../src/core/mount/balance.ts';
+import { decBalance } from '../../src/core/mount/decBalance.ts';
+import { judgeLoad } from '../../src/core/mount/load.ts';
 import { importProperty } from './importTrial.ts';
 import { weightSets } from '../../src/core/mount/balanceProposals.ts';
 
@@ -102,6 +104,30 @@ function balanceHolds([rig, masses]: readonly [RaBalanceInput, readonly number[]
   );
 }
 
+/** A piece more never lowers mass, moment, inertia about the declination axis or the charge that a night needs. */
+function moreHolds([rig, extraKg, armM, alongM]: readonly [RaBalanceInput, number, number, number]): void {
+  const judged = (parts: RaBalanceInput['parts']) =>
+    judgeLoad({
+      parts: parts.map((p) => ({ ...p, alongTubeM: 0.1, lengthM: 0.2 })),
+      counterKg: 1,
+      ratedKg: 10,
+      ratingIncludesWeights: true,
+      referenceArmM: 0.2,
+      shareUsed: 2 / 3,
+      goodInertiaKgM2: null,
+    });
+  const [before, after] = [judged(rig.parts), judged([...rig.parts, { id: 'x', massKg: extraKg, fromRaAxisM: armM }])];
+  check(after.massKg.is >= before.massKg.is, 'more mass made it lighter');
+  check(after.momentKgM.is >= before.momentKgM.is, 'more mass lowered the moment');
+  check(after.decInertiaKgM2 >= before.decInertiaKgM2, 'more mass lowered the inertia');
+  const slid = decBalance([
+    { id: 'a', massKg: extraKg, alongTubeM: alongM, slides: true },
+    { id: 'b', massKg: 1, alongTubeM: 0.1, slides: false },
+  ]);
+  const left = extraKg * (alongM + (slid.slideM ?? 0)) + 0.1;
+  check(Math.abs(left) < 1e-9, 'a moment is left about the declination axis');
+}
+
 const asRaw = <T>(arbitrary: fc.Arbitrary<T>, holds: (value: T) => void) =>
   fc.property(arbitrary, holds) as fc.IRawProperty<unknown>;
 
@@ -134,6 +160,12 @@ export const TRIALS: readonly Trial[] = [
     what: 'zero moment at the position found; proposed sets = exhaustive search',
     cases: 4000,
     property: () => asRaw(fc.tuple(rigs, fc.array(mass, { minLength: 1, maxLength: 6 })), balanceHolds),
+  },
+  {
+    name: 'payload',
+    what: 'adding mass never lowers mass, moment or inertia; declination balanced = zero moment',
+    cases: 4000,
+    property: () => asRaw(fc.tuple(rigs, mass, finite(0, 0.5), finite(-0.5, 0.5)), moreHolds),
   },
   {
     name: 'import',

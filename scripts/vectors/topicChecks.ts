@@ -125,12 +125,29 @@ function compareTree(
     if (Array.isArray(value) && value.some((v) => typeof v === 'object')) {
       const list = Array.isArray(found) ? found : [];
       value.forEach((one, i) => compareTree(c, asObject(one), asObject(list[i]), limit, `${label}[${i}].`));
+    } else if (Array.isArray(value) && value.every((v) => typeof v === 'number')) {
+      const list = Array.isArray(found) ? found : [];
+      if (list.length !== value.length) c.exactValues(label, value, found);
+      value.forEach((one, i) => c.nearValues(`${label}[${i}]`, one, list[i] ?? null, limit(key, one)));
     } else if (typeof value === 'number') c.nearValues(label, value, found, limit(key, value));
     else c.exactValues(label, value, found);
   }
 }
 
 const balance: TopicCheck = (c) => compareTree(c, c.expected, c.actual, balanceLimit);
+
+const PER_MILLE = 0.001;
+
+function tripodLimit(key: string, expected: number): number {
+  if (key.endsWith('DegPerEdge') || key.endsWith('Deg')) return 0.01;
+  if (key.endsWith('N') || key.endsWith('MPerS')) return PER_MILLE * Math.abs(expected);
+  return key === 'weakestEdge' ? 0 : 0.0001;
+}
+
+const tripod: TopicCheck = (c) => compareTree(c, c.expected, c.actual, tripodLimit);
+
+const power: TopicCheck = (c) =>
+  compareTree(c, c.expected, c.actual, (key, value) => (key === 'fuseA' ? 0 : 0.0005 * Math.abs(value)));
 
 const optics: TopicCheck = (c) =>
   compareTree(c, c.expected, c.actual, (key, value) => {
@@ -149,6 +166,8 @@ export const topicChecks: Record<string, TopicCheck> = {
   'polar-error': polarError,
   dial,
   balance,
+  tripod,
+  power,
   optics,
   budget: budgetChecks,
 };

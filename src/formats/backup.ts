@@ -9,7 +9,8 @@ import { fromBase64, toBase64 } from './base64.ts';
 import { canonicalJson } from './canonicalJson.ts';
 
 export const BACKUP_FORMAT = 'tidy-owl-backup';
-export const BACKUP_VERSION = 1;
+/** 2: plates state their dovetail, mounts their saddle, electric devices their use. */
+export const BACKUP_VERSION = 2;
 /** Earlier contents kept per record. */
 export const LONGEST_LINEAGE = 200;
 

@@ -1,4 +1,5 @@
 /** Reading a backup file: named refusals that say what is wrong and where; nothing is written here. */
+import { upgradeParts, withUse } from '../core/records/upgrades.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
 import {
   BACKUP_FORMAT,
@@ -35,9 +36,17 @@ const RECORDS_PER_REPORT = 500;
 type Issue = { path: PropertyKey[]; message: string };
 const whereOf = (issue: Issue | undefined): string => issue?.path.map(String).join('.') ?? '';
 
+/** A file of version 1 as version 2 writes it. */
+function fromVersion1(file: Loose): Loose {
+  const upgraded = (list: 'parts' | 'snapshots'): Loose =>
+    list in file ? { [list]: upgradeParts(file[list], withUse) } : {};
+  return { ...file, version: BACKUP_VERSION, ...upgraded('parts'), ...upgraded('snapshots') };
+}
+
 /** The file's frame: is it ours, of a version that is known, and whole. */
-function checkFrame(value: unknown): Result<{ file: Loose; frame: Omit<Backup, 'lists'> }, BackupCode> {
-  if (!isObject(value) || value['format'] !== BACKUP_FORMAT) return refuse('otherProgram');
+function checkFrame(given: unknown): Result<{ file: Loose; frame: Omit<Backup, 'lists'> }, BackupCode> {
+  if (!isObject(given) || given['format'] !== BACKUP_FORMAT) return refuse('otherProgram');
+  const value = given['version'] === 1 ? fromVersion1(given) : given;
   const version = value['version'];
   if (typeof version === 'number' && version > BACKUP_VERSION)
     return refuse('newerVersion', { version, known: BACKUP_VERSION });

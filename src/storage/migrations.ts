@@ -1,6 +1,7 @@
 /** The numbered schemas of the database. A published number never changes; a change adds the next one with its upgrade
  *  and a frozen fixture of the version before. */
 import type { Transaction } from 'dexie';
+import { upgradeParts, withUse, withImageCircle, type PartUpgrade } from '../core/records/upgrades.ts';
 
 export type Migration = {
   version: number;
@@ -11,9 +12,12 @@ export type Migration = {
 
 type Loose = Record<string, unknown>;
 
-/** Version 2: tubes and correctors may state the circle they light. */
-function withImageCircle(part: Loose): Loose {
-  return part['kind'] === 'tube' || part['kind'] === 'corrector' ? { imageCircleMm: null, ...part } : part;
+/** Rewrites every part, also those inside snapshots. */
+async function rewriteParts(transaction: Transaction, upgrade: PartUpgrade): Promise<void> {
+  for (const table of ['parts', 'snapshots']) {
+    const rows = await transaction.table<Loose>(table).toArray();
+    await transaction.table<Loose>(table).bulkPut(upgradeParts(rows, upgrade) as Loose[]);
+  }
 }
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -36,19 +40,11 @@ export const MIGRATIONS: readonly Migration[] = [
   {
     version: 2,
     stores: { lineage: 'key' },
-    upgrade: async (transaction) => {
-      await transaction
-        .table<Loose>('parts')
-        .toCollection()
-        .modify((part, at) => {
-          at.value = withImageCircle(part);
-        });
-      await transaction
-        .table<Loose>('snapshots')
-        .toCollection()
-        .modify((snapshot) => {
-          if (Array.isArray(snapshot['parts'])) snapshot['parts'] = (snapshot['parts'] as Loose[]).map(withImageCircle);
-        });
-    },
+    upgrade: (transaction) => rewriteParts(transaction, withImageCircle),
+  },
+  {
+    version: 3,
+    stores: {},
+    upgrade: (transaction) => rewriteParts(transaction, withUse),
   },
 ];

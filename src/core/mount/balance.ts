@@ -66,3 +66,9 @@ export function raBalance(input: RaBalanceInput): RaBalance {
 export function raImbalanceKgM(input: RaBalanceInput, positionM: number): number {
   return raBalance(input).momentNeededFromWeightsKgM - sum(input.movableWeights, (w) => w.massKg) * positionM;
 }
+
+/** Deliberate bias: the side that ends east is the heavier one in both hemispheres, so the weight moves outward with the
+ *  tube west of the column and inward with it east. */
+export function biasedPositionM(positionM: number, biasMm: number, tubeSide: 'west' | 'east'): number {
+  return positionM + ((tubeSide === 'west' ? 1 : -1) * biasMm) / 1000;
+}

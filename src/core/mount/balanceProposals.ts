@@ -56,15 +56,21 @@ export function barExtensionM(input: RaBalanceInput): number | null {
 
 export type ClampShift = { clampShiftM: number; weightsAtM: number; inertiaKgM2: number };
 
-/** How far to move one part (+ = away from the axis) so that the weights balance at the end of the bar that they
- *  would overrun; null when they are on the bar or the part has no mass. */
-export function clampShift(input: RaBalanceInput, partId: string): ClampShift | null {
-  const { positionM, inRange } = raBalance(input);
+/** How far to move one part (+ = away from the axis) so that the weights balance at a place on the bar; null when the
+ *  part is not there, has no mass, or no weight moves. */
+export function clampShiftTo(input: RaBalanceInput, partId: string, weightsAtM: number): ClampShift | null {
+  const { positionM } = raBalance(input);
   const part = input.parts.find((p) => p.id === partId);
-  if (inRange || positionM === null || !part || part.massKg <= 0) return null;
-  const weightsAtM = positionM > input.barRangeM[1] ? input.barRangeM[1] : input.barRangeM[0];
+  if (positionM === null || !part || part.massKg <= 0) return null;
   const movableKg = sum(input.movableWeights, (w) => w.massKg);
   const clampShiftM = ((weightsAtM - positionM) * movableKg) / part.massKg;
   const moved = input.parts.map((p) => (p === part ? { ...p, fromRaAxisM: p.fromRaAxisM + clampShiftM } : p));
   return { clampShiftM, weightsAtM, inertiaKgM2: raInertiaKgM2({ ...input, parts: moved }, weightsAtM) };
+}
+
+/** The same to the end of the bar that the weights would overrun; null when they are on the bar. */
+export function clampShift(input: RaBalanceInput, partId: string): ClampShift | null {
+  const { positionM, inRange } = raBalance(input);
+  if (inRange || positionM === null) return null;
+  return clampShiftTo(input, partId, positionM > input.barRangeM[1] ? input.barRangeM[1] : input.barRangeM[0]);
 }

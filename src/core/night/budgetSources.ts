@@ -1,4 +1,5 @@
 /** Puts the budget's input together from readings, and says for each item whether it was measured or is assumed. */
+import { judgeSteadiness } from '../mount/steadiness.ts';
 import { wormPeriodS, type Sinusoid } from '../tracking/periodicError.ts';
 import type { MountPart } from '../records/part.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
@@ -20,8 +21,10 @@ const measured = (reading: { takenAtUtc: string }): Source => ({ basis: 'measure
 const measuredOr = (reading: { takenAtUtc: string } | undefined, otherwise: Source): Source =>
   reading ? measured(reading) : otherwise;
 
+type Driven = Pick<MountPart, 'mountKind' | 'drive' | 'belt' | 'wormTeeth' | 'drivePeriodS'>;
+
 /** What the periodic error of a mount is taken to be before it was measured. */
-export function assumedSinusoids(mount: MountPart | null): Sinusoid[] {
+export function assumedSinusoids(mount: Driven | null): Sinusoid[] {
   const { smallTracker, geared, belt, strainWave } = ASSUMED.periodicPeakToPeakArcsec;
   if (mount === null) return [{ amplitudeArcsec: geared / 2, periodS: wormPeriodS(ASSUMED.wormTeeth) }];
   const isTracker = mount.mountKind === 'trackerBallHead' || mount.mountKind === 'trackerBracket';
@@ -101,6 +104,11 @@ function unguidedTracking(
   };
 }
 
+/** The last tap test of this rig, on any night. */
+export function lastSteadiness({ history, readings, rig }: NightRecords) {
+  return lastReading([...history, ...readings], 'steadiness', (r) => r.subject.id === rig.id);
+}
+
 /** Declinations are kept this far from the pole, where right ascension loses its meaning. */
 const HIGHEST_DEC_DEG = 89.9;
 
@@ -117,6 +125,7 @@ export function budgetBase(
   const guided = records.rig.guiding !== 'none';
   const { tracking, sources } = guided ? guidedTracking(records) : unguidedTracking(records, mount);
   const seeing = lastReading(records.readings, 'seeing');
+  const tap = lastSteadiness(records);
   const corners = lastReading([...records.history, ...records.readings], 'corners', (r) => r.subject.id === camera.id);
   const input: BudgetInput = {
     scaleArcsecPerPx: train.scaleArcsecPerPx,
@@ -128,28 +137,28 @@ export function budgetBase(
     exposureS,
     seeingFwhmArcsec: seeing?.values.fwhmArcsec ?? ASSUMED.seeingFwhmArcsec,
     defocusDiscArcsec: 0,
-    balanceWindArcsec: ASSUMED.balanceWindArcsec,
+    balanceWindArcsec: tap
+      ? judgeSteadiness(tap.values.settleS, train.focalEffectiveMm).sigmaArcsec
+      : ASSUMED.balanceWindArcsec,
     polar,
     tracking,
     spacing: corners ? { sigmaArcsec: corners.values.sigmaArcsec, direction: corners.values.direction } : null,
   };
+  const measuredItems = { spacing: measuredOr(corners, notChecked), seeing: measuredOr(seeing, assumed) };
   return {
     input,
-    sources: { ...sources, ...fixedSources(source, measuredOr(corners, notChecked), measuredOr(seeing, assumed)) },
+    sources: { ...sources, ...fixedSources(source), ...measuredItems, balanceWind: measuredOr(tap, assumed) },
   };
 }
 
 /** Sources of the items that every rig has. */
-function fixedSources(polar: Source, spacing: Source, seeing: Source): BudgetSources {
+function fixedSources(polar: Source): BudgetSources {
   return {
     polarDrift: polar,
     fieldRotation: polar,
-    spacing,
-    seeing,
     defocus: notChecked,
     diffraction: given,
     pixel: given,
-    balanceWind: assumed,
   };
 }
 

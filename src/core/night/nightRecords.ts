@@ -8,6 +8,7 @@ import type { Snapshot } from '../records/snapshot.ts';
 import { localNoon } from '../time/civil.ts';
 import { MS_PER_DAY } from '../time/utc.ts';
 import type { RatioLimits } from '../verdict/assumptions.ts';
+import { goodInertiaKgM2 } from './goodInertia.ts';
 import { partsOfRig, sameState } from './rigState.ts';
 
 export type NightRecords = {
@@ -25,6 +26,8 @@ export type NightRecords = {
   schools: Schools;
   /** Snapshots that hold rig, parts and site exactly as shown: readings with another one were taken before a change. */
   presentSnapshotIds: ReadonlySet<string>;
+  /** The largest inertia about the declination axis that this mount carried with good stars; null before that. */
+  goodInertiaKgM2: number | null;
   /** True when rig, parts and site are the copies taken with the night's last reading. */
   fromSnapshot: boolean;
 };
@@ -95,6 +98,7 @@ export function recordsOfNight(all: AllRecords, nightId: string, nowMs: number):
     limits: all.limits,
     schools: { ...all.schools, ...state.rig.schools } as Schools,
     presentSnapshotIds: new Set(present.map((s) => s.id)),
+    goodInertiaKgM2: goodInertiaKgM2(standing, all.snapshots, state.rig.mountId),
   };
 }
 

@@ -2,13 +2,15 @@
 import { median } from '../math/statistics.ts';
 import type { PlanEntry } from '../records/night.ts';
 import type { Target } from '../records/site.ts';
-import { raBalance, sum, type RaBalance } from '../mount/balance.ts';
-import { judgeLoad, type Load } from '../mount/load.ts';
+import { raBalance, type RaBalance } from '../mount/balance.ts';
+import type { Load } from '../mount/load.ts';
+import { judgeSteadiness } from '../mount/steadiness.ts';
 import type { MagneticField } from '../sky/magnetic.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
-import { budgetBase, type BudgetBase } from './budgetSources.ts';
+import { budgetBase, lastSteadiness, type BudgetBase } from './budgetSources.ts';
 import { darkSpan, intersect, longest, upSpans, type Span } from './darkness.ts';
 import type { NightRecords } from './nightRecords.ts';
+import { loadOfRig } from './payloadOfRig.ts';
 import { planSubs, type Plan } from './plan.ts';
 import { mountFlips, rigNumbers, type RigBalance, type RigNumbers } from './rigNumbers.ts';
 import { runFor, type Run } from './run.ts';
@@ -74,16 +76,14 @@ function targetPart(records: NightRecords, sky: SiteNight, dark: Span | null) {
   return { entry, target, targetSky, up, usable: dark ? longest(intersect(up, dark)) : null };
 }
 
-function loadOf({ mount, masses }: RigNumbers, shareUsed: number): Load | null {
-  if (!mount) return null;
-  const counterKg = masses.bar.massKg + sum(masses.weights, (w) => w.massKg);
-  return judgeLoad({ ...mount, parts: masses.tubeSide, counterKg, shareUsed });
-}
-
-/** What a flip of this rig has taken, the middle of all; assumed before the first one. */
-function flipMinutesOf({ history, rig }: NightRecords): number {
+/** What a flip of this rig has taken, the middle of all; before the first one assumed, with this rig's wait until the
+ *  image stands still after the slew. */
+function flipMinutesOf(records: NightRecords, { train }: RigNumbers): number {
+  const { history, rig } = records;
   const minutes = history.flatMap((r) => (r.kind === 'flip' && r.subject.id === rig.id ? [r.values.minutes] : []));
-  return median(minutes) ?? ASSUMED.flipMinutes;
+  const tap = lastSteadiness(records);
+  const waitS = tap && train ? judgeSteadiness(tap.values.settleS, train.focalEffectiveMm).waitAfterSlewS : 0;
+  return median(minutes) ?? ASSUMED.flipMinutes + waitS / 60;
 }
 
 /** Without a plan, subs of this length are judged. */
@@ -102,11 +102,11 @@ function compute(records: NightRecords): NightStatic {
     ...aim,
     numbers,
     bar: balance ? { rig: balance, found: raBalance(balance.input) } : null,
-    load: loadOf(numbers, records.schools.loadShare),
+    load: loadOfRig(numbers, records.schools.loadShare, records.goodInertiaKgM2),
     magnetic: sky.magnetic,
     run: runFor(numbers.mount),
     flips: mountFlips(numbers.mount),
-    ...planPart(aim, numbers, flipMinutesOf(records)),
+    ...planPart(aim, numbers, flipMinutesOf(records, numbers)),
     budget: budgetBase(records, numbers, aim.targetSky?.ofDate.decDeg ?? 0, aim.entry?.subS ?? SUB_WITHOUT_PLAN_S),
   };
 }

@@ -14,7 +14,16 @@ export type WeightOnBar = {
   movable: boolean;
 };
 
-export type TubeSideMass = PlacedMass & { name: string; on: Placed['on'] };
+export type TubeSideMass = PlacedMass & {
+  partId: string;
+  name: string;
+  on: Placed['on'];
+  alongTubeM: number;
+  sidewaysM: number;
+  slides: boolean;
+  /** Along the tube; 0 for small pieces. */
+  lengthM: number;
+};
 
 export type RigMasses = {
   tubeSide: TubeSideMass[];
@@ -43,11 +52,17 @@ function toWeight({ placed, part }: Hung): WeightOnBar[] {
   return [{ placedId, partId, name, massKg, thicknessM, setM: -fromRaAxisM, movable }];
 }
 
+/** How long a piece is along the tube, for its own inertia. */
+function lengthAlongTubeM(part: Part): number {
+  if (part.kind === 'tube') return part.frontM + part.backM;
+  return part.kind === 'camera' ? part.lengthM : 0;
+}
+
 function toTubeSide({ placed, part }: Hung): TubeSideMass[] {
   if (part.kind === 'weight' || part.kind === 'bar' || part.massKg === null) return [];
-  return [
-    { id: placed.placedId, name: part.name, massKg: part.massKg, fromRaAxisM: placed.fromRaAxisM, on: placed.on },
-  ];
+  const { placedId: id, partId, fromRaAxisM, on, alongTubeM, sidewaysM, slides } = placed;
+  const where = { fromRaAxisM, on, alongTubeM, sidewaysM, slides };
+  return [{ id, partId, name: part.name, massKg: part.massKg, lengthM: lengthAlongTubeM(part), ...where }];
 }
 
 export function rigMasses(rig: Rig, parts: ReadonlyMap<string, Part>): RigMasses {

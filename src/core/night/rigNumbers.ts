@@ -25,6 +25,7 @@ export type RigNumbers = {
   mount: MountPart | null;
   tube: PartOf<'tube'> | null;
   camera: PartOf<'camera'> | null;
+  support: PartOf<'support'> | null;
   train: Train | null;
   lightPath: LightPath;
   masses: RigMasses;
@@ -101,6 +102,7 @@ export function rigNumbers(rig: Rig, all: readonly Part[]): RigNumbers {
   const mount = partOf(parts, rig.mountId, 'mount');
   const tube = partOf(parts, rig.imagingTubeId, 'tube');
   const camera = partOf(parts, rig.cameraId, 'camera');
+  const support = partOf(parts, rig.supportId, 'support');
   const masses = rigMasses(rig, parts);
   const train =
     tube && camera
@@ -115,5 +117,6 @@ export function rigNumbers(rig: Rig, all: readonly Part[]): RigNumbers {
       : null;
   const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all) : null;
   const lightPath = lightPathOf(rig, parts, tube, camera, train?.focalRatio ?? null);
-  return { mount, tube, camera, train, lightPath, masses, balance, gaps: gapsOf({ mount, tube, camera, masses }) };
+  const gaps = gapsOf({ mount, tube, camera, masses });
+  return { mount, tube, camera, support, train, lightPath, masses, balance, gaps };
 }

@@ -55,6 +55,8 @@ const mountShape = {
   geometry: z
     .object({ pivotHeightM: lengthMSchema, axisForwardM: z.number().min(-2).max(2), columnTopDropM: lengthMSchema })
     .nullable(),
+  /** The dovetail that its saddle grips; null = not known. */
+  saddle: z.enum(['narrow', 'wide', 'both']).nullable(),
 };
 
 /** What distinguishes each kind of part. */
@@ -119,6 +121,7 @@ export const partKinds = {
     usableDepth: z.number().min(0.05).max(1),
   },
   load: {
+    use: z.enum(['mount', 'camera', 'cooler', 'heater', 'computer', 'other']),
     currentA: z.number().min(0).max(100).nullable(),
     powerW: z.number().min(0).max(2000).nullable(),
     duty: z.number().min(0).max(1),
@@ -131,8 +134,15 @@ export const partKinds = {
     areaMm2: z.number().positive().max(100).nullable(),
     maxA: z.number().positive().max(200).nullable(),
   },
+  /** Stands in a supply's chain of cables, at the battery's end. */
+  converter: {
+    outputV: z.number().positive().max(60),
+    efficiency: z.number().min(0.3).max(1),
+    maxA: z.number().positive().max(200).nullable(),
+  },
   rings: {},
-  plate: {},
+  /** The bar under the tube; null = width not known. */
+  plate: { dovetail: z.enum(['narrow', 'wide']).nullable() },
   small: {},
 };
 
@@ -178,6 +188,7 @@ export const partSchema = z.discriminatedUnion('kind', [
   of('battery'),
   of('load'),
   of('cable'),
+  of('converter'),
   of('rings'),
   of('plate'),
   of('small'),
@@ -185,8 +196,17 @@ export const partSchema = z.discriminatedUnion('kind', [
 
 /** What a form edits: a part of one kind without its head. */
 export function partBodySchema(kind: PartKind) {
-  const { name, count, massKg, massBasis } = partShape;
-  return z.object({ name, count, massKg, massBasis, note: headShape.note, kind: z.literal(kind), ...partKinds[kind] });
+  const { name, count, massKg, massBasis, packIn } = partShape;
+  return z.object({
+    name,
+    count,
+    massKg,
+    massBasis,
+    packIn,
+    note: headShape.note,
+    kind: z.literal(kind),
+    ...partKinds[kind],
+  });
 }
 
 export type Part = z.infer<typeof partSchema>;

@@ -10,6 +10,8 @@ export const settingValues = {
   clock: z.enum(['site', 'utc']),
   controller: z.object({ dateOrder: z.enum(['dmy', 'mdy', 'ymd']), angles: z.enum(['degMin', 'degMinSec']) }),
   shortcuts: z.object({ enabled: z.boolean(), keys: z.record(z.string(), z.string().max(1)) }),
+  /** What the batteries are reckoned with: the coldest of the night, and minutes of set-up before dusk. */
+  power: z.object({ coldestC: z.number().min(-60).max(45), setUpMin: z.number().min(0).max(600) }),
 };
 export type SettingKey = keyof typeof settingValues;
 export type SettingValue<K extends SettingKey> = z.infer<(typeof settingValues)[K]>;
@@ -21,6 +23,7 @@ export const SETTING_DEFAULTS: { [K in SettingKey]: SettingValue<K> } = {
   clock: 'site',
   controller: { dateOrder: 'dmy', angles: 'degMin' },
   shortcuts: { enabled: true, keys: {} },
+  power: { coldestC: 5, setUpMin: 60 },
 };
 
 const of = <K extends SettingKey>(key: K) => z.object({ ...headShape, key: z.literal(key), value: settingValues[key] });
@@ -32,6 +35,7 @@ export const userSettingSchema = z.discriminatedUnion('key', [
   of('clock'),
   of('controller'),
   of('shortcuts'),
+  of('power'),
 ]);
 export type UserSetting = z.infer<typeof userSettingSchema>;
 

@@ -23,7 +23,7 @@ function Field({ spec }: { spec: FieldSpec }) {
     case 'quantity':
       return <QuantityField {...common} kind={spec.kind} system={format.system} />;
     case 'select':
-      return <SelectField {...common} options={spec.options} />;
+      return <SelectField {...common} options={spec.options} noneLabel={spec.noneLabel} />;
     case 'check':
       return <CheckField {...common} />;
     case 'text':
@@ -60,11 +60,13 @@ function Group({ group, setValue }: { group: FieldGroup; setValue: (path: string
 }
 
 type Values = Record<string, unknown>;
+const BLANK_HEAD: Values = { name: '', count: 1, massKg: null, massBasis: 'weighed', packIn: '', note: '' };
 
 /** Create or edit one part. `part` null = a new one of the kind. */
 export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) {
   const schema = partBodySchema(kind) as unknown as z.ZodType<Body<Part> & Values>;
-  const blank: Values = { name: '', count: 1, massKg: null, massBasis: 'weighed', note: '', kind, ...BLANK_PART[kind] };
+  const { format } = useShared();
+  const blank: Values = { ...BLANK_HEAD, kind, ...BLANK_PART[kind] };
   const form = useForm<Values, unknown, Body<Part> & Values>({
     resolver: formResolver(schema),
     defaultValues: part ? { ...part } : blank,
@@ -86,6 +88,8 @@ export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) 
               { value: 'assumed', label: 'a guess' },
             ]}
           />
+          <QuantityField name="count" label="How many you have" kind="count" system={format.system} />
+          <TextField name="packIn" label="Packed in" hint="A case or bag; empty = the usual one." />
         </div>
         {PART_FIELDS[kind].map((group) => (
           <Group

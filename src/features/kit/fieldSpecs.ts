@@ -4,7 +4,7 @@ import type { Option } from '../../ui/form/Fields.tsx';
 
 export type FieldSpec =
   | { type: 'quantity'; path: string; label: string; kind: QuantityKind; hint?: string }
-  | { type: 'select'; path: string; label: string; options: readonly Option[]; hint?: string }
+  | { type: 'select'; path: string; label: string; options: readonly Option[]; noneLabel?: string; hint?: string }
   | { type: 'check'; path: string; label: string }
   | { type: 'text'; path: string; label: string; hint?: string };
 
@@ -27,6 +27,16 @@ export const select = (path: string, label: string, options: Record<string, stri
   path,
   label,
   options: Object.entries(options).map(([value, text]) => ({ value, label: text })),
+});
+/** A choice that may be left open. */
+export const openSelect = (
+  path: string,
+  label: string,
+  noneLabel: string,
+  options: Record<string, string>,
+): FieldSpec => ({
+  ...(select(path, label, options) as Extract<FieldSpec, { type: 'select' }>),
+  noneLabel,
 });
 export const check = (path: string, label: string): FieldSpec => ({ type: 'check', path, label });
 export const joint = (path: string, label: string): FieldSpec[] => [

@@ -1,5 +1,5 @@
 /** The form of a mount head. */
-import { check, group, q, select, type FieldGroup, type FieldSpec } from './fieldSpecs.ts';
+import { check, group, openSelect, q, select, type FieldGroup, type FieldSpec } from './fieldSpecs.ts';
 
 const adjuster = (path: string, title: string, moves: Record<string, string>): FieldSpec[] => [
   q(`${path}.pitchMm`, `${title}: thread pitch`, 'opticsMm', 'M6 has 1.0 mm.'),
@@ -21,10 +21,18 @@ export const MOUNT_FIELDS: FieldGroup[] = [
     }),
     select('drive', 'Drive', { worm: 'Worm', strainWave: 'Strain wave', frictionOrDirect: 'Friction or direct' }),
     check('belt', 'Belt between motor and worm'),
-    q('wormTeeth', 'Teeth of the worm wheel', 'count'),
+    q('wormTeeth', 'Teeth of the worm wheel', 'count', 'Empty = not known, or no worm.'),
+    q('drivePeriodS', 'Period of the drive', 'seconds', 'Empty = from the teeth.'),
     q('ratedKg', 'Rated load', 'mass'),
     check('ratingIncludesWeights', 'The rating counts the counterweights'),
     q('referenceArmM', 'Arm the rating stands for', 'barLength', '200 mm unless stated.'),
+    openSelect('saddle', 'The saddle grips', 'not known', {
+      narrow: 'narrow dovetails',
+      wide: 'wide dovetails',
+      both: 'both',
+    }),
+    openSelect('onPowerLoss', 'When the power fails, the axes', 'not known', { brakes: 'hold', drops: 'let go' }),
+    q('slewRateDegPerS', 'Slews at most, degrees a second', 'ratio', 'Empty = not known.'),
   ]),
   {
     title: 'Counterweight bar',
@@ -37,6 +45,20 @@ export const MOUNT_FIELDS: FieldGroup[] = [
     fields: [
       q('barRangeM.0', 'Nearest place of a weight’s middle', 'barLength', 'From the polar axis.'),
       q('barRangeM.1', 'Farthest place', 'barLength'),
+    ],
+  },
+  {
+    title: 'Where the axes are',
+    optional: {
+      path: 'geometry',
+      addLabel: 'Enter the height of the axes',
+      removeLabel: 'Forget the height of the axes',
+      value: { pivotHeightM: 1.2, axisForwardM: 0.1, columnTopDropM: 0.15 },
+    },
+    fields: [
+      q('geometry.pivotHeightM', 'Crossing of the axes above the ground', 'length'),
+      q('geometry.axisForwardM', 'Crossing in front of the column', 'length', 'Toward the pole.'),
+      q('geometry.columnTopDropM', 'Column ends below the crossing by', 'length'),
     ],
   },
   {

@@ -1,6 +1,6 @@
 /** The form of each kind of part: fields by kind, in the order in which people know the values. */
 import type { PartKind } from '../../core/records/part.ts';
-import { check, group, joint, q, select, type FieldGroup } from './fieldSpecs.ts';
+import { check, group, joint, openSelect, q, select, type FieldGroup } from './fieldSpecs.ts';
 import { MOUNT_FIELDS } from './mountFields.ts';
 
 const spacer = [
@@ -95,6 +95,14 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
   ],
   load: [
     group([
+      select('use', 'What it is', {
+        mount: 'Mount',
+        camera: 'Camera',
+        cooler: 'Cooler',
+        heater: 'Dew heater',
+        computer: 'Computer',
+        other: 'Something else',
+      }),
       q('currentA', 'Current in A', 'ratio'),
       q('powerW', 'Power in W', 'ratio'),
       q('duty', 'Share of the time it is on', 'percent'),
@@ -110,8 +118,15 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
       q('maxA', 'Carries at most, in A', 'ratio'),
     ]),
   ],
+  converter: [
+    group([
+      q('outputV', 'Gives, in V', 'ratio'),
+      q('efficiency', 'Efficiency', 'percent'),
+      q('maxA', 'Carries at most, in A', 'ratio', 'At its output.'),
+    ]),
+  ],
   rings: [],
-  plate: [],
+  plate: [group([openSelect('dovetail', 'Dovetail', 'not known', { narrow: 'narrow', wide: 'wide' })])],
   small: [],
 };
 
@@ -136,9 +151,10 @@ export const PART_KIND_NAMES: Record<PartKind, string> = {
   battery: 'Battery',
   load: 'Electric device',
   cable: 'Cable',
+  converter: 'Voltage converter',
   rings: 'Tube rings',
-  plate: 'Saddle plate',
-  small: 'Small thing',
+  plate: 'Dovetail plate',
+  small: 'Finder or small thing',
 };
 
 const thread = { thread: 'M42x0.75', gender: 'female' };
@@ -164,6 +180,7 @@ export const BLANK_PART: Record<PartKind, Record<string, unknown>> = {
     adjusters: null,
     finder: null,
     geometry: null,
+    saddle: null,
   },
   support: {
     supportKind: 'tripod',
@@ -196,9 +213,10 @@ export const BLANK_PART: Record<PartKind, Record<string, unknown>> = {
   bar: { lengthM: null, centreM: null, radiusM: 0.01 },
   barExtension: { lengthM: null, centreM: null, radiusM: 0.01 },
   battery: { capacityAh: null, voltageV: 12, chemistry: 'lithiumIron', usableDepth: 0.8 },
-  load: { currentA: null, powerW: null, duty: 1, peakA: null, supplyV: 12, lowestV: null },
+  load: { use: 'other', currentA: null, powerW: null, duty: 1, peakA: null, supplyV: 12, lowestV: null },
   cable: { lengthM: null, areaMm2: null, maxA: null },
+  converter: { outputV: null, efficiency: 0.9, maxA: null },
   rings: {},
-  plate: {},
+  plate: { dovetail: null },
   small: {},
 };

@@ -1,18 +1,7 @@
 /** The demo scenario's parts. Masses and distances of the three rigs are those whose balance is worked out by hand:
  *  Heron 6.97 kg and 1.1844 kg m on the tube's side, Wagtail 1.81 kg and 0.1539 kg m, Plover 8.09 kg and 1.9435 kg m. */
-import type { Body } from '../commands.ts';
-import type { Part, PartKind, PartOf } from '../../core/records/part.ts';
-
-export type DemoPart = { id: string } & Body<Part>;
-
-const part = <K extends PartKind>(
-  id: string,
-  name: string,
-  massKg: number | null,
-  kind: K,
-  rest: Omit<Body<PartOf<K>>, 'name' | 'massKg' | 'massBasis' | 'count' | 'kind'>,
-): DemoPart =>
-  ({ id: `demo-${id}`, name, massKg, massBasis: 'weighed', count: 1, kind, ...rest }) as unknown as DemoPart;
+import { demoPart as part, type DemoPart } from './demoPart.ts';
+import { HERON_POWER, WAGTAIL_POWER } from './demoPower.ts';
 
 const metric = (pitchMm: number, leverMm: number, clockwiseMoves: 'up' | 'east', paired: boolean) => ({
   pitchMm,
@@ -59,6 +48,7 @@ const heron: DemoPart[] = [
       plateTurnDeg: 0,
       screwAnglesDeg: [90, 210, 330],
     },
+    saddle: 'both',
     geometry: { pivotHeightM: 1.25, axisForwardM: 0.12, columnTopDropM: 0.15 },
   }),
   part('heron-tripod', 'Steel tripod', 7.5, 'support', {
@@ -79,7 +69,7 @@ const heron: DemoPart[] = [
     imageCircleMm: 44,
   }),
   part('heron-rings', 'Tube rings', 0.9, 'rings', {}),
-  part('heron-plate', 'Saddle plate', 0.35, 'plate', {}),
+  part('heron-plate', 'Saddle plate', 0.35, 'plate', { dovetail: 'narrow' }),
   part('heron-reducer', '0.8x reducer-flattener', 0.45, 'corrector', {
     factor: 0.8,
     backFocusMm: 55,
@@ -113,12 +103,6 @@ const heron: DemoPart[] = [
   spacer('heron-spacer-20', 20),
   part('heron-filter', 'Narrow-band filter, 2 mm', 0.01, 'filter', { thicknessMm: 2, index: 1.5 }),
   part('heron-shim', 'Shim 0.5 mm', 0.001, 'shim', { thicknessMm: 0.5 }),
-  part('heron-battery', 'Lithium iron battery, 50 Ah', 6.2, 'battery', {
-    capacityAh: 50,
-    voltageV: 12.8,
-    chemistry: 'lithiumIron',
-    usableDepth: 0.85,
-  }),
   part('heron-guide-scope', '30 mm f/4 guide scope', 0.5, 'guideScope', { focalMm: 120, apertureMm: 30, pixelUm: 2.9 }),
   part('heron-guide-camera', 'Guide camera', 0.1, 'small', {}),
   part('heron-bar', 'Counterweight bar', 0.8, 'bar', { lengthM: 0.45, centreM: 0.2, radiusM: 0.01 }),
@@ -156,6 +140,7 @@ const wagtail: DemoPart[] = [
       plateTurnDeg: 0,
       screwAnglesDeg: [0, 120, 240],
     },
+    saddle: null,
     geometry: null,
   }),
   part('wagtail-tripod', 'Carbon tripod with wedge', 2.1, 'support', {
@@ -216,6 +201,7 @@ const plover: DemoPart[] = [
       plateTurnDeg: 0,
       screwAnglesDeg: [],
     },
+    saddle: 'narrow',
     geometry: { pivotHeightM: 1.1, axisForwardM: 0.1, columnTopDropM: 0.12 },
   }),
   part('plover-tripod', 'Aluminium tripod', 4.2, 'support', {
@@ -251,4 +237,4 @@ const plover: DemoPart[] = [
   part('weight-34b', 'Weight 3.4 kg, second', 3.4, 'weight', { thicknessM: 0.045 }),
 ];
 
-export const DEMO_PARTS: readonly DemoPart[] = [...heron, ...wagtail, ...plover];
+export const DEMO_PARTS: readonly DemoPart[] = [...heron, ...HERON_POWER, ...wagtail, ...WAGTAIL_POWER, ...plover];

@@ -3,6 +3,7 @@
  *  1.81 + bar 0.22 + one kilogram of weight = 3.03 of 3.33 kg (91 %, near the limit, so the longer lever); Plover 8.09 of
  *  6.0 kg (135 %, over), its moment 1.94 of 1.20 kg m. */
 import type { Body } from '../commands.ts';
+import { HERON_SUPPLIES, WAGTAIL_SUPPLIES } from './demoPower.ts';
 import type { Placed, Rig } from '../../core/records/rig.ts';
 import type { Site, Target } from '../../core/records/site.ts';
 
@@ -54,7 +55,7 @@ export const DEMO_RIGS: readonly DemoRig[] = [
       'demo-heron-spacer-10',
       'demo-heron-camera',
     ],
-    supplies: [],
+    supplies: HERON_SUPPLIES,
     cameraAngleDeg: 0,
     guiding: 'guideScope',
     schools: {},
@@ -74,7 +75,7 @@ export const DEMO_RIGS: readonly DemoRig[] = [
       onBar('weight-1', 0.12, true),
     ],
     train: ['demo-wagtail-camera'],
-    supplies: [],
+    supplies: WAGTAIL_SUPPLIES,
     cameraAngleDeg: 0,
     guiding: 'none',
     schools: {},

@@ -164,17 +164,22 @@ export function AngleField(props: Common & { limits: AngleLimits; unit: string; 
 
 export type Option = { value: string; label: string };
 
-export function SelectField(props: Common & { options: readonly Option[] }) {
+/** `noneLabel`: a first choice that stands for "not known" and is stored as null. */
+export function SelectField(props: Common & { options: readonly Option[]; noneLabel?: string | undefined }) {
   const id = useId();
   const { field, message } = useField(props.name);
+  const nullable = props.noneLabel !== undefined;
   return (
     <FieldGroup {...props} id={id} message={message}>
       <Form.Select
         {...field}
+        value={typeof field.value === 'string' ? field.value : ''}
+        onChange={(event) => field.onChange(nullable && event.target.value === '' ? null : event.target.value)}
         id={id}
         isInvalid={message !== null}
         aria-describedby={described(id, props.hint, message)}
       >
+        {nullable && <option value="">{props.noneLabel}</option>}
         {props.options.map((option) => (
           <option key={option.value} value={option.value}>
             {option.label}

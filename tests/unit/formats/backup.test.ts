@@ -3,7 +3,7 @@ import fc from 'fast-check';
 import { readFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { fromBase64, toBase64 } from '../../../src/formats/base64.ts';
-import { BACKUP_LIST_NAMES, writeBackup, type Backup } from '../../../src/formats/backup.ts';
+import { BACKUP_LIST_NAMES, BACKUP_VERSION, writeBackup, type Backup } from '../../../src/formats/backup.ts';
 import { backupJsonSchema } from '../../../src/formats/backupJsonSchema.ts';
 import { canonicalJson } from '../../../src/formats/canonicalJson.ts';
 import { parseJson } from '../../../src/formats/parseJson.ts';
@@ -32,6 +32,28 @@ describe('the backup file', () => {
     expect(writeBackup(read.value).join('')).to.equal(text);
     expect(Array.from(read.value.lists.blobs[0]!.bytes)).to.deep.equal([0, 127, 255]);
     expect(read.value.lists.readings.length).to.be.greaterThan(200);
+  });
+
+  it('reads a file of version 1: plates, mounts and devices get what they could not state then', () => {
+    const file = JSON.parse(text) as {
+      parts: Record<string, unknown>[];
+      snapshots: { parts: Record<string, unknown>[] }[];
+    };
+    const added = new Set(['dovetail', 'saddle', 'use']);
+    const older = (part: Record<string, unknown>) =>
+      Object.fromEntries(Object.entries(part).filter(([key]) => !added.has(key)));
+    const version1 = JSON.stringify({
+      ...file,
+      version: 1,
+      parts: file.parts.map(older),
+      snapshots: file.snapshots.map((s) => ({ ...s, parts: s.parts.map(older) })),
+    });
+    const read = readBackup(version1);
+    if (!read.ok) throw new Error(`${read.code} ${JSON.stringify(read.figures)}`);
+    const { parts } = read.value.lists;
+    expect(parts.find((p) => p.id === 'demo-heron-plate')).to.include({ dovetail: null });
+    expect(parts.find((p) => p.id === 'demo-heron-mount')).to.include({ saddle: null });
+    expect(parts.find((p) => p.id === 'demo-heron-load-cooler')).to.include({ use: 'other', currentA: 2.5 });
   });
 
   it('does not depend on the order in which records came', () => {
@@ -73,7 +95,12 @@ describe('the backup file', () => {
     ['text that is no JSON', () => '{"a": 1,\n "b": oops}', 'notJson', /line 2, column 7/],
     ['another program’s JSON', () => '{"version": 3, "items": []}', 'otherProgram', /not a Tidy Owl backup/],
     ['a list instead of an object', () => '[1, 2]', 'otherProgram', /not a Tidy Owl backup/],
-    ['a newer version', (t) => t.replace('"version":1', '"version":9'), 'newerVersion', /version 9, this one reads 1/],
+    [
+      'a newer version',
+      (t) => t.replace(`"version":${BACKUP_VERSION}`, '"version":9'),
+      'newerVersion',
+      new RegExp(`version 9, this one reads ${BACKUP_VERSION}`),
+    ],
     [
       'a frame without its time',
       (t) => t.replace(/"exportedAtUtc":"[^"]+"/, '"exportedAtUtc":"soon"'),

@@ -20,7 +20,9 @@ const EXPECTED: Record<string, { file: string; cases: number }> = {
   dial: { file: 'mechanics/dial.json', cases: 25 },
   budget: { file: 'mechanics/budget.json', cases: 42 },
   optics: { file: 'mechanics/optics.json', cases: 46 },
-  balance: { file: 'mechanics/balance.json', cases: 16 },
+  balance: { file: 'mechanics/balance.json', cases: 31 },
+  tripod: { file: 'mechanics/tripod.json', cases: 22 },
+  power: { file: 'mechanics/power.json', cases: 21 },
 };
 
 type Numbers = { [key: string]: unknown };
@@ -53,9 +55,7 @@ describe('known answers', () => {
 
     it(`${topic}: a planted wrong answer is found`, () => {
       const content = read(file);
-      const one = (content['cases'] as JsonObject[]).find(
-        (c) => !('kind' in (c['in'] as JsonObject)) || topic !== 'balance' || (c['in'] as JsonObject)['kind'] === 'ra',
-      );
+      const one = (content['cases'] as JsonObject[])[0];
       const planted = structuredClone(one) as { out: Numbers };
       expect(plantWrongNumber(planted.out)).to.equal(true);
       const result = compareFile(topic, file, { ...content, cases: [planted] });

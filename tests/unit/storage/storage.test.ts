@@ -221,6 +221,35 @@ describe('reading what is stored', () => {
   });
 });
 
+describe('the step from version 2 to 3', () => {
+  it('gives plates, mounts and devices their new fields, in snapshots too, and leaves the rest', async () => {
+    const old = new Dexie('test-frozen-2');
+    old.version(1).stores(MIGRATIONS[0]!.stores);
+    old.version(2).stores(MIGRATIONS[1]!.stores);
+    await old.open();
+    const rows = [
+      { id: 'p', kind: 'plate', name: 'Plate' },
+      { id: 'm', kind: 'mount', name: 'Mount', ratedKg: 9 },
+      { id: 'l', kind: 'load', name: 'Heater', currentA: 1 },
+      { id: 't', kind: 'tube', name: 'Tube', imageCircleMm: 40 },
+    ];
+    await old.table('parts').bulkPut(rows);
+    await old.table('snapshots').put({ id: 's', rig: {}, parts: rows, site: {} });
+    old.close();
+    const now = new OwlDatabase('test-frozen-2');
+    const upgraded = [
+      { id: 'l', kind: 'load', name: 'Heater', currentA: 1, use: 'other' },
+      { id: 'm', kind: 'mount', name: 'Mount', ratedKg: 9, saddle: null },
+      { id: 'p', kind: 'plate', name: 'Plate', dovetail: null },
+      { id: 't', kind: 'tube', name: 'Tube', imageCircleMm: 40 },
+    ];
+    expect(await now.table('parts').toArray()).to.deep.equal(upgraded);
+    const snapshot = (await now.table('snapshots').get('s')) as { parts: object[] };
+    expect(snapshot.parts).to.have.deep.members(upgraded);
+    await now.delete();
+  });
+});
+
 describe('ids', () => {
   it('sort by time and never repeat', () => {
     let now = 1_000;

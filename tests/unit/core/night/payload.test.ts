@@ -1,0 +1,294 @@
+import { expect } from 'chai';
+import { assemblyOf } from '../../../../src/core/night/assembly.ts';
+import { footingOfRig, massPoints } from '../../../../src/core/night/footingOfRig.ts';
+import { goodInertiaKgM2 } from '../../../../src/core/night/goodInertia.ts';
+import { chosenOptics, mountChoice, type ChoiceQuestion } from '../../../../src/core/night/mountChoice.ts';
+import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
+import { packingOf } from '../../../../src/core/night/packing.ts';
+import { payloadOf } from '../../../../src/core/night/payloadOfRig.ts';
+import { powerOfRig } from '../../../../src/core/night/powerOfRig.ts';
+import { rigNumbers } from '../../../../src/core/night/rigNumbers.ts';
+import type { MountPart, Part } from '../../../../src/core/records/part.ts';
+import type { Rig } from '../../../../src/core/records/rig.ts';
+import { SETTING_DEFAULTS } from '../../../../src/core/records/setting.ts';
+import { altAzExposureMap, altAzExposureS } from '../../../../src/core/sky/altAzExposure.ts';
+import { fieldRotationDeg } from '../../../../src/core/sky/fieldRotation.ts';
+import { nightRecords, parts, partsOfRig, reading, rigs, sites } from '../../../support/records.ts';
+
+const rig = (name: string): Rig => rigs.find((r) => r.name === name)!;
+const estrela = sites[0]!;
+const auas = sites[1]!;
+const judge = (one: Rig, own: readonly Part[] = parts, site = estrela) =>
+  payloadOf(one, { parts: own, site, schools: SETTING_DEFAULTS.schools, goodInertiaKgM2: null });
+const withMount = (change: Partial<MountPart>): Part[] =>
+  parts.map((p) => (p.kind === 'mount' ? ({ ...p, ...change }) : p));
+
+describe('the payload of the demo rigs', () => {
+  it('Heron fine, Wagtail near its limit and for the longer lever, Plover over', () => {
+    const [heron, wagtail, plover] = [judge(rig('Heron')), judge(rig('Wagtail'), parts, auas), judge(rig('Plover'))];
+    expect([heron, wagtail, plover].map((p) => p.load?.verdict)).to.deep.equal(['fine', 'near', 'over']);
+    expect(heron.prefer).to.equal('weightCloseIn');
+    expect([wagtail.prefer, wagtail.withOneKgMore]).to.deep.equal(['longerLever', 'over']);
+    expect(wagtail.heavy?.furtherOut?.positionM).to.be.closeTo(0.1319, 1e-6);
+    expect(wagtail.balance!.positionM).to.be.greaterThan(wagtail.balance!.setM);
+    expect(plover.withOneKgMore).to.equal('over');
+  });
+
+  it('a rig without a mount, and one with a mass unknown, are judged as far as they go', () => {
+    const bare = judge({ ...rig('Heron'), mountId: 'gone' });
+    expect([bare.load, bare.footing, bare.balance]).to.deep.equal([null, null, null]);
+    const unweighed = parts.map((p) => (p.id === 'demo-heron-tripod' ? { ...p, massKg: null } : p));
+    expect(judge(rig('Heron'), unweighed).footing?.unweighed).to.deep.equal(['Steel tripod']);
+  });
+
+  it('strain-wave drives are judged by their torque, and ask for no balance', () => {
+    const own = withMount({ drive: 'strainWave' });
+    const { strain, balance, sets } = judge(rig('Heron'), own);
+    expect(strain?.bare.torqueNm).to.be.closeTo(1.1844 * 9.80665, 1e-6);
+    expect(strain!.withWeights!.torqueNm).to.be.lessThan(strain!.bare.torqueNm);
+    expect([balance, sets]).to.deep.equal([null, []]);
+  });
+
+  it('names a plate that the saddle does not grip, and pieces for two people', () => {
+    expect(judge(rig('Heron')).saddleMisfit).to.equal(null);
+    const wide = withMount({ saddle: 'wide', massKg: 27 });
+    const { saddleMisfit, heavyPieces } = judge(rig('Heron'), wide);
+    expect(saddleMisfit).to.deep.equal({ plateName: 'Saddle plate', dovetail: 'narrow', saddle: 'wide' });
+    expect(heavyPieces.map((p) => p.massKg)).to.deep.equal([27]);
+  });
+
+  it('the inertia limit comes from the nights with good stars on the same mount', () => {
+    const snapshot = (id: string, one: Rig) => ({
+      id,
+      takenAtUtc: '2026-11-01T00:00:00.000Z',
+      rig: one,
+      parts: partsOfRig(one, parts),
+      site: estrela,
+    });
+    const subs = (snapshotId: string, usable: number) => reading('subs', { count: 40, usable }, { snapshotId });
+    const snapshots = [snapshot('s1', rig('Heron')), snapshot('s2', rig('Plover'))];
+    const good = goodInertiaKgM2([subs('s1', 39), subs('s2', 39)], snapshots, 'demo-heron-mount');
+    expect(good).to.be.closeTo(judge(rig('Heron')).load!.decInertiaKgM2, 1e-12);
+    expect(goodInertiaKgM2([subs('s1', 20)], snapshots, 'demo-heron-mount')).to.equal(null);
+  });
+});
+
+describe('a rig on its tripod', () => {
+  it('swings its masses: tube west and east mirror each other, the pole side moves in the south', () => {
+    const numbers = rigNumbers(rig('Heron'), parts);
+    const x = (swing: 'tubeWest' | 'tubeEast'): number[] =>
+      massPoints(numbers, estrela.latDeg, swing).map((p) => p.positionM[0]);
+    expect(x('tubeEast')).to.deep.equal(x('tubeWest').map((v) => (v === 0 ? 0 : -v)));
+    const tube = numbers.masses.tubeSide.findIndex((p) => p.partId === 'demo-heron-tube') + 2;
+    expect(x('tubeWest')[tube]).to.be.lessThan(0);
+    const y = (latDeg: number): number => massPoints(numbers, latDeg, 'tubeWest')[1]!.positionM[1];
+    expect(y(40)).to.be.greaterThan(0);
+    expect(y(-40)).to.be.closeTo(-y(40), 1e-12);
+    const up = massPoints(numbers, estrela.latDeg, 'weightsDown');
+    expect(up[tube]!.positionM[2]).to.be.greaterThan(1.25);
+    expect(up.at(-1)!.positionM[2]).to.be.lessThan(1.25);
+  });
+
+  it('a pier tips over nothing', () => {
+    const pier = parts.map((p) => (p.kind === 'support' ? { ...p, supportKind: 'pier' as const } : p));
+    expect(footingOfRig(rigNumbers(rig('Heron'), pier), 40, 0)).to.equal(null);
+  });
+
+  it('thin air on a mountain pushes less: the wind that tips is higher', () => {
+    const numbers = rigNumbers(rig('Heron'), parts);
+    const wind = (elevationM: number): number => footingOfRig(numbers, 40, elevationM)!.worst.tipWindMPerS;
+    expect(wind(3000)).to.be.greaterThan(wind(0));
+  });
+});
+
+describe('power through the night', () => {
+  const { dark } = nightStatic(nightRecords());
+  const settings = SETTING_DEFAULTS.power;
+  const heron = (change: Partial<Rig> = {}, own: readonly Part[] = parts, cold = settings) =>
+    powerOfRig({ ...rig('Heron'), ...change }, own, dark, cold);
+
+  it('works from set-up to the end of the dark, and the demo lasts it out', () => {
+    const power = heron();
+    expect(power.span!.fromMs).to.equal(dark!.fromMs - 60 * 60_000);
+    const [battery] = power.batteries;
+    // 0.6 + 2.5 x 0.4 + 1.2 x 0.5 + 0.6 at 12 V, and 0.4 A x 0.2 at 5 V behind a converter of 90 %.
+    expect(battery!.need.averageA).to.be.closeTo(2.8 + ((0.4 * 5) / 12.8 / 0.9) * 0.2, 1e-9);
+    expect([battery!.enough, battery!.emptyAtMs]).to.deep.equal([true, null]);
+    expect(power.devices.map((d) => [d.match, d.voltage, d.cable])).to.deep.equal([
+      ['direct', 'fine', 'fine'],
+      ['direct', 'fine', 'fine'],
+      ['direct', 'unknown', 'fine'],
+      ['direct', 'fine', 'fine'],
+      ['converted', 'fine', 'fine'],
+    ]);
+    expect(power.commonGround).to.equal(false);
+  });
+
+  it('a cold night empties it before the end, at the moment where the line crosses zero', () => {
+    const [battery] = heron({}, parts, { ...settings, coldestC: -20 }).batteries;
+    expect(battery!.enough).to.equal(false);
+    const before = battery!.line.filter((p) => p.atMs <= battery!.emptyAtMs!);
+    expect(before.every((p) => p.share >= 0)).to.equal(true);
+    expect(battery!.line.at(-1)!.share).to.be.lessThan(0);
+  });
+
+  it('thin long cables starve the mount, short ones pull: both are named', () => {
+    const thin = parts.map((p) =>
+      p.id === 'demo-heron-cable-mount' && p.kind === 'cable' ? { ...p, areaMm2: 0.14, lengthM: 1 } : p,
+    );
+    const [mount] = heron({}, thin).devices;
+    expect([mount!.cable, mount!.dropTooLarge, mount!.voltage]).to.deep.equal(['short', false, 'fine']);
+    const long = parts.map((p) =>
+      p.id === 'demo-heron-cable-mount' && p.kind === 'cable' ? { ...p, areaMm2: 0.14, lengthM: 5 } : p,
+    );
+    const [starved] = heron({}, long).devices;
+    expect([starved!.cable, starved!.dropTooLarge, starved!.voltage]).to.deep.equal(['fine', true, 'low']);
+  });
+
+  it('the mount wants a port of its own, apart from heaters and cooler', () => {
+    expect(heron().batteries[0]!.mountShared).to.equal(false);
+    const supplies = rig('Heron').supplies.map((s) => ({ ...s, port: '1' }));
+    expect(heron({ supplies }).batteries[0]!.mountShared).to.equal(true);
+  });
+
+  it('without a dark hour there is nothing to reckon, and nothing breaks', () => {
+    const power = powerOfRig(rig('Heron'), parts, null, settings);
+    expect([power.span, power.hoursH, power.batteries[0]!.line]).to.deep.equal([null, 0, []]);
+    expect(powerOfRig(rig('Plover'), parts, dark, settings).batteries).to.deep.equal([]);
+  });
+});
+
+describe('what to pack and how to put it together', () => {
+  it('lists every part of the rig once, with counts and cases', () => {
+    const { cases, tools, totalKg } = packingOf(rig('Heron'), parts);
+    const items = cases.flatMap((c) => c.items);
+    expect(items.map((i) => i.partId)).to.have.members(
+      partsOfRig(rig('Heron'), parts)
+        .filter(
+          (p) =>
+            !['demo-weight-1', 'demo-weight-2', 'demo-weight-5', 'demo-weight-34a', 'demo-weight-34b'].includes(p.id),
+        )
+        .map((p) => p.id),
+    );
+    expect(new Set(items.map((i) => i.partId)).size).to.equal(items.length);
+    expect(cases.find((c) => c.named === 'Power box')?.items.length).to.be.greaterThan(5);
+    expect(tools).to.include.members(['redLight', 'hexKeys', 'tape', 'meter']);
+    expect(totalKg).to.be.greaterThan(30);
+  });
+
+  it('counts copies that are placed twice', () => {
+    const twice = {
+      ...rig('Heron'),
+      placed: [...rig('Heron').placed, { ...rig('Heron').placed.at(-1)!, placedId: 'x' }],
+    };
+    const weight = packingOf(twice, parts)
+      .cases.flatMap((c) => c.items)
+      .find((i) => i.partId === 'demo-weight-35');
+    expect([weight?.count, weight?.have]).to.deep.equal([2, 1]);
+  });
+
+  const steps = (name: string, own: readonly Part[] = parts) => {
+    const one = rig(name);
+    return assemblyOf(rigNumbers(one, own), new Set(partsOfRig(one, own).map((p) => p.kind)));
+  };
+
+  it('weights come before the tube and cables last, on every mount with a bar', () => {
+    for (const name of ['Heron', 'Plover', 'Wagtail']) {
+      const order = steps(name);
+      const carries = name === 'Wagtail' ? 'cameraOn' : 'tubeOn';
+      expect(order.indexOf('weightsOn'), name).to.be.lessThan(order.indexOf(carries));
+      expect(order.indexOf('endStop'), name).to.equal(order.indexOf('weightsOn') + 1);
+      expect(order.slice(-2), name).to.deep.equal(['cablesLast', 'powerOn']);
+      expect(new Set(order).size).to.equal(order.length);
+    }
+  });
+
+  it('a tracker looks for the pole before the camera blocks it; a strain-wave drive has no balance', () => {
+    const tracker = steps('Wagtail');
+    expect(tracker.indexOf('roughPole')).to.be.lessThan(tracker.indexOf('cameraOn'));
+    expect(steps('Heron', withMount({ drive: 'strainWave' }))).not.to.include('balance');
+    expect(steps('Heron', withMount({ mountKind: 'altAzimuth' }))).not.to.include('wedgeOn');
+    expect(steps('Heron', withMount({ mountKind: 'forkOnWedge' }))).to.include('wedgeOn');
+  });
+});
+
+describe('is this class of mount enough', () => {
+  const camera = { pixelUm: 3.76, widthPx: 6248, heightPx: 4176, massKg: 0.72 };
+  const wish: ChoiceQuestion = {
+    targetSizeArcmin: 70,
+    focalRatio: 6,
+    exposureS: 120,
+    guided: false,
+    camera,
+    latDeg: 40.33,
+    shareUsed: 2 / 3,
+    limits: SETTING_DEFAULTS.limits,
+  };
+  const answer = (change: Partial<ChoiceQuestion>, id: string) =>
+    mountChoice({ ...wish, ...change }).classes.find((c) => c.mount.id === id)!;
+
+  it('the target fills 70 % of the shorter side', () => {
+    const { focalMm } = chosenOptics(wish);
+    const fieldArcmin = 2 * Math.atan((4176 * 3.76e-3) / 2 / focalMm) * (180 / Math.PI) * 60;
+    expect(fieldArcmin).to.be.closeTo(100, 1e-6);
+  });
+
+  it('long focal lengths want more mount, short exposures and guiding less', () => {
+    expect(mountChoice(wish).lightest?.id).to.equal('midBelt');
+    expect(mountChoice({ ...wish, targetSizeArcmin: 300, focalRatio: 2.8, exposureS: 30 }).lightest?.id).to.equal(
+      'smallTracker',
+    );
+    expect(answer({}, 'strainWave').stars).to.equal('elongated');
+    expect(answer({ guided: true }, 'strainWave').stars).to.equal('round');
+    expect(answer({ targetSizeArcmin: 20 }, 'midBelt').load).to.equal('over');
+  });
+
+  it('an alt-azimuth mount does for seconds only', () => {
+    expect(answer({ exposureS: 2, targetSizeArcmin: 200 }, 'altAzimuth').stars).to.equal('acceptable');
+    expect(answer({ exposureS: 120 }, 'altAzimuth').stars).to.equal('elongated');
+  });
+
+  it('says what it costs: a bar adds weights and pieces, a reflector lifts the eye', () => {
+    expect(answer({}, 'midBelt').pieces).to.be.greaterThan(answer({}, 'strainWave').pieces);
+    const [low, high] = answer({ targetSizeArcmin: 40, focalRatio: 5 }, 'midBelt').eyeHeightM;
+    expect([low > 1.2, high > low]).to.deep.equal([true, true]);
+  });
+});
+
+describe('the alt-azimuth exposure map', () => {
+  it('the exposure is the time in which the field really turns by that much', () => {
+    // Due south at declination -9.67 the target stands 40 degrees high at latitude 40.33.
+    const exposureS = altAzExposureS(40.33, 40, 180, 14.1, 3.76);
+    const turnedDeg = Math.abs(fieldRotationDeg(40.33, -9.67, 0, exposureS / 3590.17));
+    expect((turnedDeg * Math.PI) / 180).to.be.closeTo(3.76e-3 / 14.1, 0.01 * (3.76e-3 / 14.1));
+  });
+
+  it('is longest due east and west, shortest near the zenith, alike in both hemispheres', () => {
+    const map = altAzExposureMap(40, 14, 4);
+    const at = (alt: number, az: number) =>
+      map.find((c) => c.fromAltDeg === alt && (c.fromAzDeg + c.toAzDeg) / 2 === az)!.exposureS;
+    expect(map).to.have.length(72);
+    expect(at(30, 90)).to.be.greaterThan(10 * at(30, 180));
+    expect(at(75, 180)).to.be.lessThan(at(30, 180));
+    expect(altAzExposureS(-40, 45, 180, 14, 4)).to.equal(altAzExposureS(40, 45, 180, 14, 4));
+    expect(altAzExposureS(40, 90, 0, 14, 4)).to.equal(0);
+  });
+});
+
+describe('steadiness in the account', () => {
+  const tap = reading('steadiness', { settleS: 4 }, { subject: { type: 'rig', id: 'demo-heron' }, step: 'payload' });
+
+  it('feeds balance and wind, marked as measured, and lengthens the flip', () => {
+    const [before, after] = [nightStatic(nightRecords()), nightStatic(nightRecords({ readings: [tap] }))];
+    expect(before.budget?.sources.balanceWind?.basis).to.equal('assumed');
+    expect(after.budget?.sources.balanceWind?.basis).to.equal('measured');
+    expect(after.budget?.input.balanceWindArcsec).to.be.closeTo(0.6, 1e-12);
+  });
+
+  it('of another rig counts for nothing', () => {
+    const other = nightStatic(
+      nightRecords({ readings: [{ ...tap, subject: { type: 'rig', id: 'demo-plover' } }] }),
+    );
+    expect(other.budget?.input.balanceWindArcsec).to.equal(0.3);
+  });
+});
