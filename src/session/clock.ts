@@ -2,6 +2,8 @@
 
 export type Clock = {
   nowMs: () => number;
+  /** Counts up steadily, for stopwatches; runs on while the time of day is fixed. */
+  elapsedMs: () => number;
   fixed: boolean;
   /** Calls back once a second while it runs; returns the way to stop. */
   subscribe: (listener: () => void) => () => void;
@@ -21,6 +23,7 @@ export function createClock(search: string, storage: Storage): Clock {
   const fixedMs = fixedTime(search, storage);
   return {
     nowMs: () => fixedMs ?? Date.now(),
+    elapsedMs: () => performance.now(),
     fixed: fixedMs !== null,
     subscribe: (listener) => {
       if (fixedMs !== null) return () => undefined;

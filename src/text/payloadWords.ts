@@ -1,26 +1,32 @@
-/** Sentences of the payload bench. */
+/** Sentences of the load on the payload bench. */
+import type { BarPlace } from '../core/mount/heavySide.ts';
 import type { LoadVerdict } from '../core/mount/load.ts';
+import type { Payload, SaddleMisfit } from '../core/night/payloadOfRig.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 
 export type PayloadSaying =
   | { code: 'noMount' }
   | { code: 'empty' }
-  | { code: 'load'; verdict: LoadVerdict; decides: 'mass' | 'moment'; massKg: number; allowedKg: number };
+  | { code: 'load'; verdict: LoadVerdict; decides: 'mass' | 'moment'; massKg: number; allowedKg: number }
+  /** Near the limit with the tube's side heavier: the lever, not another weight. */
+  | { code: 'longerLever'; moveM: number; toM: number; extensionM: number | null; massKg: number; allowedKg: number }
+  | { code: 'strain'; verdict: LoadVerdict; torqueNm: number; allowedNm: number; weightsHelp: boolean };
 
 export const LOAD_NAMES: Record<LoadVerdict, string> = { fine: 'fine', near: 'near the limit', over: 'over the limit' };
 
-export function payloadSentence(s: PayloadSaying, f: Format): Said {
-  if (s.code === 'noMount') return 'Choose a **mount** for this rig in Kit.';
-  if (s.code === 'empty') return 'Nothing with a mass hangs on this rig yet. **Place its parts** in Kit.';
-  const carried = `**${f.quantity(s.massKg, 'mass', 1)} of ${f.quantity(s.allowedKg, 'mass', 1)}**`;
+const carriedWords = (s: { massKg: number; allowedKg: number }, f: Format): string =>
+  `**${f.quantity(s.massKg, 'mass', 1)} of ${f.quantity(s.allowedKg, 'mass', 1)}**`;
+
+function loadSentence(s: Extract<PayloadSaying, { code: 'load' }>, f: Format): Said {
+  const carried = carriedWords(s, f);
   switch (s.verdict) {
     case 'fine':
       return `Load it: the mount carries this rig, ${carried}.`;
     case 'near':
       return s.decides === 'mass'
         ? `Near the limit: ${carried}. Leave something off, or prefer a longer lever to another weight.`
-        : `Near the limit: it hangs **far out**. Bring the heavy pieces closer to the axis.`;
+        : 'Near the limit: it hangs **far out**. Bring the heavy pieces closer to the axis.';
     case 'over':
       return s.decides === 'mass'
         ? `Too heavy: ${carried}. **Take something off**, or use a larger mount.`
@@ -28,13 +34,45 @@ export function payloadSentence(s: PayloadSaying, f: Format): Said {
   }
 }
 
-export function payloadReason(s: PayloadSaying, share: number, ratingIncludesWeights: boolean, f: Format): string {
+function strainSentence(s: Extract<PayloadSaying, { code: 'strain' }>, f: Format): Said {
+  const held = `**${f.quantity(s.torqueNm, 'torque')} of ${f.quantity(s.allowedNm, 'torque')}**`;
+  if (s.verdict === 'fine') return `Load it: the drive holds this rig unbalanced, ${held}.`;
+  return s.weightsHelp
+    ? `Hang the **counterweight** on: without it the drive holds ${held}.`
+    : `Add a **counterweight** or bring the tube closer: the drive holds ${held}.`;
+}
+
+export function payloadSentence(s: PayloadSaying, f: Format): Said {
+  switch (s.code) {
+    case 'noMount':
+      return 'Choose a **mount** for this rig in Kit.';
+    case 'empty':
+      return 'Nothing with a mass hangs on this rig yet. **Place its parts** in Kit.';
+    case 'load':
+      return loadSentence(s, f);
+    case 'strain':
+      return strainSentence(s, f);
+    case 'longerLever':
+      return s.extensionM === null
+        ? `Tube side heavy, near the limit: slide the **weight ${f.quantity(s.moveM, 'barLength')} outward**, to ${f.quantity(s.toM, 'barLength')}. Add none.`
+        : `Tube side heavy, near the limit: **lengthen the bar by ${f.quantity(s.extensionM, 'barLength')}**. Add no weight.`;
+  }
+}
+
+type Circumstances = { share: number; ratingIncludesWeights: boolean; withOneKgMore: LoadVerdict | null };
+
+export function payloadReason(s: PayloadSaying, about: Circumstances, f: Format): string {
   if (s.code === 'noMount') return 'Its rating is what the load is held against.';
   if (s.code === 'empty') return 'Mass and lever arm follow from the parts and where they sit.';
-  const counted = ratingIncludesWeights
+  if (s.code === 'strain') return 'A strain-wave drive has no clutch: no balance to find, only a torque to hold.';
+  if (s.code === 'longerLever') {
+    const more = about.withOneKgMore === 'over' ? 'another kilogram would be over' : 'every kilogram counts here';
+    return `${f.quantity(s.massKg, 'mass', 1)} of ${f.quantity(s.allowedKg, 'mass', 1)} as this rating counts it; ${more}.`;
+  }
+  const counted = about.ratingIncludesWeights
     ? 'bar and weights counted in, as by this rating'
     : 'bar and weights left out, as by this rating';
-  return `You use ${f.quantity(share, 'percent')} of the rating; ${counted}. Lever arm, tube length and wind decide more than the number.`;
+  return `You use ${f.quantity(about.share, 'percent')} of the rating; ${counted}. Lever arm, tube length and wind decide more than the number.`;
 }
 
 /** How much of the rating people use, and for what. */
@@ -44,3 +82,43 @@ export const SHARE_CHOICES: readonly { share: number; words: string }[] = [
   { share: 4 / 5, words: 'four fifths: short lens' },
   { share: 0.95, words: 'nearly all: looking only' },
 ];
+
+export const SCHOOLS_TITLE = 'The tube’s side is the heavier one: two ways';
+export const SCHOOL_NAMES = {
+  weightCloseIn: 'More weight, close in',
+  longerLever: 'The same weight, further out',
+  clamp: 'Or the clamp moved',
+};
+
+export function preferWords(prefer: Payload['prefer']): string {
+  return prefer === 'longerLever'
+    ? 'Preferred: the longer lever. Near the load limit every kilogram counts.'
+    : 'Preferred: the weight close in. It swings less and settles sooner.';
+}
+
+export const BAR_PLACE_WORDS: Record<BarPlace, string | null> = {
+  fine: null,
+  nearInnerEnd: 'Balance lies close to the inner end of the bar: a lighter weight would leave room to slide both ways.',
+  nearOuterEnd:
+    'Balance lies nearly at the end of the bar: nothing is left for a heavier camera, and the swing is slow to settle. Use more weight closer in, or a longer bar.',
+  beyondOuterEnd: 'Balance lies beyond the end of the bar.',
+  insideInnerEnd: 'Balance lies closer in than a weight can stand.',
+};
+
+/** What else to mind before carrying it outside. */
+export function heavyPieceWords({ name, massKg }: Payload['heavyPieces'][number], f: Format): string {
+  return `Lift ${name} with two people: ${f.quantity(massKg, 'mass', 1)} in one piece.`;
+}
+
+export function saddleWords({ plateName, dovetail, saddle }: SaddleMisfit): string {
+  return `${plateName} is a ${dovetail} dovetail; this saddle grips ${saddle} ones. Change the plate before you go out.`;
+}
+
+export function inertiaWords(inertiaKgM2: number, f: Format): string {
+  return `${f.quantity(inertiaKgM2, 'inertia')}; no night with good stars yet to hold it against`;
+}
+
+/** One piece taken to another place. */
+export function movedWords(name: string, toM: number, f: Format): string {
+  return `${name} moved to ${f.quantity(toM, 'barLength')}.`;
+}

@@ -1,4 +1,5 @@
 /** The batteries of a rig through one night: what they must give, when they are empty, and what reaches each device. */
+import { sum } from '../mount/balance.ts';
 import {
   chargeAh,
   chargeNeeded,
@@ -69,8 +70,8 @@ export type BatteryLine = {
   spareAh: number;
   emptyAtMs: number | null;
   line: FuelPoint[];
-  /** Null when no cable states what it carries. */
-  fuse: FuseBounds | null;
+  /** One per port; a fuse is null when no cable there states what it carries. */
+  branches: { port: string; fuse: FuseBounds | null }[];
   /** The mount shares a port of this battery with a heater or a cooler. */
   mountShared: boolean;
 };
@@ -154,6 +155,20 @@ function mountIsShared(supplies: readonly Supply[]): boolean {
   return supplies.some((s) => mount && s.port === mount.port && (s.load.use === 'heater' || s.load.use === 'cooler'));
 }
 
+const onBatterySideA = ({ load, battery, converter }: Supply, deviceA: number): number =>
+  seenByBatteryA(deviceA, load, battery.voltageV, converter);
+
+/** Each port is fused by itself: above the peaks of what hangs on it, as the battery sees them, below what its thinnest
+ *  cable carries. Cables behind a converter are guarded by the converter. */
+function branchesOf(supplies: readonly Supply[]): BatteryLine['branches'] {
+  return [...new Set(supplies.map((s) => s.port))].map((port) => {
+    const own = supplies.filter((s) => s.port === port);
+    const peakA = sum(own, (s) => onBatterySideA(s, s.load.peakA ?? deviceCurrentA(s.load)));
+    const carried = own.flatMap((s) => (s.converter ? [] : s.cables.flatMap((c) => c.maxA ?? [])));
+    return { port, fuse: carried.length > 0 ? fuseBounds(peakA, Math.min(...carried)) : null };
+  });
+}
+
 function batteryLine(
   battery: PartOf<'battery'>,
   supplies: readonly Supply[],
@@ -164,16 +179,15 @@ function batteryLine(
   const cold = coldFactor(battery.chemistry, settings.coldestC);
   const capacityAh = chargeAh(battery.capacityAh, battery.voltageV, battery.chemistry);
   const usableAh = capacityAh * battery.usableDepth * cold;
-  const draws = supplies.map(({ load, converter }) => ({
-    currentA: seenByBatteryA(deviceCurrentA(load), load, battery.voltageV, converter),
-    duty: load.duty,
-    peakA: load.peakA === null ? null : seenByBatteryA(load.peakA, load, battery.voltageV, converter),
+  const draws = supplies.map((s) => ({
+    currentA: onBatterySideA(s, deviceCurrentA(s.load)),
+    duty: s.load.duty,
+    peakA: s.load.peakA === null ? null : onBatterySideA(s, s.load.peakA),
     hoursH: null,
   }));
   const need = chargeNeeded(draws, hoursH, battery.usableDepth, cold);
   const averageA = need.averageA ?? 0;
   const lastsH = hoursUntilEmptyH(capacityAh, battery.usableDepth, cold, averageA);
-  const carried = supplies.flatMap((s) => s.cables.flatMap((c) => c.maxA ?? []));
   return {
     batteryId: battery.id,
     name: battery.name,
@@ -186,7 +200,7 @@ function batteryLine(
     spareAh: capacityAh - need.neededAh,
     emptyAtMs: span && lastsH !== null && lastsH < hoursH ? span.fromMs + lastsH * MS_PER_HOUR : null,
     line: span ? fuelLine(usableAh, averageA, span.fromMs, span.toMs) : [],
-    fuse: carried.length > 0 ? fuseBounds(need.peakA, Math.min(...carried)) : null,
+    branches: branchesOf(supplies),
     mountShared: mountIsShared(supplies),
   };
 }

@@ -24,6 +24,12 @@ export type QuantityKind =
   | 'count'
   | 'temperature'
   | 'volts'
+  | 'amps'
+  | 'ampHours'
+  | 'watts'
+  | 'areaMm2'
+  | 'torque'
+  | 'speed'
   | 'focusUm'
   | 'pixels'
   | 'driftRate';
@@ -33,12 +39,14 @@ export type UnitOf = { symbol: string; perBase: number; decimals: number; offset
 
 const KG_PER_LB = 0.45359237;
 const M_PER_IN = 0.0254;
+const STANDARD_GRAVITY = 9.80665;
 const same = (symbol: string, decimals: number, perBase = 1): Record<UnitSystem, UnitOf> => {
   const unit = { symbol, perBase, decimals };
   return { metric: unit, imperial: unit };
 };
 
-/** The base unit of each kind is the stored one: kg, m, kg m, kg m^2, deg, arcmin, arcsec, h, s, um, mm, C, V. */
+/** The base unit of each kind is the stored one: kg, m, kg m, kg m^2, N m, m/s, deg, arcmin, arcsec, h, s, um, mm, C, V,
+ *  A, Ah, W. */
 const UNITS: Record<QuantityKind, Record<UnitSystem, UnitOf>> = {
   mass: {
     metric: { symbol: 'kg', perBase: 1, decimals: 2 },
@@ -85,6 +93,18 @@ const UNITS: Record<QuantityKind, Record<UnitSystem, UnitOf>> = {
     imperial: { symbol: '°F', perBase: 1.8, decimals: 0, offset: 32 },
   },
   volts: same('V', 1),
+  amps: same('A', 2),
+  ampHours: same('Ah', 1),
+  watts: same('W', 1),
+  areaMm2: same('mm²', 2),
+  torque: {
+    metric: { symbol: 'N m', perBase: 1, decimals: 1 },
+    imperial: { symbol: 'lbf ft', perBase: 1 / (KG_PER_LB * STANDARD_GRAVITY * M_PER_IN * 12), decimals: 1 },
+  },
+  speed: {
+    metric: { symbol: 'km/h', perBase: 3.6, decimals: 0 },
+    imperial: { symbol: 'mph', perBase: 3600 / (M_PER_IN * 12 * 5280), decimals: 0 },
+  },
   focusUm: same('µm', 0),
   pixels: same('px', 1),
   driftRate: same('″/min', 2),

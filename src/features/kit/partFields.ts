@@ -82,8 +82,8 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
   barExtension: bar,
   battery: [
     group([
-      q('capacityAh', 'Capacity in Ah', 'ratio'),
-      q('voltageV', 'Voltage in V', 'ratio'),
+      q('capacityAh', 'Capacity', 'ampHours', 'As printed; 20,000 mAh are 20 Ah.'),
+      q('voltageV', 'Voltage', 'volts'),
       select('chemistry', 'Kind', {
         lead: 'Lead-acid',
         lithiumIron: 'Lithium iron',
@@ -103,26 +103,26 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
         computer: 'Computer',
         other: 'Something else',
       }),
-      q('currentA', 'Current in A', 'ratio'),
-      q('powerW', 'Power in W', 'ratio'),
+      q('currentA', 'Current', 'amps', 'Empty = from its power.'),
+      q('powerW', 'Power', 'watts'),
       q('duty', 'Share of the time it is on', 'percent'),
-      q('peakA', 'Peak current in A', 'ratio'),
-      q('supplyV', 'Supply in V', 'ratio'),
-      q('lowestV', 'Works down to, in V', 'ratio'),
+      q('peakA', 'Peak current', 'amps', 'At start-up or slewing.'),
+      q('supplyV', 'Supply', 'volts'),
+      q('lowestV', 'Works down to', 'volts'),
     ]),
   ],
   cable: [
     group([
       q('lengthM', 'Length', 'length'),
-      q('areaMm2', 'Copper in mm²', 'ratio'),
-      q('maxA', 'Carries at most, in A', 'ratio'),
+      q('areaMm2', 'Copper', 'areaMm2', 'Of one conductor.'),
+      q('maxA', 'Carries at most', 'amps'),
     ]),
   ],
   converter: [
     group([
-      q('outputV', 'Gives, in V', 'ratio'),
+      q('outputV', 'Gives', 'volts'),
       q('efficiency', 'Efficiency', 'percent'),
-      q('maxA', 'Carries at most, in A', 'ratio', 'At its output.'),
+      q('maxA', 'Carries at most', 'amps', 'At its output.'),
     ]),
   ],
   rings: [],

@@ -1,39 +1,121 @@
-/** What the payload bench shows, as codes and figures. */
-import { weightSets, type SetProposal } from '../../core/mount/balanceProposals.ts';
-import type { NightStatic } from '../../core/night/nightStatic.ts';
+/** What the payload bench shows of the load, as codes and figures. */
+import { payloadOf, type Payload } from '../../core/night/payloadOfRig.ts';
+import type { NightRecords } from '../../core/night/nightRecords.ts';
+import type { Rig } from '../../core/records/rig.ts';
+import type { FootingSaying } from '../../text/footingWords.ts';
 import type { PayloadSaying } from '../../text/payloadWords.ts';
+import type { RailPiece } from '../../ui/instruments/RailDrawing.tsx';
 
-export type Hung = { id: string; name: string; massKg: number; atM: number };
-export type PayloadModel = {
-  saying: PayloadSaying;
-  tubeSide: Hung[];
-  barSide: Hung[];
-  /** Sets from the user's box that balance the rig, best first; empty without a bar. */
-  sets: SetProposal[];
-};
+export type LoadModel = { saying: PayloadSaying; payload: Payload; lever: RailPiece[]; tube: RailPiece[] };
 
-const SETS_SHOWN = 3;
+/** Closer than this nobody slides a weight on purpose. */
+const SAME_PLACE_M = 0.003;
+/** A piece on the tube's side may hang this far out, and this far along. */
+const FARTHEST_M = 0.8;
 
-function sayingOf({ numbers, load }: NightStatic): PayloadSaying {
-  if (!load) return { code: 'noMount' };
-  if (numbers.masses.tubeSide.length === 0) return { code: 'empty' };
-  return {
-    code: 'load',
-    verdict: load.verdict,
-    decides: load.massKg.share >= load.momentKgM.share ? 'mass' : 'moment',
-    massKg: load.massKg.is,
-    allowedKg: load.massKg.allowed,
-  };
+/** The rig of a night as it stands, or as it is being dragged. */
+export function payloadOfNight(records: NightRecords, rig: Rig = records.rig): Payload {
+  return payloadOf(rig, records);
 }
 
-export function payloadModel(night: NightStatic): PayloadModel {
-  const { masses, balance } = night.numbers;
-  const bar: Hung[] =
-    masses.bar.massKg > 0 ? [{ id: 'bar', name: 'bar', massKg: masses.bar.massKg, atM: masses.bar.centreM }] : [];
-  return {
-    saying: sayingOf(night),
-    tubeSide: masses.tubeSide.map((m) => ({ id: m.id, name: m.name, massKg: m.massKg, atM: m.fromRaAxisM })),
-    barSide: [...bar, ...masses.weights.map((w) => ({ id: w.placedId, name: w.name, massKg: w.massKg, atM: w.setM }))],
-    sets: balance ? weightSets(balance.input, balance.box).slice(0, SETS_SHOWN) : [],
-  };
+type Carried = { massKg: number; allowedKg: number };
+
+function strainSaying({ strain }: Payload): PayloadSaying | null {
+  if (!strain) return null;
+  const { torqueNm, verdict } = strain.withWeights ?? strain.bare;
+  const weightsHelp = strain.withWeights !== null && strain.withWeights.torqueNm < strain.bare.torqueNm;
+  return { code: 'strain', verdict, torqueNm, allowedNm: strain.allowedNm, weightsHelp };
+}
+
+/** Near the limit with the tube's side heavier: the same weight further out. */
+function leverSaying({ load, prefer, heavy, balance }: Payload, carried: Carried): PayloadSaying | null {
+  if (load?.verdict !== 'near' || prefer !== 'longerLever' || !heavy?.furtherOut || !balance) return null;
+  const moveM = balance.positionM - balance.setM;
+  if (moveM <= SAME_PLACE_M) return null;
+  const { extensionM } = heavy.furtherOut;
+  return { code: 'longerLever', moveM, toM: balance.positionM, extensionM, ...carried };
+}
+
+function sayingOf(payload: Payload): PayloadSaying {
+  const { load, numbers } = payload;
+  if (!load) return { code: 'noMount' };
+  if (numbers.masses.tubeSide.length === 0) return { code: 'empty' };
+  const carried: Carried = { massKg: load.massKg.is, allowedKg: load.massKg.allowed };
+  const decides = load.massKg.share >= load.momentKgM.share ? 'mass' : 'moment';
+  const said = { code: 'load', verdict: load.verdict, decides, ...carried } as const;
+  if (load.verdict === 'over') return said;
+  return strainSaying(payload) ?? leverSaying(payload, carried) ?? said;
+}
+
+/** Across the polar axis: tube's side plus, bar and weights minus. */
+function leverPieces(rig: Rig, { numbers }: Payload): RailPiece[] {
+  const { tubeSide, bar, barLengthM, weights } = numbers.masses;
+  const barPart = rig.placed.find((p) => p.on === 'bar' && !weights.some((w) => w.placedId === p.placedId));
+  const barPiece: RailPiece[] =
+    bar.massKg > 0
+      ? [
+          {
+            id: barPart?.placedId ?? 'bar',
+            name: 'the bar',
+            massKg: bar.massKg,
+            atM: -bar.centreM,
+            round: false,
+            rangeM: null,
+          },
+        ]
+      : [];
+  const end = Math.max(barLengthM, numbers.mount?.barRangeM?.[1] ?? 0, 0.05);
+  return [
+    ...tubeSide.map((p): RailPiece => ({
+      id: p.id,
+      name: p.name,
+      massKg: p.massKg,
+      atM: p.fromRaAxisM,
+      round: true,
+      rangeM: [0, FARTHEST_M],
+    })),
+    ...barPiece,
+    ...weights.map((w): RailPiece => ({
+      id: w.placedId,
+      name: w.name,
+      massKg: w.massKg,
+      atM: -w.setM,
+      round: false,
+      rangeM: w.movable ? [-end, 0] : null,
+    })),
+  ];
+}
+
+/** Along the tube, front plus. */
+function tubePieces({ numbers }: Payload): RailPiece[] {
+  return numbers.masses.tubeSide
+    .filter((p) => p.on === 'tube')
+    .map((p) => ({
+      id: p.id,
+      name: p.name,
+      massKg: p.massKg,
+      atM: p.alongTubeM,
+      round: true,
+      rangeM: [-FARTHEST_M, FARTHEST_M] as const,
+    }));
+}
+
+export function loadModel(records: NightRecords, rig: Rig = records.rig): LoadModel {
+  const payload = payloadOfNight(records, rig);
+  return { saying: sayingOf(payload), payload, lever: leverPieces(rig, payload), tube: tubePieces(payload) };
+}
+
+/** Under this lean or wind an outfit counts as weakly footed. */
+const WEAK_TIPPING_DEG = 8;
+const WEAK_WIND_M_PER_S = 12;
+
+export function footingSaying({ numbers, footing }: Payload): FootingSaying {
+  if (!numbers.mount || !numbers.support) return { code: 'noMount' };
+  if (numbers.support.supportKind === 'pier') return { code: 'pier' };
+  if (!footing) return { code: 'incomplete' };
+  const { footing: found, tipWindMPerS: windMPerS } = footing.worst;
+  const { tippingDeg, tipTowardAzimuthDeg: towardAzimuthDeg } = found;
+  if (!found.stable) return { code: 'falls', towardAzimuthDeg };
+  const weak = tippingDeg < WEAK_TIPPING_DEG || windMPerS < WEAK_WIND_M_PER_S;
+  return weak ? { code: 'weak', towardAzimuthDeg, tippingDeg, windMPerS } : { code: 'stands', tippingDeg, windMPerS };
 }

@@ -1,5 +1,4 @@
 import { expect } from 'chai';
-import type { LoadVerdict } from '../../../src/core/mount/load.ts';
 import type { FirstSubCheck } from '../../../src/core/night/checklists.ts';
 import { runFor } from '../../../src/core/night/run.ts';
 import type { Watch, WatchEvent } from '../../../src/core/night/watch.ts';
@@ -28,7 +27,6 @@ import {
   type LightPathSaying,
 } from '../../../src/text/lightPathWords.ts';
 import { logbookReason, logbookSentence } from '../../../src/text/logbookWords.ts';
-import { payloadReason, payloadSentence, type PayloadSaying } from '../../../src/text/payloadWords.ts';
 import {
   controllerAngle,
   controllerDate,
@@ -103,24 +101,6 @@ describe('words of the stations', () => {
     expect(plain(lightPathSentence(sayings[5]!, f))).to.equal('Add 2.2 mm between corrector and camera.');
     expect(circleWords(1.1, f)).to.equal('The circle covers the corners.');
     expect(circleWords(0.8, f)).to.include('80 %');
-  });
-
-  it('payload', () => {
-    const load = (verdict: LoadVerdict, decides: 'mass' | 'moment'): PayloadSaying => ({
-      code: 'load',
-      verdict,
-      decides,
-      massKg: 7,
-      allowedKg: 12,
-    });
-    const sayings: PayloadSaying[] = [{ code: 'noMount' }, { code: 'empty' }];
-    for (const verdict of ['fine', 'near', 'over'] as const)
-      sayings.push(load(verdict, 'mass'), load(verdict, 'moment'));
-    for (const s of sayings) {
-      isSentence(payloadSentence(s, f), s.code);
-      isSentence(payloadReason(s, 2 / 3, true, f), s.code);
-    }
-    expect(plain(payloadSentence(load('fine', 'mass'), imperial))).to.include('15.4 lb of 26.5 lb');
   });
 
   it('bearing tells the side as seen behind the mount, with the compass point', () => {

@@ -21,7 +21,7 @@ const auas = sites[1]!;
 const judge = (one: Rig, own: readonly Part[] = parts, site = estrela) =>
   payloadOf(one, { parts: own, site, schools: SETTING_DEFAULTS.schools, goodInertiaKgM2: null });
 const withMount = (change: Partial<MountPart>): Part[] =>
-  parts.map((p) => (p.kind === 'mount' ? ({ ...p, ...change }) : p));
+  parts.map((p) => (p.kind === 'mount' ? { ...p, ...change } : p));
 
 describe('the payload of the demo rigs', () => {
   it('Heron fine, Wagtail near its limit and for the longer lever, Plover over', () => {
@@ -286,9 +286,7 @@ describe('steadiness in the account', () => {
   });
 
   it('of another rig counts for nothing', () => {
-    const other = nightStatic(
-      nightRecords({ readings: [{ ...tap, subject: { type: 'rig', id: 'demo-plover' } }] }),
-    );
+    const other = nightStatic(nightRecords({ readings: [{ ...tap, subject: { type: 'rig', id: 'demo-plover' } }] }));
     expect(other.budget?.input.balanceWindArcsec).to.equal(0.3);
   });
 });

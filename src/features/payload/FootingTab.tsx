@@ -1,0 +1,77 @@
+import type { ReactNode } from 'react';
+import { useNight, useShared } from '../../session/session.ts';
+import {
+  footingReason,
+  footingSentence,
+  PIVOT_ASSUMED_WORDS,
+  SWING_NAMES,
+  unweighedWords,
+  WIND_MODEL_WORDS,
+} from '../../text/footingWords.ts';
+import { plain } from '../../text/said.ts';
+import type { RigFooting } from '../../core/night/footingOfRig.ts';
+import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import { FigureList } from '../../ui/FigureList.tsx';
+import { FootprintDrawing } from '../../ui/instruments/FootprintDrawing.tsx';
+import { Problem } from '../../ui/Problem.tsx';
+import { footingSaying, payloadOfNight } from './model.ts';
+import { Steadiness } from './Steadiness.tsx';
+
+function Footprint({ footing, label }: { footing: RigFooting; label: string }) {
+  const { format } = useShared();
+  const { worst } = footing;
+  const { weakestEdge, edgeDistancesM, centreOfMassM } = worst.footing;
+  return (
+    <div className="dial-row">
+      <FootprintDrawing
+        label={label}
+        feet={footing.feet}
+        centres={footing.all.map(({ swing, footing: found }) => ({
+          at: [found.centreOfMassM[0], found.centreOfMassM[1]],
+          name: SWING_NAMES[swing],
+          worst: swing === worst.swing,
+        }))}
+        weakestEdge={weakestEdge}
+        edgeDistanceM={weakestEdge === null ? 0 : (edgeDistancesM[weakestEdge] ?? 0)}
+        format={format}
+      />
+      <div>
+        <FigureList
+          figures={[
+            { name: 'Stands on the feet', value: format.quantity(worst.footing.totalKg, 'mass', 1) },
+            { name: 'Mass centre, height', value: format.quantity(centreOfMassM[2], 'length', 2) },
+            ...footing.all.map(({ swing, footing: found }) => ({
+              name: `Leans, ${SWING_NAMES[swing]}`,
+              value: format.quantity(found.tippingDeg, 'angleDeg'),
+            })),
+          ]}
+        />
+        <p className="soft">{WIND_MODEL_WORDS}</p>
+        {footing.pivotAssumed && <p className="soft">{PIVOT_ASSUMED_WORDS}</p>}
+      </div>
+    </div>
+  );
+}
+
+/** Does it stand: the tripod's footprint, the wind, and the tap test. */
+export function FootingTab({ tabs }: { tabs: ReactNode }) {
+  const { records } = useNight();
+  const { format } = useShared();
+  const payload = payloadOfNight(records);
+  const saying = footingSaying(payload);
+  const sentence = footingSentence(saying, format);
+  const { footing } = payload;
+  return (
+    <BenchLayout
+      title="Payload"
+      tabs={tabs}
+      sentence={sentence}
+      reason={footingReason(saying, format)}
+      instrumentName="The footprint"
+      instrument={footing ? <Footprint footing={footing} label={plain(sentence)} /> : undefined}
+    >
+      {footing && footing.unweighed.length > 0 && <Problem>{unweighedWords(footing.unweighed)}</Problem>}
+      <Steadiness />
+    </BenchLayout>
+  );
+}

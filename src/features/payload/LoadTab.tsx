@@ -1,0 +1,190 @@
+import { useMemo, type ReactNode } from 'react';
+import { Form } from 'react-bootstrap';
+import type { Load } from '../../core/mount/load.ts';
+import { useNight, useSession, useShared } from '../../session/session.ts';
+import { updateHead } from '../../storage/commands.ts';
+import { gapWords, writeWords } from '../../text/errorWords.ts';
+import {
+  BAR_PLACE_WORDS,
+  heavyPieceWords,
+  inertiaWords,
+  LOAD_NAMES,
+  payloadReason,
+  payloadSentence,
+  saddleWords,
+  SHARE_CHOICES,
+} from '../../text/payloadWords.ts';
+import { plain } from '../../text/said.ts';
+import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import { LoadBars } from '../../ui/instruments/LoadBars.tsx';
+import { RailDrawing } from '../../ui/instruments/RailDrawing.tsx';
+import { Problem } from '../../ui/Problem.tsx';
+import { WeightSets } from '../../ui/WeightSets.tsx';
+import { HeavySideSchools } from './HeavySideSchools.tsx';
+import { loadModel, type LoadModel } from './model.ts';
+import { PlaceForm } from './PlaceForm.tsx';
+import { useDraggedRig } from './useDraggedRig.ts';
+
+function Bars({ load, strain }: { load: Load; strain: LoadModel['payload']['strain'] }) {
+  const { format } = useShared();
+  const of = (bar: Load['massKg'], kind: 'mass' | 'moment' | 'inertia', decimals: number): string =>
+    `${format.number(format.shown(bar.is, kind), decimals)} of ${format.quantity(bar.allowed, kind, decimals)}`;
+  const row = (name: string, bar: Load['massKg'], figure: string) => ({
+    name,
+    bar,
+    figure,
+    verdict: LOAD_NAMES[bar.verdict],
+  });
+  const held = strain?.withWeights ?? strain?.bare;
+  return (
+    <>
+      <LoadBars
+        rows={[
+          row('Mass', load.massKg, of(load.massKg, 'mass', 1)),
+          row('Moment about the polar axis', load.momentKgM, of(load.momentKgM, 'moment', 2)),
+          ...(load.inertiaKgM2
+            ? [row('Inertia about the declination axis', load.inertiaKgM2, of(load.inertiaKgM2, 'inertia', 2))]
+            : []),
+          ...(strain && held
+            ? [
+                row(
+                  'Torque left for the drive',
+                  { is: held.torqueNm, allowed: strain.allowedNm, share: held.share, verdict: held.verdict },
+                  `${format.number(format.shown(held.torqueNm, 'torque'), 1)} of ${format.quantity(strain.allowedNm, 'torque')}`,
+                ),
+              ]
+            : []),
+        ]}
+      />
+      {!load.inertiaKgM2 && (
+        <p className="soft">Inertia about the declination axis: {inertiaWords(load.decInertiaKgM2, format)}.</p>
+      )}
+    </>
+  );
+}
+
+/** How much of the rating this rig may use, and whether the rating counts bar and weights. */
+function RatingChoices() {
+  const { records, numbers } = useNight();
+  const { notify } = useShared();
+  const { writer } = useSession();
+  const { mount } = numbers;
+  if (records.fromSnapshot || !mount) return null;
+  const said = (written: Awaited<ReturnType<typeof updateHead>>): void => {
+    if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
+  };
+  const chooseShare = (loadShare: number): void => {
+    void updateHead(writer, 'rigs', records.rig.id, { schools: { ...records.rig.schools, loadShare } }).then(said);
+  };
+  const closest = SHARE_CHOICES.reduce((best, one) =>
+    Math.abs(one.share - records.schools.loadShare) < Math.abs(best.share - records.schools.loadShare) ? one : best,
+  );
+  return (
+    <div className="choices">
+      <Form.Group controlId="load-share" className="short-field">
+        <Form.Label>Share of the rating you use</Form.Label>
+        <Form.Select value={closest.share} onChange={(event) => chooseShare(Number(event.target.value))}>
+          {SHARE_CHOICES.map(({ share, words }) => (
+            <option key={share} value={share}>
+              {words}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <Form.Check
+        id="rating-counts"
+        type="checkbox"
+        label="The rating counts bar and weights"
+        checked={mount.ratingIncludesWeights}
+        onChange={(event) =>
+          void updateHead(writer, 'parts', mount.id, { ratingIncludesWeights: event.target.checked }).then(said)
+        }
+      />
+    </div>
+  );
+}
+
+/** What needs attention before anything is carried outside. */
+function Warnings({ payload }: { payload: LoadModel['payload'] }) {
+  const { format } = useShared();
+  const place = payload.balance ? BAR_PLACE_WORDS[payload.balance.place] : null;
+  const words = [
+    ...payload.numbers.gaps.filter((gap) => gap.code === 'massMissing').map(gapWords),
+    ...(place === null ? [] : [place]),
+    ...(payload.saddleMisfit ? [saddleWords(payload.saddleMisfit)] : []),
+    ...payload.heavyPieces.map((piece) => heavyPieceWords(piece, format)),
+  ];
+  return words.map((one) => <Problem key={one}>{one}</Problem>);
+}
+
+type Dragging = ReturnType<typeof useDraggedRig>;
+
+/** The lever across the polar axis, and the tube on its saddle below it. */
+function Rails({ model, dragging, label }: { model: LoadModel; dragging: Dragging; label: string }) {
+  const { format } = useShared();
+  const { fromSnapshot } = useNight().records;
+  const arm = model.payload.numbers.mount?.referenceArmM ?? 0;
+  const common = { format, dragged: dragging.held };
+  return (
+    <div className="rails">
+      <RailDrawing
+        {...common}
+        label={label}
+        pieces={model.lever}
+        marks={[{ atM: arm, text: `rated arm ${format.quantity(arm, 'barLength')}` }]}
+        words={{ left: 'tube’s side', right: 'bar and weights', axis: 'polar axis' }}
+        onDrag={fromSnapshot ? null : dragging.drag('fromRaAxisM')}
+        onDrop={dragging.drop('fromRaAxisM')}
+      />
+      <RailDrawing
+        {...common}
+        label="The tube on its saddle, from the side: what hangs where along it"
+        pieces={model.tube}
+        marks={[]}
+        words={{ left: 'front', right: 'camera end', axis: 'saddle' }}
+        onDrag={fromSnapshot ? null : dragging.drag('alongTubeM')}
+        onDrop={dragging.drop('alongTubeM')}
+      />
+    </div>
+  );
+}
+
+export function LoadTab({ tabs }: { tabs: ReactNode }) {
+  const { records, numbers } = useNight();
+  const { format } = useShared();
+  const dragging = useDraggedRig();
+  const model = useMemo(() => loadModel(records, dragging.rig), [records, dragging.rig]);
+  const { payload, saying } = model;
+  const sentence = payloadSentence(saying, format);
+  const nameOf = (id: string): string => records.parts.find((p) => p.id === id)?.name ?? id;
+  const about = {
+    share: records.schools.loadShare,
+    ratingIncludesWeights: numbers.mount?.ratingIncludesWeights ?? false,
+    withOneKgMore: payload.withOneKgMore,
+  };
+  const hangs = payload.load !== null && model.lever.length > 0;
+  return (
+    <BenchLayout
+      title="Payload"
+      tabs={tabs}
+      sentence={sentence}
+      reason={payloadReason(saying, about, format)}
+      instrumentName="The lever"
+      instrument={hangs ? <Rails model={model} dragging={dragging} label={plain(sentence)} /> : undefined}
+    >
+      {payload.load && hangs && <Bars load={payload.load} strain={payload.strain} />}
+      <Warnings payload={payload} />
+      <RatingChoices />
+      {payload.heavy && <HeavySideSchools heavy={payload.heavy} prefer={payload.prefer} nameOf={nameOf} />}
+      {payload.sets.length > 0 && (
+        <div className="section">
+          <h2>Weights from your box that balance it, fewest pieces first</h2>
+          <div className="two-ways">
+            <WeightSets sets={payload.sets} nameOf={nameOf} format={format} />
+          </div>
+        </div>
+      )}
+      {!records.fromSnapshot && hangs && <PlaceForm rig={dragging.rig} nameOf={nameOf} place={dragging.place} />}
+    </BenchLayout>
+  );
+}

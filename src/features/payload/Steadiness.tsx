@@ -1,0 +1,81 @@
+import { useEffect, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { z } from 'zod';
+import { judgeSteadiness } from '../../core/mount/steadiness.ts';
+import { lastSteadiness } from '../../core/night/budgetSources.ts';
+import { RecordForm } from '../../session/RecordForm.tsx';
+import { useNight, useSession, useShared, type NewReadingHere } from '../../session/session.ts';
+import { useRecord } from '../../session/useRecord.ts';
+import { steadyWords, type SteadySaying } from '../../text/footingWords.ts';
+import { QuantityField } from '../../ui/form/Fields.tsx';
+
+const SHOWN_EVERY_MS = 100;
+
+/** Runs from the tap until the image stands still. */
+function Stopwatch({ stop }: { stop: (settleS: number) => void }) {
+  const { clock } = useSession();
+  const { format } = useShared();
+  const [startMs, setStartMs] = useState<number | null>(null);
+  const [shownS, setShownS] = useState(0);
+  useEffect(() => {
+    if (startMs === null) return;
+    const timer = setInterval(() => setShownS((clock.elapsedMs() - startMs) / 1000), SHOWN_EVERY_MS);
+    return () => clearInterval(timer);
+  }, [startMs, clock]);
+  const press = (): void => {
+    if (startMs === null) {
+      setShownS(0);
+      setStartMs(clock.elapsedMs());
+      return;
+    }
+    stop(Math.round((clock.elapsedMs() - startMs) / 100) / 10);
+    setStartMs(null);
+  };
+  return (
+    <div className="actions">
+      <Button variant="primary" className="stopwatch" onClick={press}>
+        {startMs === null ? 'I tapped the tube' : `It stands still: ${format.number(shownS, 1)} s`}
+      </Button>
+    </div>
+  );
+}
+
+const schema = z.object({ settleS: z.number().min(0).max(120) });
+type Fields = { settleS: number | null };
+
+/** Tap the tube and time until the image is still: recorded for this rig, judged for its focal length. */
+export function Steadiness() {
+  const { records, numbers } = useNight();
+  const { format } = useShared();
+  const record = useRecord();
+  const { train } = numbers;
+  if (!train) return null;
+  const last = lastSteadiness(records);
+  const judged = last && judgeSteadiness(last.values.settleS, train.focalEffectiveMm);
+  const saying: SteadySaying = judged
+    ? { code: 'tested', settleS: last.values.settleS, waitS: judged.waitAfterSlewS, ...judged }
+    : { code: 'notTested' };
+  const reading = (settleS: number): NewReadingHere => ({
+    step: 'payload',
+    subject: { type: 'rig', id: records.rig.id },
+    kind: 'steadiness',
+    values: { settleS },
+  });
+  const said = (settleS: number): string => `Settling time recorded: ${format.number(settleS, 1)} s.`;
+  return (
+    <div className="section">
+      <h2>Is it steady?</h2>
+      <p>{steadyWords(saying, format)}</p>
+      {!records.fromSnapshot && <Stopwatch stop={(s) => void record(reading(s), said(s))} />}
+      <RecordForm<Fields, z.infer<typeof schema>>
+        title="Or timed by hand"
+        button="Record this time"
+        schema={schema}
+        defaults={{ settleS: null }}
+        toReading={({ settleS }) => ({ reading: reading(settleS), said: said(settleS) })}
+      >
+        <QuantityField name="settleS" label="Until the image stands still" kind="seconds" system={format.system} />
+      </RecordForm>
+    </div>
+  );
+}

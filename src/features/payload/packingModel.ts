@@ -1,0 +1,53 @@
+/** What the packing tab shows: lists with their ticks of tonight. */
+import { ASSEMBLY_LIST, assemblyOf, type AssemblyStep } from '../../core/night/assembly.ts';
+import { isTicked } from '../../core/night/checklists.ts';
+import type { NightStatic } from '../../core/night/nightStatic.ts';
+import {
+  INVENTORY_LIST,
+  PACKING_LIST,
+  packingOf,
+  type Case,
+  type Packing,
+  type Tool,
+} from '../../core/night/packing.ts';
+import type { PackingSaying } from '../../text/packingWords.ts';
+
+export type PackingView = 'pack' | 'inventory' | 'assembly';
+export type TickedItem = Case['items'][number] & { done: boolean };
+export type TickedCase = Omit<Case, 'items'> & { items: TickedItem[] };
+
+export type PackingModel = {
+  saying: PackingSaying;
+  packing: Packing;
+  cases: TickedCase[];
+  tools: { tool: Tool; done: boolean }[];
+  steps: { step: AssemblyStep; done: boolean }[];
+};
+
+export const LIST_OF: Record<PackingView, string> = {
+  pack: PACKING_LIST,
+  inventory: INVENTORY_LIST,
+  assembly: ASSEMBLY_LIST,
+};
+
+function sayingOf(view: PackingView, { cases, tools, steps }: Omit<PackingModel, 'saying' | 'packing'>): PackingSaying {
+  const items = [...cases.flatMap((c) => c.items), ...(view === 'pack' ? tools : [])];
+  if (items.length === 0 || steps.length === 0) return { code: 'empty' };
+  const open = items.filter((i) => !i.done).length;
+  if (view === 'assembly') return { code: 'assembly', next: steps.find((s) => !s.done)?.step ?? null };
+  return view === 'pack'
+    ? { code: 'pack', open, pieces: items.length, cases: cases.length }
+    : { code: 'inventory', open };
+}
+
+export function packingModel({ records, numbers }: NightStatic, view: PackingView): PackingModel {
+  const packing = packingOf(records.rig, records.parts);
+  const ticked = (itemId: string): boolean => isTicked(records.readings, LIST_OF[view], itemId);
+  const kinds = new Set(packing.cases.flatMap((c) => c.items.map((i) => i.kind)));
+  const lists = {
+    cases: packing.cases.map((c) => ({ ...c, items: c.items.map((i) => ({ ...i, done: ticked(i.partId) })) })),
+    tools: packing.tools.map((tool) => ({ tool, done: ticked(`tool-${tool}`) })),
+    steps: assemblyOf(numbers, kinds).map((step) => ({ step, done: ticked(step) })),
+  };
+  return { saying: sayingOf(view, lists), packing, ...lists };
+}

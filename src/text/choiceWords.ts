@@ -1,0 +1,63 @@
+/** Sentences for someone who is still choosing a mount. */
+import type { MountClassId } from '../core/mount/mountClasses.ts';
+import type { TubeKind } from '../core/optics/tubeClasses.ts';
+import type { RoundnessVerdict } from '../core/verdict/budget.ts';
+import type { Format } from './format.ts';
+import type { Said } from './said.ts';
+
+export const CLASS_NAMES: Record<MountClassId, string> = {
+  altAzimuth: 'Alt-azimuth mount',
+  smallTracker: 'Small tracker, ball head',
+  bracketTracker: 'Tracker with bracket and bar',
+  smallGeared: 'Small geared German mount',
+  midBelt: 'Mid-size belt-driven German mount',
+  largeBelt: 'Large belt-driven German mount',
+  strainWave: 'Small strain-wave mount',
+};
+
+export const TUBE_NAMES: Record<TubeKind, string> = { lens: 'lens', refractor: 'refractor', reflector: 'reflector' };
+
+export const STAR_NAMES: Record<RoundnessVerdict, string> = {
+  round: 'round',
+  acceptable: 'acceptable',
+  elongated: 'elongated',
+};
+
+export type ChoiceSaying =
+  | { code: 'ask' }
+  | { code: 'enough'; id: MountClassId; focalMm: number; tube: TubeKind; totalKg: number; carriedKg: number }
+  | { code: 'none'; guided: boolean; focalMm: number };
+
+export function choiceSentence(s: ChoiceSaying, f: Format): Said {
+  switch (s.code) {
+    case 'ask':
+      return 'Say **what you want to photograph** and how: the mount follows from it.';
+    case 'enough':
+      return `A **${CLASS_NAMES[s.id].toLowerCase()}** is enough for a ${f.quantity(s.focalMm, 'opticsMm', 0)} ${TUBE_NAMES[s.tube]} of ${f.quantity(s.totalKg, 'mass', 1)}.`;
+    case 'none':
+      return s.guided
+        ? 'No class carries this: choose a **shorter focal length** or a faster one.'
+        : 'No class keeps this round unguided: **guide**, or expose shorter.';
+  }
+}
+
+export function choiceReason(s: ChoiceSaying, f: Format): string {
+  if (s.code === 'ask') return 'Size on the sensor gives the focal length, that the tube, that the mass.';
+  if (s.code === 'none')
+    return `The target asks for ${f.quantity(s.focalMm, 'opticsMm', 0)}. Each column below says what fails.`;
+  return `The lightest that carries it and keeps stars round, with usual figures of its class; ${f.quantity(s.carriedKg, 'mass', 0)} to carry in all.`;
+}
+
+export const CHOICE_ASSUMED =
+  'Assumed: the target fills 70 % of the sensor’s shorter side; tube by rule of thumb; the pole set by eye; the drive’s swing usual for its class.';
+
+export function altAzMapWords(cornerMm: number, f: Format): string {
+  return `Longest alt-azimuth exposure before a corner of this sensor, ${f.quantity(cornerMm, 'opticsMm')} out, turns by one pixel. North is up, the zenith in the middle.`;
+}
+
+/** `4 s`, `2 min`, `1 h +`. */
+export function exposureWords(exposureS: number, longestS: number): string {
+  if (exposureS >= longestS) return '1 h +';
+  if (exposureS < 100) return `${Math.floor(exposureS)} s`;
+  return `${Math.floor(exposureS / 60)} min`;
+}

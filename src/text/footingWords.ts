@@ -1,0 +1,87 @@
+/** Sentences of the tripod and of the tap test. */
+import type { SteadinessVerdict } from '../core/mount/steadiness.ts';
+import type { Swing } from '../core/night/footingOfRig.ts';
+import type { Format } from './format.ts';
+import { compassPoint } from './levelWords.ts';
+import type { Said } from './said.ts';
+
+export type FootingSaying =
+  | { code: 'noMount' }
+  | { code: 'pier' }
+  | { code: 'incomplete' }
+  | { code: 'falls'; towardAzimuthDeg: number | null }
+  | { code: 'weak'; towardAzimuthDeg: number | null; tippingDeg: number; windMPerS: number }
+  | { code: 'stands'; tippingDeg: number; windMPerS: number };
+
+const sideWords = (azimuthDeg: number | null): string =>
+  azimuthDeg === null ? 'the heavy side' : `the ${compassPoint(azimuthDeg)}`;
+
+export function footingSentence(s: FootingSaying, f: Format): Said {
+  switch (s.code) {
+    case 'noMount':
+      return 'Choose a **mount and a tripod** for this rig in Kit.';
+    case 'pier':
+      return 'Nothing to check: a **pier** does not tip.';
+    case 'incomplete':
+      return 'Enter the size of the **tube** in Kit: the wind leans on it.';
+    case 'falls':
+      return `It falls over. **Turn a leg toward ${sideWords(s.towardAzimuthDeg)}** and spread all legs before you load it.`;
+    case 'weak':
+      return `Turn a **leg toward ${sideWords(s.towardAzimuthDeg)}** and hang the battery under the hub: ${f.quantity(s.windMPerS, 'speed')} of wind tip it.`;
+    case 'stands':
+      return `Spread and lock the legs; then it stands: only **${f.quantity(s.windMPerS, 'speed')}** of wind tip it.`;
+  }
+}
+
+export function footingReason(s: FootingSaying, f: Format): string {
+  switch (s.code) {
+    case 'stands':
+    case 'weak':
+      return `Its mass centre may lean ${f.quantity(s.tippingDeg, 'angleDeg')} before it falls, with the bar swung to its worst side.`;
+    case 'falls':
+      return 'The mass centre lies outside the feet with the bar swung that way.';
+    case 'pier':
+      return 'It is fixed to the ground.';
+    default:
+      return 'Feet, height and masses decide what tips it.';
+  }
+}
+
+export const SWING_NAMES: Record<Swing, string> = {
+  tubeWest: 'tube west',
+  tubeEast: 'tube east',
+  weightsDown: 'weights down',
+};
+
+export const PIVOT_ASSUMED_WORDS =
+  'The height of the axes is assumed: 250 mm above the hub. Enter it with the mount in Kit to be sure.';
+export const WIND_MODEL_WORDS =
+  'Feet do not slide; the wind leans on tube and camera at one height. Steady wind: gusts count for more.';
+
+export function unweighedWords(names: readonly string[]): string {
+  return `Without a mass and left out: ${names.join(', ')}. Weigh it and enter it in Kit.`;
+}
+
+export type SteadySaying =
+  | { code: 'notTested' }
+  | {
+      code: 'tested';
+      verdict: SteadinessVerdict;
+      settleS: number;
+      wantedS: number;
+      waitS: number;
+      sigmaArcsec: number;
+    };
+
+const STEADY_WORDS: Record<SteadinessVerdict, string> = {
+  steady: 'Steady enough for this focal length.',
+  slow: 'Slow to settle: lower the tripod, spread the legs, tighten every clamp.',
+  shaky: 'Too shaky for this focal length: lower the tripod, take weight off, or use a shorter lens.',
+};
+
+export function steadyWords(s: SteadySaying, f: Format): string {
+  if (s.code === 'notTested')
+    return 'Tap the tube, watch a star at high power or on the screen, and stop when it stands still.';
+  const seconds = f.number(s.settleS, 1);
+  return `${STEADY_WORDS[s.verdict]} It took ${seconds} s, ${f.number(s.wantedS, 1)} s are wanted. Wait ${f.quantity(s.waitS, 'seconds')} after every slew; the account takes ${f.quantity(s.sigmaArcsec, 'arcsec')} for balance and wind.`;
+}

@@ -1,0 +1,294 @@
+/** Pieces on a rail, to scale along it: the lever across the polar axis, or the tube on its saddle. Each piece is as large
+ *  as its mass; those that may move are dragged, or moved with the arrow keys. Plus is on the left. */
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { Format } from '../../text/format.ts';
+import { useWidth } from '../useWidth.ts';
+
+export type RailPiece = {
+  id: string;
+  name: string;
+  massKg: number;
+  /** Signed place on the rail, m. */
+  atM: number;
+  round: boolean;
+  /** Null = stays where it is. */
+  rangeM: readonly [number, number] | null;
+};
+export type RailMark = { atM: number; text: string };
+
+/** A drag in progress: the pieces that move together, and by how much. */
+export type RailDrag = { ids: readonly string[]; byM: number };
+type Props = {
+  label: string;
+  pieces: readonly RailPiece[];
+  marks: readonly RailMark[];
+  words: { left: string; right: string; axis: string };
+  format: Format;
+  /** Pieces being dragged keep together and apart from the others. */
+  dragged: ReadonlySet<string>;
+  /** Called on every move; null when nothing may be moved. */
+  onDrag: ((drag: RailDrag) => void) | null;
+  /** Called once, when the piece is let go. */
+  onDrop: (drag: RailDrag) => void;
+};
+
+type Group = {
+  key: string;
+  ids: string[];
+  names: string[];
+  massKg: number;
+  atM: number;
+  round: boolean;
+  free: boolean;
+};
+type View = { x: (atM: number) => number; perM: number };
+
+const NARROWEST = 300;
+const AXIS_Y = 118;
+const HEIGHT = 206;
+const LABEL_PX = 66;
+const SMALLEST_TOUCH_PX = 22;
+/** Arrow keys move a piece by this much, with Shift by a fifth of it. */
+const KEY_STEP_M = 0.005;
+/** Room beyond the outermost piece on either side. */
+const ROOM_M = 0.08;
+
+/** Area grows with the mass. */
+const radiusPx = (massKg: number): number => 5 + 12 * Math.sqrt(Math.min(massKg, 12));
+
+/** Pieces in one place stand together as one load. */
+function together(pieces: readonly RailPiece[], dragged: ReadonlySet<string>): Group[] {
+  const groups = new Map<string, Group>();
+  for (const piece of pieces) {
+    const free = piece.rangeM !== null;
+    const key = `${dragged.has(piece.id)} ${free} ${piece.round} ${piece.atM.toFixed(2)}`;
+    const known = groups.get(key);
+    groups.set(key, {
+      key: known?.key ?? piece.id,
+      ids: [...(known?.ids ?? []), piece.id],
+      names: [...(known?.names ?? []), piece.name],
+      massKg: (known?.massKg ?? 0) + piece.massKg,
+      atM: known?.atM ?? piece.atM,
+      round: piece.round,
+      free,
+    });
+  }
+  return [...groups.values()].sort((a, b) => b.massKg - a.massKg);
+}
+
+type Label = { key: string; x: number; text: string; row: number };
+
+/** Labels in rows above the rail, each in the lowest row in which it does not touch its neighbour. */
+function placeLabels(labels: readonly Omit<Label, 'row'>[]): Label[] {
+  const rowEnds: number[] = [];
+  return [...labels]
+    .sort((a, b) => a.x - b.x)
+    .map((label) => {
+      const free = rowEnds.findIndex((end) => label.x - LABEL_PX / 2 >= end);
+      const row = free === -1 ? rowEnds.length : free;
+      rowEnds[row] = label.x + LABEL_PX / 2;
+      return { ...label, row };
+    });
+}
+
+function Labels({ labels }: { labels: readonly Label[] }) {
+  return (
+    <>
+      {labels.map(({ key, x, text, row }) => {
+        const y = AXIS_Y - 50 - row * 19;
+        return (
+          <g key={key}>
+            <path d={`M${x} ${y + 5}V${AXIS_Y}`} stroke="var(--soft)" strokeWidth="1" />
+            <text x={x} y={y} textAnchor="middle" className="figures" fontSize="14" fill="var(--ink)">
+              {text}
+            </text>
+          </g>
+        );
+      })}
+    </>
+  );
+}
+
+function Shape({ group, view }: { group: Group; view: View }) {
+  const radius = radiusPx(group.massKg) * (group.round ? 1 : 0.9);
+  return (
+    <rect
+      x={view.x(group.atM) - radius}
+      y={AXIS_Y - radius}
+      width={2 * radius}
+      height={2 * radius}
+      rx={group.round ? radius : 5}
+      fill={group.round ? 'var(--tint)' : 'var(--ghost)'}
+      stroke="var(--ink)"
+      strokeWidth="2"
+    />
+  );
+}
+
+type HandleProps = {
+  group: Group;
+  view: View;
+  format: Format;
+  begin: (event: PointerEvent<SVGGElement>) => void;
+  nudge: (byM: number) => void;
+};
+
+/** A piece that can be moved: a slider for hands, keys and screen readers. */
+function Handle({ group, view, format, begin, nudge }: HandleProps) {
+  const onKeyDown = (event: KeyboardEvent): void => {
+    const step = KEY_STEP_M * (event.shiftKey ? 0.2 : 1);
+    const byM = { ArrowLeft: step, ArrowUp: step, ArrowRight: -step, ArrowDown: -step }[event.key];
+    if (byM === undefined) return;
+    event.preventDefault();
+    nudge(byM);
+  };
+  const touch = Math.max(SMALLEST_TOUCH_PX, radiusPx(group.massKg));
+  return (
+    <g
+      className="rail-handle"
+      role="slider"
+      tabIndex={0}
+      aria-label={`Move ${group.names.join(', ')}`}
+      aria-valuenow={Math.round(group.atM * 1000)}
+      aria-valuetext={format.quantity(group.atM, 'barLength')}
+      onPointerDown={begin}
+      onKeyDown={onKeyDown}
+    >
+      <circle cx={view.x(group.atM)} cy={AXIS_Y} r={touch} fill="transparent" />
+      <Shape group={group} view={view} />
+      <path
+        d={`M${view.x(group.atM) - 4} ${AXIS_Y - 4}v8m4 -8v8m4 -8v8`}
+        stroke="var(--soft)"
+        strokeWidth="1.5"
+        fill="none"
+      />
+    </g>
+  );
+}
+
+function Rail({ view, width, words }: { view: View; width: number; words: Props['words'] }) {
+  return (
+    <>
+      <path d={`M14 ${AXIS_Y}H${width - 14}`} stroke="var(--metal)" strokeWidth="8" strokeLinecap="round" />
+      <path d={`M${view.x(0)} ${AXIS_Y}l-14 40h28z`} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
+      <text x={view.x(0)} y={AXIS_Y + 56} textAnchor="middle" fontSize="13" fill="var(--soft)">
+        {words.axis}
+      </text>
+      <text x={4} y={HEIGHT - 4} fontSize="13" fill="var(--soft)">
+        {words.left}
+      </text>
+      <text x={width - 4} y={HEIGHT - 4} textAnchor="end" fontSize="13" fill="var(--soft)">
+        {words.right}
+      </text>
+    </>
+  );
+}
+
+function Mark({ mark, view }: { mark: RailMark; view: View }) {
+  const x = view.x(mark.atM);
+  return (
+    <>
+      <path d={`M${x} ${AXIS_Y - 40}V${AXIS_Y + 40}`} stroke="var(--amber)" strokeWidth="2" strokeDasharray="5 4" />
+      <text x={x} y={AXIS_Y + 56} textAnchor="middle" fontSize="13" fill="var(--soft)">
+        {mark.text}
+      </text>
+    </>
+  );
+}
+
+/** Keeps every piece of a group on its part of the rail. */
+function limited(pieces: readonly RailPiece[], ids: readonly string[], byM: number): number {
+  return pieces
+    .filter((p) => ids.includes(p.id))
+    .reduce((by, { atM, rangeM }) => (rangeM ? Math.min(rangeM[1] - atM, Math.max(rangeM[0] - atM, by)) : by), byM);
+}
+
+type Grip = { ids: string[]; fromX: number; perM: number; pieces: readonly RailPiece[]; last: RailDrag };
+
+type GripProps = Pick<Props, 'pieces' | 'onDrag' | 'onDrop'> & { view: View };
+
+/** Dragging by pointer. The svg keeps the pointer, so that a piece may pass over another one; the scale stays while a
+ *  piece is held, or the piece would run away from the finger. */
+function useGrip({ pieces, view: fresh, onDrag, onDrop }: GripProps) {
+  const grip = useRef<Grip | null>(null);
+  const [frozen, freeze] = useState<View | null>(null);
+  const view = frozen ?? fresh;
+  const begin = (ids: string[], event: PointerEvent<SVGGElement>): void => {
+    const svg = event.currentTarget.ownerSVGElement;
+    if (!onDrag || !svg) return;
+    event.preventDefault();
+    event.currentTarget.focus();
+    svg.setPointerCapture(event.pointerId);
+    // The drawing shrinks with its box, so a pixel on the screen is not always one of the drawing.
+    const scale = svg.getBoundingClientRect().width / svg.viewBox.baseVal.width;
+    grip.current = { ids, fromX: event.clientX, perM: view.perM * scale, pieces, last: { ids, byM: 0 } };
+    freeze(view);
+  };
+  const move = (event: PointerEvent): void => {
+    const held = grip.current;
+    if (!held || !onDrag) return;
+    const byM = Math.round(((held.fromX - event.clientX) / held.perM) * 1000) / 1000;
+    held.last = { ids: held.ids, byM: limited(held.pieces, held.ids, byM) };
+    onDrag(held.last);
+  };
+  const end = (): void => {
+    const held = grip.current;
+    grip.current = null;
+    freeze(null);
+    if (held) onDrop(held.last);
+  };
+  return { view, begin, move, end };
+}
+
+function viewOf(pieces: readonly RailPiece[], marks: readonly RailMark[], width: number): View {
+  const places = [...pieces.map((p) => p.atM), ...marks.map((m) => m.atM)];
+  const left = Math.max(0.1, ...places) + ROOM_M;
+  const right = Math.max(0.1, ...places.map((m) => -m)) + ROOM_M;
+  const perM = (width - 20) / (left + right);
+  return { perM, x: (atM) => 10 + (left - atM) * perM };
+}
+
+export function RailDrawing({ label, pieces, marks, words, format, dragged, onDrag, onDrop }: Props) {
+  const [ref, measured] = useWidth<HTMLDivElement>(680);
+  const width = Math.max(NARROWEST, measured);
+  const grip = useGrip({ pieces, view: viewOf(pieces, marks, width), onDrag, onDrop });
+  const { view } = grip;
+  const groups = together(pieces, dragged);
+  return (
+    <div ref={ref}>
+      <svg
+        className="instrument"
+        viewBox={`0 0 ${width} ${HEIGHT}`}
+        role="group"
+        aria-label={label}
+        onPointerMove={grip.move}
+        onPointerUp={grip.end}
+        onPointerCancel={grip.end}
+      >
+        <Rail view={view} width={width} words={words} />
+        {marks.map((mark) => (
+          <Mark key={mark.text} mark={mark} view={view} />
+        ))}
+        <Labels
+          labels={placeLabels(
+            groups.map((g) => ({ key: g.key, x: view.x(g.atM), text: format.quantity(g.massKg, 'mass', 1) })),
+          )}
+        />
+        {groups.map((group) =>
+          group.free && onDrag ? (
+            <Handle
+              key={group.key}
+              group={group}
+              view={view}
+              format={format}
+              begin={(event) => grip.begin(group.ids, event)}
+              nudge={(byM) => onDrop({ ids: group.ids, byM: limited(pieces, group.ids, byM) })}
+            />
+          ) : (
+            <Shape key={group.key} group={group} view={view} />
+          ),
+        )}
+      </svg>
+    </div>
+  );
+}
