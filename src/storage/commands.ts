@@ -1,5 +1,6 @@
 /** Everything that writes. Each command is one read-modify-write transaction and leaves its inverse in `changes`. */
 import { ok, refuse, type Result } from '../core/result.ts';
+import { headShape } from '../core/records/common.ts';
 import { readingSchema, type Reading } from '../core/records/reading.ts';
 import { partIdsOfRig } from '../core/night/rigState.ts';
 import { toUtcText } from '../core/time/utc.ts';
@@ -87,6 +88,19 @@ export async function createHead<T extends HeadTable>(
     ]);
     return made;
   });
+}
+
+/** A copy of a record under another name, with a head of its own. */
+export async function copyHead<T extends HeadTable>(
+  w: Writer,
+  table: T,
+  id: string,
+  name: string,
+): Written<HeadRecord<T>> {
+  const found = await w.db.heads(table).get(id);
+  if (!found) return refuse('missingRecord', { id });
+  const body = Object.fromEntries(Object.entries(found).filter(([key]) => !(key in headShape)));
+  return createHead(w, table, { ...body, note: found.note, name } as unknown as Body<HeadRecord<T>>);
 }
 
 /** Edits a record: `patch` over what is stored now. A shipped demo record becomes the user's own.

@@ -28,12 +28,14 @@ export type ChoiceSaying =
   | { code: 'enough'; id: MountClassId; focalMm: number; tube: TubeKind; totalKg: number; carriedKg: number }
   | { code: 'none'; guided: boolean; focalMm: number };
 
+const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
+
 export function choiceSentence(s: ChoiceSaying, f: Format): Said {
   switch (s.code) {
     case 'ask':
       return 'Say **what you want to photograph** and how: the mount follows from it.';
     case 'enough':
-      return `A **${CLASS_NAMES[s.id].toLowerCase()}** is enough for a ${f.quantity(s.focalMm, 'opticsMm', 0)} ${TUBE_NAMES[s.tube]} of ${f.quantity(s.totalKg, 'mass', 1)}.`;
+      return `A **${lowerFirst(CLASS_NAMES[s.id])}** is enough for a ${f.quantity(s.focalMm, 'opticsMm', 0)} ${TUBE_NAMES[s.tube]} of ${f.quantity(s.totalKg, 'mass', 1)}.`;
     case 'none':
       return s.guided
         ? 'No class carries this: choose a **shorter focal length** or a faster one.'
@@ -52,7 +54,7 @@ export const CHOICE_ASSUMED =
   'Assumed: the target fills 70 % of the sensor’s shorter side; tube by rule of thumb; the pole set by eye; the drive’s swing usual for its class.';
 
 export function altAzMapWords(cornerMm: number, f: Format): string {
-  return `Longest alt-azimuth exposure before a corner of this sensor, ${f.quantity(cornerMm, 'opticsMm')} out, turns by one pixel. North is up, the zenith in the middle.`;
+  return `Alt-azimuth exposures before a corner of this sensor, ${f.quantity(cornerMm, 'opticsMm')} out, turns by one pixel: the shortest within each field. North is up, the zenith in the middle.`;
 }
 
 /** `4 s`, `2 min`, `1 h +`. */

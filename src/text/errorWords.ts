@@ -55,6 +55,8 @@ export function gapWords(gap: RigGap): string {
       return 'The mount has no bar range. Enter in Kit from where to where a weight can stand.';
     case 'noWeight':
       return 'No movable weight hangs on the bar. Add one to the rig in Kit.';
+    case 'barTooShort':
+      return `${gap.name} is thicker than the bar is long. Correct one of the two in Kit.`;
     case 'massMissing':
       return `${gap.name} has no mass and is left out. Weigh it and enter it in Kit.`;
   }

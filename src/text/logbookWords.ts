@@ -14,3 +14,13 @@ export function logbookReason(shownArcmin: number | null, trendArcmin: readonly 
   const shown = shownArcmin === null ? '' : ` This night ended at ${f.quantity(shownArcmin, 'arcmin')}.`;
   return `Polar error over ${trendArcmin.length} ${trendArcmin.length === 1 ? 'night' : 'nights'}, best ${f.quantity(best, 'arcmin')}.${shown}`;
 }
+
+/** How much of the long lists was ticked, by list. */
+export function tickedWords(listId: string, count: number): string {
+  const names: Record<string, (n: number) => string> = {
+    packing: (n) => `${n} ${n === 1 ? 'piece' : 'pieces'} packed`,
+    inventory: (n) => `${n} ${n === 1 ? 'piece' : 'pieces'} found at the first unpacking`,
+    assembly: (n) => `${n} ${n === 1 ? 'step' : 'steps'} put together`,
+  };
+  return names[listId]?.(count) ?? `${count} ticked`;
+}

@@ -15,6 +15,13 @@ export type PayloadSaying =
 
 export const LOAD_NAMES: Record<LoadVerdict, string> = { fine: 'fine', near: 'near the limit', over: 'over the limit' };
 
+/** The inertia is held against one's own nights: no rating, so nothing is over a limit. */
+export const INERTIA_NAMES: Record<LoadVerdict, string> = {
+  fine: 'used before',
+  near: 'near your largest',
+  over: 'more than ever used',
+};
+
 const carriedWords = (s: { massKg: number; allowedKg: number }, f: Format): string =>
   `**${f.quantity(s.massKg, 'mass', 1)} of ${f.quantity(s.allowedKg, 'mass', 1)}**`;
 

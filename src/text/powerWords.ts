@@ -72,7 +72,7 @@ export function adviceWords(a: PowerAdvice, f: Format): string {
   switch (a.code) {
     case 'fuses': {
       const amps = (fuseA: number): string => `${f.number(fuseA, Number.isInteger(fuseA) ? 0 : 1)} A`;
-      const each = a.fuses.map(({ port, fuseA }) => `${portName(port)} ${amps(fuseA)}`).join('; ');
+      const each = a.fuses.map(({ port, fuseA }) => `${portName(port)}: ${amps(fuseA)}`).join('; ');
       return `Fuses at ${a.battery}: ${each}. Each above 1.25 times the peak and below what its thinnest wire carries.`;
     }
     case 'noFuse':

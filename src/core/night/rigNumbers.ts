@@ -9,7 +9,8 @@ import { rigMasses, type RigMasses, type WeightOnBar } from './rigMasses.ts';
 
 export type RigGap =
   | { code: 'mountMissing' | 'tubeMissing' | 'cameraMissing' | 'barRangeMissing' | 'noWeight' }
-  | { code: 'massMissing'; partId: string; name: string };
+  | { code: 'massMissing'; partId: string; name: string }
+  | { code: 'barTooShort'; name: string };
 
 export type RigBalance = {
   input: RaBalanceInput;
@@ -92,7 +93,10 @@ function gapsOf(found: Pick<RigNumbers, 'mount' | 'tube' | 'camera' | 'masses'>)
   if (!camera) gaps.push({ code: 'cameraMissing' });
   gaps.push(...masses.unweighed.map((part): RigGap => ({ code: 'massMissing', ...part })));
   if (mountHasBar(mount) && mount?.barRangeM === null) gaps.push({ code: 'barRangeMissing' });
-  else if (mountHasBar(mount) && !masses.weights.some((w) => w.movable)) gaps.push({ code: 'noWeight' });
+  // A weight that is thicker than the bar is long cannot hang on it.
+  const thick = masses.weights.find((w) => masses.barLengthM > 0 && w.thicknessM > masses.barLengthM);
+  if (thick) gaps.push({ code: 'barTooShort', name: thick.name });
+  if (mountHasBar(mount) && mount?.barRangeM && !masses.weights.some((w) => w.movable)) gaps.push({ code: 'noWeight' });
   return gaps;
 }
 

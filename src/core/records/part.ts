@@ -44,7 +44,13 @@ const mountShape = {
   ratedKg: z.number().positive().max(500),
   ratingIncludesWeights: z.boolean(),
   referenceArmM: positiveLengthMSchema,
-  barRangeM: z.tuple([lengthMSchema, lengthMSchema]).nullable(),
+  barRangeM: z
+    .tuple([lengthMSchema, lengthMSchema])
+    .refine(([nearest, farthest]) => nearest <= farthest, {
+      path: [1],
+      message: 'The farthest place must not lie before the nearest.',
+    })
+    .nullable(),
   travelH: z.tuple([hoursSchema, hoursSchema]).nullable(),
   pastMeridianLimitH: z.number().min(-6).max(12).nullable(),
   earliestFlipH: z.number().min(-6).max(12).nullable(),

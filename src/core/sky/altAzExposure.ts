@@ -34,8 +34,8 @@ export type ExposureCell = {
 const ALT_STEP_DEG = 15;
 const AZ_STEP_DEG = 30;
 
-/** The sky in cells of 15 by 30 degrees, each with the exposure at its middle. Azimuth cells stand around north, so that
- *  one lies due north, east, south and west. */
+/** The sky in cells of 15 by 30 degrees, each with the shortest exposure along its middle altitude. Azimuth cells stand
+ *  around north, so that one lies due north, east, south and west; at its very middle the east and west ones hardly turn. */
 export function altAzExposureMap(latDeg: number, cornerMm: number, trailUm: number): ExposureCell[] {
   const alts = Array.from({ length: 90 / ALT_STEP_DEG }, (_, i) => i * ALT_STEP_DEG);
   const azs = Array.from({ length: 360 / AZ_STEP_DEG }, (_, i) => i * AZ_STEP_DEG);
@@ -45,7 +45,11 @@ export function altAzExposureMap(latDeg: number, cornerMm: number, trailUm: numb
       toAltDeg: alt + ALT_STEP_DEG,
       fromAzDeg: az - AZ_STEP_DEG / 2,
       toAzDeg: az + AZ_STEP_DEG / 2,
-      exposureS: altAzExposureS(latDeg, alt + ALT_STEP_DEG / 2, az, cornerMm, trailUm),
+      exposureS: Math.min(
+        ...[-AZ_STEP_DEG / 2, 0, AZ_STEP_DEG / 2].map((off) =>
+          altAzExposureS(latDeg, alt + ALT_STEP_DEG / 2, az + off, cornerMm, trailUm),
+        ),
+      ),
     })),
   );
 }

@@ -16,7 +16,8 @@ export function CsvTables() {
     <section className="section" aria-labelledby="tables">
       <h2 id="tables">Tables for a spreadsheet</h2>
       <p>
-        Comma-separated, one row a record, units in the column names. For looking; only the JSON file comes back in.
+        Comma-separated, one row a record, units in the column names. Parts can come back in, in the parts box;
+        everything else only as the JSON file.
       </p>
       <div className="actions">
         {TABLES.map((table) => (

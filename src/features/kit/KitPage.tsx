@@ -7,6 +7,7 @@ import type { Target } from '../../core/records/site.ts';
 import { useShared } from '../../session/session.ts';
 import { Empty } from '../../ui/Problem.tsx';
 import { Boundary } from '../../ui/Boundary.tsx';
+import { PartsBox } from './PartsBox.tsx';
 import { PartForm } from './PartForm.tsx';
 import { PART_KIND_NAMES } from './partFields.ts';
 import { RigForm } from './RigForm.tsx';
@@ -49,7 +50,10 @@ function List({ kind, openId }: { kind: Kind; openId: string | undefined }) {
         {rows.map((row) => (
           <li key={row.id}>
             <Link to={`/kit/${kind}/${row.id}`} aria-current={row.id === openId ? 'page' : undefined}>
-              <span>{row.name}</span>
+              <span>
+                {row.name}
+                {row.archived && <span className="soft"> archived</span>}
+              </span>
               {'massKg' in row && (
                 <span className="figures">{row.massKg === null ? 'no mass' : format.quantity(row.massKg, 'mass')}</span>
               )}
@@ -123,6 +127,19 @@ function Editor({ kind, id }: { kind: Kind; id: string | undefined }) {
 export function KitPage() {
   const { kind: asked, id } = useParams();
   const kind = KINDS.find((k) => k === asked) ?? 'rigs';
+  if (kind === 'parts' && id === undefined) {
+    return (
+      <div className="kit-whole">
+        <div className="kit-head">
+          <KindTabs kind={kind} />
+          <AddButton kind={kind} />
+        </div>
+        <Boundary what="The parts box">
+          <PartsBox />
+        </Boundary>
+      </div>
+    );
+  }
   return (
     <div className="kit">
       <div>

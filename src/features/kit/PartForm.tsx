@@ -7,8 +7,10 @@ import { useShared } from '../../session/session.ts';
 import { CheckField, QuantityField, SelectField, TextField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { SaveBar } from '../../ui/form/SaveBar.tsx';
-import { BLANK_PART, PART_FIELDS, PART_KIND_NAMES } from './partFields.ts';
+import { BLANK_PART } from './blankParts.ts';
+import { PART_FIELDS, PART_KIND_NAMES } from './partFields.ts';
 import type { FieldGroup, FieldSpec } from './fieldSpecs.ts';
+import { useHeadActions } from '../../session/useHeadActions.ts';
 import { useHeadForm } from '../../session/useHeadForm.ts';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 
@@ -71,6 +73,7 @@ export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) 
     resolver: formResolver(schema),
     defaultValues: part ? { ...part } : blank,
   });
+  const { copy, toggleArchived } = useHeadActions('parts');
   const { save, remove } = useHeadForm('parts', part, `/kit/parts`);
   return (
     <FormProvider {...form}>
@@ -101,7 +104,11 @@ export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) 
         <div className="mt-3">
           <TextField name="note" label="Note" multiline />
         </div>
-        <SaveBar onDelete={part ? remove : null} />
+        <SaveBar
+          onDelete={part ? remove : null}
+          onCopy={part && (() => void copy(part))}
+          archive={part && { archived: part.archived, toggle: () => toggleArchived(part) }}
+        />
       </form>
     </FormProvider>
   );

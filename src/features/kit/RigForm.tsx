@@ -2,24 +2,24 @@ import { Button } from 'react-bootstrap';
 import { FormProvider, useFieldArray, useForm, type Control } from 'react-hook-form';
 import type { z } from 'zod';
 import type { Part } from '../../core/records/part.ts';
+import { partIdsOfRig } from '../../core/night/rigState.ts';
 import { rigBodySchema, type Rig } from '../../core/records/rig.ts';
 import type { Body } from '../../storage/commands.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import { CheckField, QuantityField, SelectField, TextField, type Option } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { SaveBar } from '../../ui/form/SaveBar.tsx';
+import { useHeadActions } from '../../session/useHeadActions.ts';
 import { useHeadForm } from '../../session/useHeadForm.ts';
+import { SuppliesField } from './SuppliesField.tsx';
 import { TrainField } from './TrainField.tsx';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 
 type RigFields = z.input<typeof rigBodySchema>;
 
-const living = (parts: readonly Part[]) => parts.filter((p) => p.deletedAtUtc === null && !p.archived);
 const optionsOf = (parts: readonly Part[], kinds: readonly Part['kind'][]): Option[] => [
   { value: '', label: 'choose…' },
-  ...living(parts)
-    .filter((p) => kinds.includes(p.kind))
-    .map((p) => ({ value: p.id, label: p.name })),
+  ...parts.filter((p) => kinds.includes(p.kind)).map((p) => ({ value: p.id, label: p.name })),
 ];
 
 const PLACES: Option[] = [
@@ -143,12 +143,14 @@ export function RigForm({ rig }: { rig: Rig | null }) {
     resolver: formResolver<RigFields, Body<Rig>>(rigBodySchema),
     defaultValues: rig ? { ...rig } : BLANK,
   });
+  const { copy, toggleArchived } = useHeadActions('rigs');
   const { save, remove } = useHeadForm('rigs', rig, '/kit/rigs');
+  // An archived part stays on offer where the rig already uses it.
+  const used = new Set(rig ? partIdsOfRig(rig) : []);
+  const offered = stored.parts.filter((p) => p.deletedAtUtc === null && (!p.archived || used.has(p.id)));
   const all = [
     { value: '', label: 'choose…' },
-    ...living(stored.parts)
-      .filter((p) => p.kind !== 'mount' && p.kind !== 'support')
-      .map((p) => ({ value: p.id, label: p.name })),
+    ...offered.filter((p) => p.kind !== 'mount' && p.kind !== 'support').map((p) => ({ value: p.id, label: p.name })),
   ];
   return (
     <FormProvider {...form}>
@@ -156,10 +158,10 @@ export function RigForm({ rig }: { rig: Rig | null }) {
         <PageTitle>{rig ? rig.name : 'New rig'}</PageTitle>
         <div className="fields">
           <TextField name="name" label="Name" />
-          <SelectField name="mountId" label="Mount" options={optionsOf(stored.parts, ['mount'])} />
-          <SelectField name="supportId" label="Tripod or pier" options={optionsOf(stored.parts, ['support'])} />
-          <SelectField name="imagingTubeId" label="Imaging tube or lens" options={optionsOf(stored.parts, ['tube'])} />
-          <SelectField name="cameraId" label="Camera" options={optionsOf(stored.parts, ['camera'])} />
+          <SelectField name="mountId" label="Mount" options={optionsOf(offered, ['mount'])} />
+          <SelectField name="supportId" label="Tripod or pier" options={optionsOf(offered, ['support'])} />
+          <SelectField name="imagingTubeId" label="Imaging tube or lens" options={optionsOf(offered, ['tube'])} />
+          <SelectField name="cameraId" label="Camera" options={optionsOf(offered, ['camera'])} />
           <SelectField
             name="guiding"
             label="Guiding"
@@ -177,9 +179,14 @@ export function RigForm({ rig }: { rig: Rig | null }) {
             hint="Of the frame’s top, from north through east."
           />
         </div>
-        <TrainField parts={stored.parts} />
+        <TrainField parts={offered} />
         <PlacedTable control={form.control} options={all} />
-        <SaveBar onDelete={rig ? remove : null} />
+        <SuppliesField parts={offered} />
+        <SaveBar
+          onDelete={rig ? remove : null}
+          onCopy={rig && (() => void copy(rig))}
+          archive={rig && { archived: rig.archived, toggle: () => toggleArchived(rig) }}
+        />
       </form>
     </FormProvider>
   );

@@ -5,8 +5,10 @@ import { fromUtcText } from '../../core/time/utc.ts';
 import { retractReading } from '../../storage/commands.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { writeWords } from '../../text/errorWords.ts';
+import { tickedWords } from '../../text/logbookWords.ts';
 import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
 import { Empty } from '../../ui/Problem.tsx';
+import { foldedTicks } from './model.ts';
 
 function TakeBack({ reading }: { reading: Reading }) {
   const { notify } = useShared();
@@ -28,12 +30,13 @@ export function NightInFull() {
   const { records } = useNight();
   const { format } = useShared();
   const south = records.site.latDeg < 0;
+  const { listed, ticked } = foldedTicks(records.readings);
   return (
     <section className="section" aria-labelledby="in-full">
       <h2 id="in-full">{formatDate(records.night.eveningDate)} in full</h2>
       {records.readings.length === 0 && <Empty>Nothing recorded on this night yet. Each bench records here.</Empty>}
       <ol className="reading-list">
-        {records.readings.map((reading) => (
+        {listed.map((reading) => (
           <li key={reading.id}>
             <time className="figures">{format.clock(fromUtcText(reading.takenAtUtc))}</time>
             <span>
@@ -43,6 +46,9 @@ export function NightInFull() {
           </li>
         ))}
       </ol>
+      {ticked.size > 0 && (
+        <p className="soft">{[...ticked].map(([listId, count]) => tickedWords(listId, count)).join(', ')}.</p>
+      )}
     </section>
   );
 }

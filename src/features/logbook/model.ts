@@ -1,4 +1,6 @@
 /** The nights as rows, filtered, and how the pole developed over them. */
+import { ASSEMBLY_LIST } from '../../core/night/assembly.ts';
+import { INVENTORY_LIST, PACKING_LIST } from '../../core/night/packing.ts';
 import { totalErrorArcmin } from '../../core/mount/polarDrift.ts';
 import { lastReading, standingReadings } from '../../core/night/nightRecords.ts';
 import type { Night } from '../../core/records/night.ts';
@@ -101,4 +103,19 @@ export function polarTrend(rows: readonly NightRow[]): TrendPoint[] {
           ],
     )
     .reverse();
+}
+
+const LONG_LISTS: ReadonlySet<string> = new Set([PACKING_LIST, INVENTORY_LIST, ASSEMBLY_LIST]);
+
+/** The readings to list one by one, and how many items of each long list were ticked: those are counted, not listed. */
+export function foldedTicks(readings: readonly Reading[]): { listed: Reading[]; ticked: Map<string, number> } {
+  const last = new Map<string, { listId: string; done: boolean }>();
+  const listed = readings.filter((r) => {
+    if (r.kind !== 'check' || !LONG_LISTS.has(r.values.listId)) return true;
+    last.set(`${r.values.listId}/${r.values.itemId}`, r.values);
+    return false;
+  });
+  const ticked = new Map<string, number>();
+  for (const { listId, done } of last.values()) if (done) ticked.set(listId, (ticked.get(listId) ?? 0) + 1);
+  return { listed, ticked };
 }

@@ -20,7 +20,8 @@ import { Steadiness } from './Steadiness.tsx';
 function Footprint({ footing, label }: { footing: RigFooting; label: string }) {
   const { format } = useShared();
   const { worst } = footing;
-  const { weakestEdge, edgeDistancesM, centreOfMassM } = worst.footing;
+  const { edgeDistancesM, centreOfMassM } = worst.footing;
+  const edgeDistanceM = Math.min(...edgeDistancesM);
   return (
     <div className="dial-row">
       <FootprintDrawing
@@ -31,8 +32,8 @@ function Footprint({ footing, label }: { footing: RigFooting; label: string }) {
           name: SWING_NAMES[swing],
           worst: swing === worst.swing,
         }))}
-        weakestEdge={weakestEdge}
-        edgeDistanceM={weakestEdge === null ? 0 : (edgeDistancesM[weakestEdge] ?? 0)}
+        weakestEdge={edgeDistancesM.indexOf(edgeDistanceM)}
+        edgeDistanceM={edgeDistanceM}
         format={format}
       />
       <div>

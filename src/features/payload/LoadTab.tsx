@@ -7,6 +7,7 @@ import { gapWords, writeWords } from '../../text/errorWords.ts';
 import {
   BAR_PLACE_WORDS,
   heavyPieceWords,
+  INERTIA_NAMES,
   inertiaWords,
   LOAD_NAMES,
   payloadReason,
@@ -43,7 +44,15 @@ function Bars({ load, strain }: { load: Load; strain: LoadModel['payload']['stra
           row('Mass', load.massKg, of(load.massKg, 'mass', 1)),
           row('Moment about the polar axis', load.momentKgM, of(load.momentKgM, 'moment', 2)),
           ...(load.inertiaKgM2
-            ? [row('Inertia about the declination axis', load.inertiaKgM2, of(load.inertiaKgM2, 'inertia', 2))]
+            ? [
+                {
+                  name: 'Inertia about the declination axis',
+                  // One's own largest is a hint: past it the bar turns amber, never red.
+                  bar: { ...load.inertiaKgM2, verdict: load.inertiaKgM2.verdict === 'fine' ? 'fine' : 'near' } as const,
+                  figure: of(load.inertiaKgM2, 'inertia', 2),
+                  verdict: INERTIA_NAMES[load.inertiaKgM2.verdict],
+                },
+              ]
             : []),
           ...(strain && held
             ? [
@@ -109,7 +118,7 @@ function Warnings({ payload }: { payload: LoadModel['payload'] }) {
   const { format } = useShared();
   const place = payload.balance ? BAR_PLACE_WORDS[payload.balance.place] : null;
   const words = [
-    ...payload.numbers.gaps.filter((gap) => gap.code === 'massMissing').map(gapWords),
+    ...payload.numbers.gaps.filter((gap) => gap.code === 'massMissing' || gap.code === 'barTooShort').map(gapWords),
     ...(place === null ? [] : [place]),
     ...(payload.saddleMisfit ? [saddleWords(payload.saddleMisfit)] : []),
     ...payload.heavyPieces.map((piece) => heavyPieceWords(piece, format)),

@@ -11,7 +11,7 @@ export function PayloadBench() {
     { key: 'footing', name: 'Footing' },
     { key: 'power', name: 'Power' },
     { key: 'packing', name: 'Packing' },
-    { key: 'choice', name: 'Which mount' },
+    { key: 'choice', name: 'Choose' },
   ]);
   switch (active) {
     case 'load':

@@ -15,7 +15,7 @@ import { adviceWords, batteryWords, deviceVerdict, powerReason, powerSentence } 
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
-import { FigureList } from '../../ui/FigureList.tsx';
+import { hourMarks } from '../../ui/charts/hourMarks.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { powerModel } from './powerModel.ts';
@@ -28,9 +28,8 @@ function FuelChart({ power, label }: { power: PowerOfRig; label: string }) {
   const atMs = useRibbonTime((timeMs) => timeMs);
   const { span, batteries } = power;
   if (!span) return null;
-  const hours = Math.floor((span.toMs - span.fromMs) / MS_PER_HOUR);
-  const step = hours > 8 ? 2 : 1;
-  const ticks = Array.from({ length: Math.floor(hours / step) + 1 }, (_, i) => span.fromMs + i * step * MS_PER_HOUR);
+  const stepH = span.toMs - span.fromMs > 8 * MS_PER_HOUR ? 2 : 1;
+  const ticks = hourMarks(span.fromMs, span.toMs, stepH, format).map((mark) => mark.timeMs);
   const lowest = Math.min(0, ...batteries.flatMap((b) => b.line.map((p) => p.share)));
   return (
     <ChartFrame
@@ -100,7 +99,7 @@ function CablePlan({ devices }: { devices: PowerOfRig['devices'] }) {
               <td className="figures" title={d.cableNames.join(', ')}>
                 {d.cableM === 0
                   ? '–'
-                  : `${format.number(format.shown(d.cableM, 'length'), 1)} of ${format.quantity(d.neededM, 'length', 1)}`}
+                  : `${format.quantity(d.cableM, 'length', 1)}, needs ${format.number(format.shown(d.neededM, 'length'), 1)}`}
               </td>
               <td>{deviceVerdict(d, format)}</td>
             </tr>
@@ -161,9 +160,11 @@ export function PowerTab({ tabs }: { tabs: ReactNode }) {
         power.batteries.length > 0 && power.span ? <FuelChart power={power} label={plain(sentence)} /> : undefined
       }
     >
-      {power.batteries.length > 0 && (
-        <FigureList figures={power.batteries.map((b) => ({ name: b.name, value: batteryWords(b, format) }))} />
-      )}
+      {power.batteries.map((battery) => (
+        <p key={battery.batteryId} className="battery-line">
+          <strong>{battery.name}</strong> <span className="figures">{batteryWords(battery, format)}</span>
+        </p>
+      ))}
       {power.devices.length > 0 && <CablePlan devices={power.devices} />}
       {saying.code === 'noSupply' && (
         <p>

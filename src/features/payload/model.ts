@@ -114,7 +114,8 @@ export function footingSaying({ numbers, footing }: Payload): FootingSaying {
   if (numbers.support.supportKind === 'pier') return { code: 'pier' };
   if (!footing) return { code: 'incomplete' };
   const { footing: found, tipWindMPerS: windMPerS } = footing.worst;
-  const { tippingDeg, tipTowardAzimuthDeg: towardAzimuthDeg } = found;
+  const towardAzimuthDeg = found.tipTowardAzimuthDeg;
+  const tippingDeg = Math.min(...footing.all.map((one) => one.footing.tippingDeg));
   if (!found.stable) return { code: 'falls', towardAzimuthDeg };
   const weak = tippingDeg < WEAK_TIPPING_DEG || windMPerS < WEAK_WIND_M_PER_S;
   return weak ? { code: 'weak', towardAzimuthDeg, tippingDeg, windMPerS } : { code: 'stands', tippingDeg, windMPerS };

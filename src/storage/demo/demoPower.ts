@@ -54,7 +54,7 @@ const fromHeronBattery = (load: string, port: string, converted = false): Rig['s
 });
 
 export const HERON_SUPPLIES: Rig['supplies'] = [
-  fromHeronBattery('mount', '1, own fuse'),
+  fromHeronBattery('mount', '1'),
   fromHeronBattery('cooler', '2'),
   fromHeronBattery('dew', '3'),
   fromHeronBattery('computer', '4'),

@@ -8,8 +8,8 @@ type Props = {
   label: string;
   feet: Feet;
   centres: readonly FootprintCentre[];
-  /** The weakest edge: its feet by number; null when all are alike. */
-  weakestEdge: number | null;
+  /** The edge nearest to the mass centre: it joins this foot and the next. */
+  weakestEdge: number;
   edgeDistanceM: number;
   format: Format;
 };
@@ -94,7 +94,7 @@ export function FootprintDrawing({ label, feet, centres, weakestEdge, edgeDistan
   ];
   const points = feet.map(place);
   const worst = centres.find((c) => c.worst);
-  const [from, to] = weakestEdge === null ? [] : [points[weakestEdge], points[(weakestEdge + 1) % 3]];
+  const [from, to] = [points[weakestEdge], points[(weakestEdge + 1) % 3]];
   return (
     <svg className="instrument rose" viewBox={`0 0 ${SIZE} ${SIZE}`} role="img" aria-label={label}>
       <text x={MIDDLE} y={20} textAnchor="middle" fontSize="16" fontWeight="700" fill="var(--ink)">

@@ -44,8 +44,12 @@ type Group = {
 type View = { x: (atM: number) => number; perM: number };
 
 const NARROWEST = 300;
-const AXIS_Y = 118;
-const HEIGHT = 206;
+/** The rail lies at y = 0. Below it: the axis' foot, its name, the names of the sides. */
+const BELOW_PX = 80;
+/** Above it: half of the largest piece, then rows of labels. */
+const FIRST_ROW_PX = 50;
+const ROW_PX = 19;
+const FEWEST_ROWS = 2;
 const LABEL_PX = 66;
 const SMALLEST_TOUCH_PX = 22;
 /** Arrow keys move a piece by this much, with Shift by a fifth of it. */
@@ -95,10 +99,10 @@ function Labels({ labels }: { labels: readonly Label[] }) {
   return (
     <>
       {labels.map(({ key, x, text, row }) => {
-        const y = AXIS_Y - 50 - row * 19;
+        const y = -FIRST_ROW_PX - row * ROW_PX;
         return (
           <g key={key}>
-            <path d={`M${x} ${y + 5}V${AXIS_Y}`} stroke="var(--soft)" strokeWidth="1" />
+            <path d={`M${x} ${y + 5}V0`} stroke="var(--soft)" strokeWidth="1" />
             <text x={x} y={y} textAnchor="middle" className="figures" fontSize="14" fill="var(--ink)">
               {text}
             </text>
@@ -114,7 +118,7 @@ function Shape({ group, view }: { group: Group; view: View }) {
   return (
     <rect
       x={view.x(group.atM) - radius}
-      y={AXIS_Y - radius}
+      y={-radius}
       width={2 * radius}
       height={2 * radius}
       rx={group.round ? radius : 5}
@@ -154,14 +158,9 @@ function Handle({ group, view, format, begin, nudge }: HandleProps) {
       onPointerDown={begin}
       onKeyDown={onKeyDown}
     >
-      <circle cx={view.x(group.atM)} cy={AXIS_Y} r={touch} fill="transparent" />
+      <circle cx={view.x(group.atM)} cy={0} r={touch} fill="transparent" />
       <Shape group={group} view={view} />
-      <path
-        d={`M${view.x(group.atM) - 4} ${AXIS_Y - 4}v8m4 -8v8m4 -8v8`}
-        stroke="var(--soft)"
-        strokeWidth="1.5"
-        fill="none"
-      />
+      <path d={`M${view.x(group.atM) - 4} -4v8m4 -8v8m4 -8v8`} stroke="var(--soft)" strokeWidth="1.5" fill="none" />
     </g>
   );
 }
@@ -169,15 +168,15 @@ function Handle({ group, view, format, begin, nudge }: HandleProps) {
 function Rail({ view, width, words }: { view: View; width: number; words: Props['words'] }) {
   return (
     <>
-      <path d={`M14 ${AXIS_Y}H${width - 14}`} stroke="var(--metal)" strokeWidth="8" strokeLinecap="round" />
-      <path d={`M${view.x(0)} ${AXIS_Y}l-14 40h28z`} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
-      <text x={view.x(0)} y={AXIS_Y + 56} textAnchor="middle" fontSize="13" fill="var(--soft)">
+      <path d={`M14 0H${width - 14}`} stroke="var(--metal)" strokeWidth="8" strokeLinecap="round" />
+      <path d={`M${view.x(0)} 0l-14 38h28z`} fill="var(--sheet)" stroke="var(--ink)" strokeWidth="2" />
+      <text x={view.x(0)} y={54} textAnchor="middle" fontSize="13" fill="var(--soft)">
         {words.axis}
       </text>
-      <text x={4} y={HEIGHT - 4} fontSize="13" fill="var(--soft)">
+      <text x={4} y={BELOW_PX - 6} fontSize="13" fill="var(--soft)">
         {words.left}
       </text>
-      <text x={width - 4} y={HEIGHT - 4} textAnchor="end" fontSize="13" fill="var(--soft)">
+      <text x={width - 4} y={BELOW_PX - 6} textAnchor="end" fontSize="13" fill="var(--soft)">
         {words.right}
       </text>
     </>
@@ -188,8 +187,8 @@ function Mark({ mark, view }: { mark: RailMark; view: View }) {
   const x = view.x(mark.atM);
   return (
     <>
-      <path d={`M${x} ${AXIS_Y - 40}V${AXIS_Y + 40}`} stroke="var(--amber)" strokeWidth="2" strokeDasharray="5 4" />
-      <text x={x} y={AXIS_Y + 56} textAnchor="middle" fontSize="13" fill="var(--soft)">
+      <path d={`M${x} -40V38`} stroke="var(--amber)" strokeWidth="2" strokeDasharray="5 4" />
+      <text x={x} y={54} textAnchor="middle" fontSize="13" fill="var(--soft)">
         {mark.text}
       </text>
     </>
@@ -254,11 +253,16 @@ export function RailDrawing({ label, pieces, marks, words, format, dragged, onDr
   const grip = useGrip({ pieces, view: viewOf(pieces, marks, width), onDrag, onDrop });
   const { view } = grip;
   const groups = together(pieces, dragged);
+  const labels = placeLabels(
+    groups.map((g) => ({ key: g.key, x: view.x(g.atM), text: format.quantity(g.massKg, 'mass', 1) })),
+  );
+  const rows = Math.max(FEWEST_ROWS, ...labels.map((label) => label.row + 1));
+  const above = FIRST_ROW_PX + rows * ROW_PX;
   return (
     <div ref={ref}>
       <svg
         className="instrument"
-        viewBox={`0 0 ${width} ${HEIGHT}`}
+        viewBox={`0 ${-above} ${width} ${above + BELOW_PX}`}
         role="group"
         aria-label={label}
         onPointerMove={grip.move}
@@ -269,11 +273,7 @@ export function RailDrawing({ label, pieces, marks, words, format, dragged, onDr
         {marks.map((mark) => (
           <Mark key={mark.text} mark={mark} view={view} />
         ))}
-        <Labels
-          labels={placeLabels(
-            groups.map((g) => ({ key: g.key, x: view.x(g.atM), text: format.quantity(g.massKg, 'mass', 1) })),
-          )}
-        />
+        <Labels labels={labels} />
         {groups.map((group) =>
           group.free && onDrag ? (
             <Handle

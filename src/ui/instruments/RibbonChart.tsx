@@ -7,6 +7,7 @@ import { phaseAt, type SkyPhase } from '../../core/night/nightAt.ts';
 import type { AltitudeTrack } from '../../core/night/skyOfNight.ts';
 import { MS_PER_HOUR } from '../../core/time/utc.ts';
 import type { Format } from '../../text/format.ts';
+import { hourMarks } from '../charts/hourMarks.ts';
 
 const STRIP = 20;
 /** On a lower ribbon the flip's time would lie on the curves; the meridian bench says it. */
@@ -39,17 +40,13 @@ function bands({ sky }: NightStatic): { phase: SkyPhase; fromMs: number; toMs: n
   });
 }
 
-function hourMarks(night: NightStatic, format: Format, width: number): { timeMs: number; text: string }[] {
+function ribbonHours(night: NightStatic, format: Format, width: number): { timeMs: number; text: string }[] {
   const { fromMs, toMs } = night.sky.view;
   const stepH = ((toMs - fromMs) / MS_PER_HOUR / width) * 64 > 1 ? 2 : 1;
-  const marks: { timeMs: number; text: string }[] = [];
-  // Zones may differ from UTC by quarters of an hour, so whole hours of the site's clock are looked for by quarters.
-  const quarter = MS_PER_HOUR / 4;
-  for (let t = Math.ceil(fromMs / quarter) * quarter; t < toMs; t += quarter) {
-    const [hour = 0, minute = 0] = format.clock(t).split(':').map(Number);
-    if (minute === 0 && hour % stepH === 0) marks.push({ timeMs: t, text: String(hour).padStart(2, '0') });
-  }
-  return marks;
+  return hourMarks(fromMs, toMs, stepH, format).map(({ timeMs, hour }) => ({
+    timeMs,
+    text: String(hour).padStart(2, '0'),
+  }));
 }
 
 function trackPath(track: AltitudeTrack, x: TimeScale, height: number): string {
@@ -133,7 +130,7 @@ export const RibbonChart = memo(function RibbonChart({ night, width, height, for
       <Subs night={night} x={x} height={height} />
       <Flip night={night} x={x} height={height} format={format} />
       <rect width={width} height={STRIP} fill="var(--sky-strip)" />
-      {hourMarks(night, format, width).map((mark) => (
+      {ribbonHours(night, format, width).map((mark) => (
         <text
           key={mark.timeMs}
           x={x(mark.timeMs)}

@@ -6,7 +6,7 @@ import type { Reading } from '../../../src/core/records/reading.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
 import { bearingModel, latitudeModel, levelModel } from '../../../src/features/level/model.ts';
 import { lightPathModel, starOnSensor } from '../../../src/features/light-path/model.ts';
-import { filterRows, nightRows, polarTrend } from '../../../src/features/logbook/model.ts';
+import { filterRows, foldedTicks, nightRows, polarTrend } from '../../../src/features/logbook/model.ts';
 import { CALENDAR_ALARMS, nightCard } from '../../../src/features/night-card/model.ts';
 import { footingSaying, loadModel } from '../../../src/features/payload/model.ts';
 import { packingModel } from '../../../src/features/payload/packingModel.ts';
@@ -109,7 +109,7 @@ describe('payload models', () => {
     expect(advice).to.deep.equal(['fuses', 'lithiumCold', 'connectors', 'mains']);
     expect(power({}).advice[0]).to.deep.include({
       fuses: [
-        { port: '1, own fuse', fuseA: 3 },
+        { port: '1', fuseA: 3 },
         { port: '2', fuseA: 4 },
         { port: '3', fuseA: 2 },
         { port: '4', fuseA: 3 },
@@ -258,6 +258,24 @@ describe('logbook model', () => {
     nights,
     readings: [errors('n0', 9), errors('n1', 4), reading('subs', { count: 10, usable: 8 }, { nightId: 'n2' })],
   };
+
+  it('counts the ticks of the long lists by their last word, and lists everything else', () => {
+    const tick = (listId: string, itemId: string, done: boolean, minute: number) =>
+      reading('check', { listId, itemId, done }, { ...at(minute), id: `${listId}${itemId}${minute}` });
+    const kept = tick('beforeFirstSub', 'caps', true, 4);
+    const { listed, ticked } = foldedTicks([
+      tick('packing', 'a', true, 1),
+      tick('packing', 'b', true, 2),
+      tick('packing', 'a', false, 3),
+      tick('assembly', 'headOn', true, 3),
+      kept,
+    ]);
+    expect(listed).to.deep.equal([kept]);
+    expect([...ticked]).to.deep.equal([
+      ['packing', 1],
+      ['assembly', 1],
+    ]);
+  });
 
   it('lists nights newest first with the last word on each thing', () => {
     const rows = nightRows(records);

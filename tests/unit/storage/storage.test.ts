@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import Dexie from 'dexie';
 import {
+  copyHead,
   createHead,
   deleteHead,
   recordReading,
@@ -97,6 +98,16 @@ describe('commands', () => {
     expect(bad).to.deep.include({ ok: false, code: 'invalidRecord' });
     expect(await masses()).to.equal(0.72);
     expect(await db.changes.count()).to.equal(0);
+  });
+
+  it('copies a record under another name with a head of its own', async () => {
+    const copied = await copyHead(w, 'parts', 'demo-heron-mount', 'Spare mount');
+    if (!copied.ok) throw new Error(copied.code);
+    const original = await db.heads('parts').get('demo-heron-mount');
+    expect(copied.value).to.include({ name: 'Spare mount', origin: 'user', rev: 1 });
+    expect(copied.value.id).not.to.equal('demo-heron-mount');
+    expect(copied.value).to.have.deep.property('finder', original?.kind === 'mount' ? original.finder : null);
+    expect(await copyHead(w, 'parts', 'nobody', 'x')).to.deep.include({ ok: false, code: 'missingRecord' });
   });
 
   it('refuses to save over a newer version, and to undo what was changed elsewhere', async () => {
