@@ -9,6 +9,7 @@ import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { logbookReason, logbookSentence } from '../../text/logbookWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import { ScrollTable } from '../../ui/ScrollTable.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 import { TextField } from '../../ui/form/Fields.tsx';
 import { Empty } from '../../ui/Problem.tsx';
@@ -82,43 +83,30 @@ function Nights({ rows, shownId }: { rows: readonly NightRow[]; shownId: string 
     largest((r) => r.subs?.count ?? null),
   ];
   return (
-    <div className="table-scroll" tabIndex={0} role="region" aria-label="Nights">
-      <table className="night-table">
-        <thead>
-          <tr>
-            {['Night', 'Polar error', 'Seeing', 'Usable subs', 'Balance'].map((heading) => (
-              <th key={heading} scope="col">
-                {heading}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {rows.map((row) => (
-            <tr key={row.night.id} className={row.night.id === shownId ? 'shown' : undefined}>
-              <th scope="row">
-                <Link to={`/n/${row.night.id}/logbook`} aria-current={row.night.id === shownId ? 'page' : undefined}>
-                  {formatDate(row.night.eveningDate)}
-                </Link>
-                <span className="soft">{[row.rig, row.site, row.target].filter(Boolean).join(' · ')}</span>
-              </th>
-              <Small value={row.polarArcmin} largest={polar} words={format.quantity(row.polarArcmin ?? 0, 'arcmin')} />
-              <Small
-                value={row.seeingArcsec}
-                largest={seeing}
-                words={format.quantity(row.seeingArcsec ?? 0, 'arcsec', 1)}
-              />
-              <Small
-                value={row.subs?.usable ?? null}
-                largest={subs}
-                words={`${row.subs?.usable ?? 0} of ${row.subs?.count ?? 0}`}
-              />
-              <td className="figures">{row.balanceM === null ? '–' : format.quantity(row.balanceM, 'barLength')}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <ScrollTable label="Nights" headings={['Night', 'Polar error', 'Seeing', 'Usable subs', 'Balance']}>
+      {rows.map((row) => (
+        <tr key={row.night.id} className={row.night.id === shownId ? 'shown' : undefined}>
+          <th scope="row">
+            <Link to={`/n/${row.night.id}/logbook`} aria-current={row.night.id === shownId ? 'page' : undefined}>
+              {formatDate(row.night.eveningDate)}
+            </Link>
+            <span className="soft">{[row.rig, row.site, row.target].filter(Boolean).join(' · ')}</span>
+          </th>
+          <Small value={row.polarArcmin} largest={polar} words={format.quantity(row.polarArcmin ?? 0, 'arcmin')} />
+          <Small
+            value={row.seeingArcsec}
+            largest={seeing}
+            words={format.quantity(row.seeingArcsec ?? 0, 'arcsec', 1)}
+          />
+          <Small
+            value={row.subs?.usable ?? null}
+            largest={subs}
+            words={`${row.subs?.usable ?? 0} of ${row.subs?.count ?? 0}`}
+          />
+          <td className="figures">{row.balanceM === null ? '–' : format.quantity(row.balanceM, 'barLength')}</td>
+        </tr>
+      ))}
+    </ScrollTable>
   );
 }
 

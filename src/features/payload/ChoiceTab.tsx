@@ -18,6 +18,7 @@ import {
 } from '../../text/choiceWords.ts';
 import { LOAD_NAMES } from '../../text/payloadWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import { ScrollTable } from '../../ui/ScrollTable.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { CheckField, QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
@@ -39,42 +40,29 @@ const USUAL_SUB_S = 60;
 function Classes({ classes }: { classes: readonly ClassAnswer[] }) {
   const { format } = useShared();
   return (
-    <div className="table-scroll" tabIndex={0} role="region" aria-label="Classes of mounts">
-      <table className="night-table">
-        <thead>
-          <tr>
-            {['Class', 'Load', 'Stars', 'To carry', 'Pieces', 'Eye at'].map((heading) => (
-              <th key={heading} scope="col">
-                {heading}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {classes.map((one) => (
-            <tr key={one.mount.id} className={one.enough ? 'shown' : undefined}>
-              <th scope="row">
-                <strong>{CLASS_NAMES[one.mount.id]}</strong>
-                <span className="soft">rated {format.quantity(one.mount.ratedKg, 'mass', 0)}</span>
-              </th>
-              <td>
-                <span className="figures">{format.quantity(one.loadShare, 'percent')}</span> {LOAD_NAMES[one.load]}
-              </td>
-              <td>
-                {STAR_NAMES[one.stars]}
-                {one.ratio === null ? ', field turns' : ` ${format.number(one.ratio, 2)}`}
-              </td>
-              <td className="figures">{format.quantity(one.carriedKg, 'mass', 0)}</td>
-              <td className="figures">{one.pieces}</td>
-              <td className="figures">
-                {format.number(format.shown(one.eyeHeightM[0], 'length'), 1)} to{' '}
-                {format.quantity(one.eyeHeightM[1], 'length', 1)}
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <ScrollTable label="Classes of mounts" headings={['Class', 'Load', 'Stars', 'To carry', 'Pieces', 'Eye at']}>
+      {classes.map((one) => (
+        <tr key={one.mount.id} className={one.enough ? 'shown' : undefined}>
+          <th scope="row">
+            <strong>{CLASS_NAMES[one.mount.id]}</strong>
+            <span className="soft">rated {format.quantity(one.mount.ratedKg, 'mass', 0)}</span>
+          </th>
+          <td>
+            <span className="figures">{format.quantity(one.loadShare, 'percent')}</span> {LOAD_NAMES[one.load]}
+          </td>
+          <td>
+            {STAR_NAMES[one.stars]}
+            {one.ratio === null ? ', field turns' : ` ${format.number(one.ratio, 2)}`}
+          </td>
+          <td className="figures">{format.quantity(one.carriedKg, 'mass', 0)}</td>
+          <td className="figures">{one.pieces}</td>
+          <td className="figures">
+            {format.number(format.shown(one.eyeHeightM[0], 'length'), 1)} to{' '}
+            {format.quantity(one.eyeHeightM[1], 'length', 1)}
+          </td>
+        </tr>
+      ))}
+    </ScrollTable>
   );
 }
 

@@ -14,6 +14,7 @@ import { writeWords } from '../../text/errorWords.ts';
 import { adviceWords, batteryWords, deviceVerdict, powerReason, powerSentence } from '../../text/powerWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import { ScrollTable } from '../../ui/ScrollTable.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 import { hourMarks } from '../../ui/charts/hourMarks.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
@@ -73,40 +74,27 @@ function FuelChart({ power, label }: { power: PowerOfRig; label: string }) {
 function CablePlan({ devices }: { devices: PowerOfRig['devices'] }) {
   const { format } = useShared();
   return (
-    <div className="table-scroll" tabIndex={0} role="region" aria-label="Cable plan">
-      <table className="night-table">
-        <thead>
-          <tr>
-            {['Device', 'Hangs on', 'Draws', 'Voltage there', 'Cable', ''].map((heading) => (
-              <th key={heading} scope="col">
-                {heading === '' ? <span className="visually-hidden">Verdict</span> : heading}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {devices.map((d) => (
-            <tr key={`${d.loadId}-${d.port}`}>
-              <th scope="row">
-                <strong>{d.name}</strong>
-              </th>
-              <td>
-                {d.batteryName}
-                {d.port !== '' && <span className="soft d-block">port {d.port}</span>}
-              </td>
-              <td className="figures">{format.quantity(d.runningA, 'amps')}</td>
-              <td className="figures">{format.quantity(d.deviceV, 'volts')}</td>
-              <td className="figures" title={d.cableNames.join(', ')}>
-                {d.cableM === 0
-                  ? '–'
-                  : `${format.quantity(d.cableM, 'length', 1)}, needs ${format.number(format.shown(d.neededM, 'length'), 1)}`}
-              </td>
-              <td>{deviceVerdict(d, format)}</td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-    </div>
+    <ScrollTable label="Cable plan" headings={['Device', 'Hangs on', 'Draws', 'Voltage there', 'Cable', '[Verdict]']}>
+      {devices.map((d) => (
+        <tr key={`${d.loadId}-${d.port}`}>
+          <th scope="row">
+            <strong>{d.name}</strong>
+          </th>
+          <td>
+            {d.batteryName}
+            {d.port !== '' && <span className="soft d-block">port {d.port}</span>}
+          </td>
+          <td className="figures">{format.quantity(d.runningA, 'amps')}</td>
+          <td className="figures">{format.quantity(d.deviceV, 'volts')}</td>
+          <td className="figures" title={d.cableNames.join(', ')}>
+            {d.cableM === 0
+              ? '–'
+              : `${format.quantity(d.cableM, 'length', 1)}, needs ${format.number(format.shown(d.neededM, 'length'), 1)}`}
+          </td>
+          <td>{deviceVerdict(d, format)}</td>
+        </tr>
+      ))}
+    </ScrollTable>
   );
 }
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { partBodySchema, type PartKind } from '../../../src/core/records/part.ts';
+import { partBodySchema } from '../../../src/core/records/part.ts';
 import { toCsv } from '../../../src/formats/csv.ts';
 import { isHere, readPartsCsv, type PartsCsvCode } from '../../../src/formats/partsCsv.ts';
 import { addParts } from '../../../src/storage/addParts.ts';
