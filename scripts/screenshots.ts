@@ -23,6 +23,7 @@ async function recordError(page: Page): Promise<void> {
 const SHOTS: readonly Shot[] = [
   { name: 'light-path-day', path: `${HERON}/light-path` },
   { name: 'payload-day', path: `${HERON}/payload` },
+  { name: 'power-dusk', path: `${HERON}/payload?tab=power`, light: 'dusk' },
   { name: 'meridian-day', path: `${HERON}/meridian` },
   { name: 'bearing-dusk', path: `${WAGTAIL}/level`, light: 'dusk' },
   { name: 'balance-day', path: `${HERON}/balance` },
@@ -34,7 +35,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'logbook-day', path: '/n/demo-night-3/logbook' },
   { name: 'card-day', path: `${HERON}/card` },
   { name: 'data-day', path: '/data' },
-  { name: 'kit-day', path: '/kit/rigs/demo-heron' },
+  { name: 'kit-day', path: '/kit/parts' },
   { name: 'site-day', path: '/sites/demo-estrela' },
   { name: 'watch-phone-red', path: `${HERON}/watch`, light: 'red', phone: true },
   { name: 'balance-phone-red', path: `${HERON}/balance`, light: 'red', phone: true },

@@ -26,7 +26,8 @@ export const STAR_NAMES: Record<RoundnessVerdict, string> = {
 export type ChoiceSaying =
   | { code: 'ask' }
   | { code: 'enough'; id: MountClassId; focalMm: number; tube: TubeKind; totalKg: number; carriedKg: number }
-  | { code: 'none'; guided: boolean; focalMm: number };
+  /** What fails: nothing carries it, or nothing that carries it keeps stars round. */
+  | { code: 'none'; fails: 'load' | 'stars'; guided: boolean; focalMm: number };
 
 const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
@@ -37,9 +38,10 @@ export function choiceSentence(s: ChoiceSaying, f: Format): Said {
     case 'enough':
       return `A **${lowerFirst(CLASS_NAMES[s.id])}** is enough for a ${f.quantity(s.focalMm, 'opticsMm', 0)} ${TUBE_NAMES[s.tube]} of ${f.quantity(s.totalKg, 'mass', 1)}.`;
     case 'none':
+      if (s.fails === 'load') return 'No class carries this: choose a **shorter lens**, or a larger focal ratio.';
       return s.guided
-        ? 'No class carries this: choose a **shorter focal length** or a faster one.'
-        : 'No class keeps this round unguided: **guide**, or expose shorter.';
+        ? 'Nothing that carries this keeps stars round: **expose shorter**.'
+        : 'Nothing that carries this keeps stars round unguided: **guide**, or expose shorter.';
   }
 }
 

@@ -108,13 +108,16 @@ test('packing and assembly are ticked by keyboard, kept with the night, and prin
 
 test('choosing a mount: the answer follows the wish, wrong wishes are named', async ({ page }) => {
   await open(page, `${HERON}/payload?tab=choice`);
+  await expect(sentence(page)).toContainText('small strain-wave mount is enough for a 386 mm refractor');
+  await page.getByLabel('Size of the target').fill('10');
+  await expect(sentence(page)).toContainText('No class carries this');
   await page.getByLabel('Size of the target').fill('300');
   await page.getByLabel('Focal ratio').fill('2.8');
   await page.getByLabel('Length of a sub').fill('30');
   await page.getByLabel('Guided').uncheck();
   await expect(sentence(page)).toContainText('small tracker, ball head');
   await page.getByLabel('Length of a sub').fill('3000');
-  await expect(sentence(page)).toContainText('No class keeps this round unguided');
+  await expect(sentence(page)).toContainText('Nothing that carries this keeps stars round unguided');
   await page.getByLabel('Length of a sub').fill('soon');
   await expect(page.getByText('Type a number.')).toBeVisible();
   await expect(sentence(page)).toContainText('Say what you want to photograph');

@@ -52,7 +52,7 @@ export type MountChoice = {
 };
 
 /** A target should leave some sky around it. */
-const FILLS_SHARE = 0.7;
+export const FILLS_SHARE = 0.7;
 const RINGS_SHARE = 0.3;
 const GUIDE_KG = 0.6;
 /** A weight at twice the tube's distance holds it with a little over half its mass. */

@@ -1,7 +1,13 @@
 import { useMemo, type ReactNode } from 'react';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
-import { mountChoice, type ChoiceQuestion, type ClassAnswer, type MountChoice } from '../../core/night/mountChoice.ts';
+import {
+  FILLS_SHARE,
+  mountChoice,
+  type ChoiceQuestion,
+  type ClassAnswer,
+  type MountChoice,
+} from '../../core/night/mountChoice.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { altAzExposureMap, LONGEST_EXPOSURE_S } from '../../core/sky/altAzExposure.ts';
 import { useNight, useShared } from '../../session/session.ts';
@@ -70,7 +76,8 @@ function sayingOf(choice: MountChoice | null, guided: boolean): ChoiceSaying {
   if (!choice) return { code: 'ask' };
   const { focalMm, tube } = choice.optics;
   const found = choice.classes.find((c) => c.mount.id === choice.lightest?.id);
-  if (!found) return { code: 'none', guided, focalMm };
+  const fails = choice.classes.every((c) => c.load === 'over') ? 'load' : 'stars';
+  if (!found) return { code: 'none', fails, guided, focalMm };
   const { id } = found.mount;
   return { code: 'enough', id, focalMm, tube: tube.kind, totalKg: choice.tubeSideKg, carriedKg: found.carriedKg };
 }
@@ -119,15 +126,20 @@ function Optics({ choice }: { choice: MountChoice }) {
   );
 }
 
-/** What is asked first: tonight's target and sub on this rig's focal ratio. */
-function firstWish({ target, entry, numbers, records }: NightStatic): Fields {
+/** What is asked first: what fits this rig's own field, with tonight's sub. */
+function firstWish({ entry, numbers, records }: NightStatic): Fields {
+  const { train } = numbers;
+  const fieldDeg = train && Math.min(train.fieldWidthDeg, train.fieldHeightDeg);
   return {
-    targetSizeArcmin: target?.sizeArcmin ?? USUAL_SIZE_ARCMIN,
+    targetSizeArcmin: fieldDeg === null ? USUAL_SIZE_ARCMIN : Math.round(fieldDeg * 60 * FILLS_SHARE),
     focalRatio: Number((numbers.train?.focalRatio ?? USUAL_RATIO).toFixed(1)),
     exposureS: entry?.subS ?? USUAL_SUB_S,
     guided: records.rig.guiding !== 'none',
   };
 }
+
+const sizeHint = (target: NightStatic['target']): string | undefined =>
+  target?.sizeArcmin ? `${target.name}: ${target.sizeArcmin}′` : undefined;
 
 function questionOf(wish: Wish, { records, numbers }: NightStatic): ChoiceQuestion {
   const { site, schools, limits } = records;
@@ -164,7 +176,13 @@ export function ChoiceTab({ tabs }: { tabs: ReactNode }) {
       <FormProvider {...form}>
         <form className="section" noValidate onSubmit={(event) => event.preventDefault()}>
           <div className="fields compact">
-            <QuantityField name="targetSizeArcmin" label="Size of the target" kind="arcmin" system={format.system} />
+            <QuantityField
+              name="targetSizeArcmin"
+              label="Size of the target"
+              kind="arcmin"
+              system={format.system}
+              hint={sizeHint(night.target)}
+            />
             <QuantityField name="focalRatio" label="Focal ratio" kind="ratio" system={format.system} />
             <QuantityField name="exposureS" label="Length of a sub" kind="seconds" system={format.system} />
             <CheckField name="guided" label="Guided" />

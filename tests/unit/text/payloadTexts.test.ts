@@ -141,8 +141,9 @@ describe('words of the choice', () => {
   it('names every class and says what is enough, or what to give up', () => {
     const sayings: ChoiceSaying[] = [
       { code: 'ask' },
-      { code: 'none', guided: true, focalMm: 800 },
-      { code: 'none', guided: false, focalMm: 800 },
+      { code: 'none', fails: 'load', guided: true, focalMm: 800 },
+      { code: 'none', fails: 'stars', guided: true, focalMm: 800 },
+      { code: 'none', fails: 'stars', guided: false, focalMm: 800 },
       ...MOUNT_CLASSES.map(({ id }): ChoiceSaying => ({
         code: 'enough',
         id,
