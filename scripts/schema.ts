@@ -1,8 +1,9 @@
-/** npm run schema: writes the JSON Schema of the backup file, generated from the schemas in code. */
+/** npm run schema: writes the JSON Schema of the backup file, formatted like everything else. */
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { format, resolveConfig } from 'prettier';
 import { backupJsonSchema } from '../src/formats/backupJsonSchema.ts';
 
-const file = join(import.meta.dirname, '..', 'docs', 'backup.schema.json');
-writeFileSync(file, `${JSON.stringify(backupJsonSchema(), null, 2)}\n`);
-console.log('docs/backup.schema.json');
+const path = join(import.meta.dirname, '..', 'docs', 'backup.schema.json');
+const config = (await resolveConfig(path)) ?? {};
+writeFileSync(path, await format(JSON.stringify(backupJsonSchema()), { ...config, filepath: path }));

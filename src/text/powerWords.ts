@@ -8,7 +8,7 @@ export type PowerSaying =
   | { code: 'noDark' }
   | { code: 'mismatch'; device: string; battery: string }
   | { code: 'empties'; battery: string; atMs: number; missingAh: number }
-  | { code: 'low'; device: string; deviceV: number; lowestV: number }
+  | { code: 'low'; device: string; peakV: number; lowestV: number }
   | { code: 'short'; device: string; missingM: number }
   | { code: 'lasts'; hoursH: number; spareAh: number; battery: string };
 
@@ -23,7 +23,7 @@ export function powerSentence(s: PowerSaying, f: Format): Said {
     case 'empties':
       return `Take **${f.quantity(s.missingAh, 'ampHours', 0)} more**: ${s.battery} is empty at **${f.clock(s.atMs)}**.`;
     case 'low':
-      return `Shorten or thicken the cable of **${s.device}**: ${f.quantity(s.deviceV, 'volts')} reach it, it wants ${f.quantity(s.lowestV, 'volts')}.`;
+      return `Shorten or thicken the cable of **${s.device}**: ${f.quantity(s.peakV, 'volts')} reach it at its peak, it wants ${f.quantity(s.lowestV, 'volts')}.`;
     case 'short':
       return `Give **${s.device}** ${f.quantity(s.missingM, 'length', 1)} more cable: it pulls before the sweep ends.`;
     case 'lasts':
@@ -47,7 +47,8 @@ const MATCH_WORDS: Record<DeviceLine['match'], string> = {
 export function deviceVerdict(line: DeviceLine, f: Format): string {
   if (line.match === 'mismatch') return MATCH_WORDS.mismatch;
   if (line.currentUnknown) return 'enter its current';
-  if (line.voltage === 'low') return `too low: wants ${f.quantity(line.lowestV ?? 0, 'volts')}`;
+  if (line.voltage === 'low')
+    return `${f.quantity(line.peakV, 'volts')} at its peak, wants ${f.quantity(line.lowestV ?? 0, 'volts')}`;
   if (line.dropTooLarge) return `loses ${f.quantity(line.dropShare, 'percent')}: thicker cable`;
   if (line.cable === 'short') return `${f.quantity(line.neededM - line.cableM, 'length', 1)} too short`;
   if (line.overCarried) return 'peak above what it carries';

@@ -105,3 +105,18 @@ test('words in the instruments are at least 12 pixels high', async ({ page }) =>
     expect(small, path).toEqual([]);
   }
 });
+
+test('a weight is dragged along the bar with the finger', async ({ page }) => {
+  await open(page, `${HERON}/payload`);
+  const weight = page.getByRole('slider', { name: 'Move Weight 3.5 kg' });
+  const box = await weight.boundingBox();
+  const [x, y] = [(box?.x ?? 0) + (box?.width ?? 0) / 2, (box?.y ?? 0) + (box?.height ?? 0) / 2];
+  const finger = await page.context().newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', toX: number) =>
+    finger.send('Input.dispatchTouchEvent', { type, touchPoints: type === 'touchEnd' ? [] : [{ x: toX, y }] });
+  await touch('touchStart', x);
+  for (let i = 1; i <= 8; i += 1) await touch('touchMove', x + 2 * i);
+  await touch('touchEnd', x + 16);
+  await expect(page.locator('.toast')).toContainText('Weight 3.5 kg moved to');
+  await expect(weight).not.toHaveAttribute('aria-valuetext', '−272 mm');
+});

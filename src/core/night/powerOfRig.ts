@@ -46,8 +46,9 @@ export type DeviceLine = {
   dropTooLarge: boolean;
   /** A cable's cross-section is not known: its loss is left out. */
   areaUnknown: boolean;
-  /** At the device, at the end of the night. */
+  /** At the device, at the end of the night: while it runs, and at its peak, which is what the verdict asks. */
   deviceV: number;
+  peakV: number;
   voltage: VoltageVerdict;
   lowestV: number | null;
   cableM: number;
@@ -110,9 +111,9 @@ function workingSpan(dark: Span | null, setUpMin: number): Span | null {
   return dark && { fromMs: dark.fromMs - setUpMin * MS_PER_MINUTE, toMs: dark.toMs };
 }
 
-function voltageVerdict(deviceV: number, { load }: Supply): VoltageVerdict {
+function voltageVerdict(peakV: number, { load }: Supply): VoltageVerdict {
   if (load.lowestV === null) return 'unknown';
-  return deviceV < load.lowestV ? 'low' : 'fine';
+  return peakV < load.lowestV ? 'low' : 'fine';
 }
 
 function deviceLine(supply: Supply, rig: Rig, parts: ReadonlyMap<string, Part>): DeviceLine {
@@ -120,10 +121,10 @@ function deviceLine(supply: Supply, rig: Rig, parts: ReadonlyMap<string, Part>):
   const runningA = deviceCurrentA(load);
   const givenV = converter?.outputV ?? battery.voltageV * END_VOLTAGE_SHARE[battery.chemistry];
   const dropV = cablesDropV(cables, runningA, load.supplyV);
-  const deviceV = givenV - dropV;
   const cableM = cables.reduce((total, c) => total + c.lengthM, 0);
   const neededM = cableNeededM(rig, parts, load);
   const peakA = load.peakA ?? runningA;
+  const peakV = givenV - cablesDropV(cables, peakA, load.supplyV);
   return {
     loadId: load.id,
     batteryId: battery.id,
@@ -139,8 +140,9 @@ function deviceLine(supply: Supply, rig: Rig, parts: ReadonlyMap<string, Part>):
     dropShare: dropV / load.supplyV,
     dropTooLarge: dropV / load.supplyV >= DROP_LIMIT,
     areaUnknown: cables.some((c) => c.areaMm2 === null),
-    deviceV,
-    voltage: voltageVerdict(deviceV, supply),
+    deviceV: givenV - dropV,
+    peakV,
+    voltage: voltageVerdict(peakV, supply),
     lowestV: load.lowestV,
     cableM,
     neededM,

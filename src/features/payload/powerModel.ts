@@ -17,7 +17,7 @@ function sayingOf({ span, hoursH, batteries, devices }: PowerOfRig): PowerSaying
     return { code: 'empties', battery: empty.name, atMs: empty.emptyAtMs ?? span.toMs, missingAh: -empty.spareAh };
   }
   const low = devices.find((d) => d.voltage === 'low');
-  if (low) return { code: 'low', device: low.name, deviceV: low.deviceV, lowestV: low.lowestV ?? 0 };
+  if (low) return { code: 'low', device: low.name, peakV: low.peakV, lowestV: low.lowestV ?? 0 };
   const short = devices.find((d) => d.cable === 'short');
   if (short) return { code: 'short', device: short.name, missingM: short.neededM - short.cableM };
   const least = batteries.reduce((a, b) => (b.spareAh / b.capacityAh < a.spareAh / a.capacityAh ? b : a));

@@ -173,7 +173,7 @@ describe('words of the power', () => {
       { code: 'noDark' },
       { code: 'mismatch', device: 'Focus motor', battery: 'Battery' },
       { code: 'empties', battery: 'Battery', atMs: Date.parse('2026-11-25T02:10:00Z'), missingAh: 12 },
-      { code: 'low', device: 'Mount', deviceV: 10.9, lowestV: 11.5 },
+      { code: 'low', device: 'Mount', peakV: 10.9, lowestV: 11.5 },
       { code: 'short', device: 'Mount', missingM: 0.4 },
       { code: 'lasts', hoursH: 12.2, spareAh: 6.4, battery: 'Battery' },
     ];
@@ -202,7 +202,9 @@ describe('words of the power', () => {
   it('says what a device lacks, the worst first', () => {
     const line = powerOfRig(rigs[0]!, parts, { fromMs: 0, toMs: 3_600_000 }, SETTING_DEFAULTS.power).devices[0]!;
     expect(deviceVerdict(line, f)).to.equal('fine');
-    expect(deviceVerdict({ ...line, voltage: 'low', cable: 'short' }, f)).to.equal('too low: wants 11.5 V');
+    expect(deviceVerdict({ ...line, peakV: 10.9, voltage: 'low', cable: 'short' }, f)).to.equal(
+      '10.9 V at its peak, wants 11.5 V',
+    );
     expect(deviceVerdict({ ...line, dropTooLarge: true, dropShare: 0.05 }, f)).to.equal('loses 5%: thicker cable');
     expect(deviceVerdict({ ...line, cable: 'short', cableM: 1, neededM: 1.55 }, f)).to.match(/too short$/);
     expect(deviceVerdict({ ...line, match: 'mismatch', voltage: 'low' }, f)).to.equal('wrong voltage');

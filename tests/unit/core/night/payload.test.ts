@@ -148,6 +148,15 @@ describe('power through the night', () => {
     expect([starved!.cable, starved!.dropTooLarge, starved!.voltage]).to.deep.equal(['fine', true, 'low']);
   });
 
+  it('a device is judged by what reaches it at its peak', () => {
+    const peaky = parts.map((p) => (p.id === 'demo-heron-load-mount' && p.kind === 'load' ? { ...p, peakA: 12 } : p));
+    const [calm, start] = [heron().devices[0]!, heron({}, peaky).devices[0]!];
+    expect(start.deviceV).to.equal(calm.deviceV);
+    // 12.8 V sagged by 5 %, less 2 x 2.5 m of 1.5 mm2 at 12 A.
+    expect(start.peakV).to.be.closeTo(12.16 - (2 * 2.5 * 12 * 0.0172) / 1.5, 1e-9);
+    expect([calm.voltage, start.voltage, start.overCarried]).to.deep.equal(['fine', 'low', true]);
+  });
+
   it('the mount wants a port of its own, apart from heaters and cooler', () => {
     expect(heron().batteries[0]!.mountShared).to.equal(false);
     const supplies = rig('Heron').supplies.map((s) => ({ ...s, port: '1' }));
