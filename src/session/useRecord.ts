@@ -6,8 +6,9 @@ import { recordReading } from '../storage/commands.ts';
 import { writeWords } from '../text/errorWords.ts';
 import { useNight, useSession, useShared, type NewReadingHere } from './session.ts';
 
-/** Records a reading of the shown night, taken now by the clock, whatever the ribbon shows. True when it was stored. */
-export function useRecord(): (reading: NewReadingHere, said: string) => Promise<boolean> {
+/** Records a reading of the shown night, taken now by the clock, whatever the ribbon shows. True when it was stored.
+ *  `said` null: the page itself shows what was recorded, as a tick does. */
+export function useRecord(): (reading: NewReadingHere, said: string | null) => Promise<boolean> {
   const { writer, clock } = useSession();
   const { notify } = useShared();
   const night = useNight();
@@ -17,8 +18,8 @@ export function useRecord(): (reading: NewReadingHere, said: string) => Promise<
       const here = { nightId: night.records.night.id, takenAtUtc: toUtcText(clock.nowMs()) };
       const whole = { ...usual, ...reading, ...here } as NewReading;
       const written = await recordReading(writer, whole);
-      if (written.ok) notify(said, { undo: true });
-      else notify(writeWords(written.code, written.figures), { tone: 'problem' });
+      if (written.ok && said !== null) notify(said, { undo: true });
+      if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
       return written.ok;
     },
     [writer, clock, notify, night],

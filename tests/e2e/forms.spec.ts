@@ -27,6 +27,34 @@ const attempts: Attempt[] = [
     message: 'Type a number.',
   },
   {
+    name: 'a mount without a rating',
+    path: '/kit/parts/demo-plover-mount',
+    spoil: async (page) => {
+      await page.getByLabel('Rated load').fill('');
+      await save(page);
+    },
+    message: 'Type a number.',
+  },
+  {
+    name: 'a bar that ends before it begins',
+    path: '/kit/parts/demo-heron-mount',
+    spoil: async (page) => {
+      await page.getByLabel('Nearest place of a weight').fill('500');
+      await save(page);
+    },
+    message: 'The farthest place must not lie before the nearest.',
+  },
+  {
+    name: 'a supply without a battery',
+    path: '/kit/rigs/demo-plover',
+    spoil: async (page) => {
+      await page.getByRole('button', { name: 'Add a device' }).click();
+      await page.getByLabel('Device').selectOption({ label: 'Mount' });
+      await save(page);
+    },
+    message: 'Choose or type something here.',
+  },
+  {
     name: 'a new rig without a mount',
     path: '/kit/rigs/new',
     spoil: async (page) => {

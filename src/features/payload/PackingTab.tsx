@@ -20,7 +20,7 @@ const VIEWS: readonly { view: PackingView; name: string }[] = [
   { view: 'assembly', name: 'Put together' },
 ];
 
-type Tick = (itemId: string, done: boolean, said: string) => void;
+type Tick = (itemId: string, done: boolean) => void;
 type ListProps = { model: PackingModel; tick: Tick; frozen: boolean };
 
 /** One list per case, and the tools. */
@@ -39,7 +39,7 @@ function Cases({ model, tick, frozen, tools }: ListProps & { tools: boolean }) {
                 key={item.partId}
                 done={item.done}
                 disabled={frozen}
-                onToggle={() => tick(item.partId, !item.done, item.name)}
+                onToggle={() => tick(item.partId, !item.done)}
               >
                 {itemWords(item)}
               </CheckRow>
@@ -52,12 +52,7 @@ function Cases({ model, tick, frozen, tools }: ListProps & { tools: boolean }) {
           <h2>Tools</h2>
           <ul className="check-list tight">
             {model.tools.map(({ tool, done }) => (
-              <CheckRow
-                key={tool}
-                done={done}
-                disabled={frozen}
-                onToggle={() => tick(`tool-${tool}`, !done, TOOL_NAMES[tool])}
-              >
+              <CheckRow key={tool} done={done} disabled={frozen} onToggle={() => tick(`tool-${tool}`, !done)}>
                 {TOOL_NAMES[tool]}
               </CheckRow>
             ))}
@@ -75,7 +70,7 @@ function Assembly({ model, tick, frozen }: ListProps) {
       {model.steps.map(({ step, done }) => {
         const words = ASSEMBLY_WORDS[step];
         return (
-          <CheckRow key={step} done={done} disabled={frozen} onToggle={() => tick(step, !done, words.do)}>
+          <CheckRow key={step} done={done} disabled={frozen} onToggle={() => tick(step, !done)}>
             <strong>{words.do}</strong>
             <br />
             <span className="soft">{words.why}</span>
@@ -100,7 +95,7 @@ export function PackingTab({ tabs }: { tabs: ReactNode }) {
   const [view, setView] = useState<PackingView>('pack');
   const model = packingModel(night, view);
   const { records } = night;
-  const tick: Tick = (itemId, done, said) => {
+  const tick: Tick = (itemId, done) => {
     void record(
       {
         step: 'payload',
@@ -108,7 +103,7 @@ export function PackingTab({ tabs }: { tabs: ReactNode }) {
         kind: 'check',
         values: { listId: LIST_OF[view], itemId, done },
       },
-      `${said}: ${done ? 'done' : 'open again'}.`,
+      null,
     );
   };
   const common = { model, tick, frozen: records.fromSnapshot };

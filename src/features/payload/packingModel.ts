@@ -10,7 +10,7 @@ import {
   type Packing,
   type Tool,
 } from '../../core/night/packing.ts';
-import type { PackingSaying } from '../../text/packingWords.ts';
+import { caseName, type PackingSaying } from '../../text/packingWords.ts';
 
 export type PackingView = 'pack' | 'inventory' | 'assembly';
 export type TickedItem = Case['items'][number] & { done: boolean };
@@ -40,8 +40,30 @@ function sayingOf(view: PackingView, { cases, tools, steps }: Omit<PackingModel,
     : { code: 'inventory', open };
 }
 
+/** A case that the user called like one of the usual ones is that one. */
+function mergedByName(cases: readonly Case[]): Case[] {
+  const merged = new Map<string, Case>();
+  for (const one of cases) {
+    const name = caseName(one);
+    const before = merged.get(name);
+    merged.set(
+      name,
+      before
+        ? {
+            ...before,
+            items: [...before.items, ...one.items],
+            massKg: before.massKg + one.massKg,
+            unweighed: before.unweighed + one.unweighed,
+          }
+        : one,
+    );
+  }
+  return [...merged.values()];
+}
+
 export function packingModel({ records, numbers }: NightStatic, view: PackingView): PackingModel {
-  const packing = packingOf(records.rig, records.parts);
+  const derived = packingOf(records.rig, records.parts);
+  const packing = { ...derived, cases: mergedByName(derived.cases) };
   const ticked = (itemId: string): boolean => isTicked(records.readings, LIST_OF[view], itemId);
   const kinds = new Set(packing.cases.flatMap((c) => c.items.map((i) => i.kind)));
   const lists = {

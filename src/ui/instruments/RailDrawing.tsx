@@ -131,6 +131,7 @@ function Shape({ group, view }: { group: Group; view: View }) {
 
 type HandleProps = {
   group: Group;
+  held: boolean;
   view: View;
   format: Format;
   begin: (event: PointerEvent<SVGGElement>) => void;
@@ -138,7 +139,7 @@ type HandleProps = {
 };
 
 /** A piece that can be moved: a slider for hands, keys and screen readers. */
-function Handle({ group, view, format, begin, nudge }: HandleProps) {
+function Handle({ group, held, view, format, begin, nudge }: HandleProps) {
   const onKeyDown = (event: KeyboardEvent): void => {
     const step = KEY_STEP_M * (event.shiftKey ? 0.2 : 1);
     const byM = { ArrowLeft: step, ArrowUp: step, ArrowRight: -step, ArrowDown: -step }[event.key];
@@ -161,6 +162,22 @@ function Handle({ group, view, format, begin, nudge }: HandleProps) {
       <circle cx={view.x(group.atM)} cy={0} r={touch} fill="transparent" />
       <Shape group={group} view={view} />
       <path d={`M${view.x(group.atM) - 4} -4v8m4 -8v8m4 -8v8`} stroke="var(--soft)" strokeWidth="1.5" fill="none" />
+      {held && (
+        <text
+          x={view.x(group.atM)}
+          y={touch + 18}
+          textAnchor="middle"
+          className="figures"
+          fontSize="16"
+          fontWeight="700"
+          fill="var(--ink)"
+          stroke="var(--paper)"
+          strokeWidth="5"
+          paintOrder="stroke"
+        >
+          {format.quantity(Math.abs(group.atM), 'barLength')}
+        </text>
+      )}
     </g>
   );
 }
@@ -279,6 +296,7 @@ export function RailDrawing({ label, pieces, marks, words, format, dragged, onDr
             <Handle
               key={group.key}
               group={group}
+              held={dragged.has(group.key)}
               view={view}
               format={format}
               begin={(event) => grip.begin(group.ids, event)}

@@ -5,6 +5,7 @@ import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
 import { footingSaying, loadModel } from '../../../src/features/payload/model.ts';
 import { packingModel } from '../../../src/features/payload/packingModel.ts';
 import { powerModel } from '../../../src/features/payload/powerModel.ts';
+import { caseName } from '../../../src/text/packingWords.ts';
 import { nightRecords, parts, reading, sites } from '../../support/records.ts';
 
 type Wish = Parameters<typeof nightRecords>[0];
@@ -83,6 +84,16 @@ describe('payload models', () => {
         { port: '4', fuseA: 3 },
       ],
     });
+  });
+
+  it('has one case of a name, also when the user called one like a usual case', () => {
+    const names = packingModel(night(), 'pack').cases.map(caseName);
+    expect(new Set(names).size).to.equal(names.length);
+    const power = packingModel(night(), 'pack').cases.find((c) => caseName(c) === 'Power box');
+    expect(power?.items.map((i) => i.name)).to.include.members([
+      'Lithium iron battery, 50 Ah',
+      'Converter 12 V to 5 V',
+    ]);
   });
 
   it('ticks the lists of one night, each by itself', () => {
