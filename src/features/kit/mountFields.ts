@@ -69,6 +69,19 @@ export const MOUNT_FIELDS: FieldGroup[] = [
     ],
   },
   {
+    title: 'Travel',
+    optional: {
+      path: 'travelH',
+      addLabel: 'This mount turns within limits only',
+      removeLabel: 'It turns all the way round',
+      value: [-2, 2],
+    },
+    fields: [
+      q('travelH.0', 'Earliest hour angle', 'hours', 'Minus = before the meridian.'),
+      q('travelH.1', 'Latest hour angle', 'hours'),
+    ],
+  },
+  {
     title: 'Polar finder',
     optional: {
       path: 'finder',

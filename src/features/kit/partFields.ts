@@ -40,6 +40,16 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
       q('radiusM', 'Radius of the tube', 'length'),
       q('imageCircleMm', 'Image circle', 'opticsMm', 'Empty = not known.'),
     ]),
+    {
+      title: 'Thread at its rear',
+      optional: {
+        path: 'rear',
+        addLabel: 'Enter the rear thread',
+        removeLabel: 'Forget the rear thread',
+        value: { thread: 'M48x0.75', gender: 'female' },
+      },
+      fields: joint('rear', 'Rear'),
+    },
   ],
   corrector: [
     group([
