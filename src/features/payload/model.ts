@@ -4,7 +4,7 @@ import type { NightRecords } from '../../core/night/nightRecords.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { FootingSaying } from '../../text/footingWords.ts';
 import type { PayloadSaying } from '../../text/payloadWords.ts';
-import type { RailPiece } from '../../ui/instruments/RailDrawing.tsx';
+import type { RailPiece } from '../../ui/instruments/railLayout.ts';
 
 export type LoadModel = { saying: PayloadSaying; payload: Payload; lever: RailPiece[]; tube: RailPiece[] };
 

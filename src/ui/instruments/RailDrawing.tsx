@@ -3,18 +3,17 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Format } from '../../text/format.ts';
 import { useWidth } from '../useWidth.ts';
-
-export type RailPiece = {
-  id: string;
-  name: string;
-  massKg: number;
-  /** Signed place on the rail, m. */
-  atM: number;
-  round: boolean;
-  /** Null = stays where it is. */
-  rangeM: readonly [number, number] | null;
-};
-export type RailMark = { atM: number; text: string };
+import {
+  limited,
+  placeLabels,
+  together,
+  viewOf,
+  type Group,
+  type Label,
+  type RailMark,
+  type RailPiece,
+  type View,
+} from './railLayout.ts';
 
 /** A drag in progress: the pieces that move together, and by how much. */
 export type RailDrag = { ids: readonly string[]; byM: number };
@@ -32,17 +31,6 @@ type Props = {
   onDrop: (drag: RailDrag) => void;
 };
 
-type Group = {
-  key: string;
-  ids: string[];
-  names: string[];
-  massKg: number;
-  atM: number;
-  round: boolean;
-  free: boolean;
-};
-type View = { x: (atM: number) => number; perM: number };
-
 const NARROWEST = 300;
 /** The rail lies at y = 0. Below it: the axis' foot, its name, the names of the sides. */
 const BELOW_PX = 80;
@@ -50,50 +38,11 @@ const BELOW_PX = 80;
 const FIRST_ROW_PX = 50;
 const ROW_PX = 19;
 const FEWEST_ROWS = 2;
-const LABEL_PX = 66;
 const SMALLEST_TOUCH_PX = 22;
 /** Arrow keys move a piece by this much, with Shift by a fifth of it. */
 const KEY_STEP_M = 0.005;
-/** Room beyond the outermost piece on either side. */
-const ROOM_M = 0.08;
-
 /** Area grows with the mass. */
 const radiusPx = (massKg: number): number => 5 + 12 * Math.sqrt(Math.min(massKg, 12));
-
-/** Pieces in one place stand together as one load. */
-function together(pieces: readonly RailPiece[], dragged: ReadonlySet<string>): Group[] {
-  const groups = new Map<string, Group>();
-  for (const piece of pieces) {
-    const free = piece.rangeM !== null;
-    const key = `${dragged.has(piece.id)} ${free} ${piece.round} ${piece.atM.toFixed(2)}`;
-    const known = groups.get(key);
-    groups.set(key, {
-      key: known?.key ?? piece.id,
-      ids: [...(known?.ids ?? []), piece.id],
-      names: [...(known?.names ?? []), piece.name],
-      massKg: (known?.massKg ?? 0) + piece.massKg,
-      atM: known?.atM ?? piece.atM,
-      round: piece.round,
-      free,
-    });
-  }
-  return [...groups.values()].sort((a, b) => b.massKg - a.massKg);
-}
-
-type Label = { key: string; x: number; text: string; row: number };
-
-/** Labels in rows above the rail, each in the lowest row in which it does not touch its neighbour. */
-function placeLabels(labels: readonly Omit<Label, 'row'>[]): Label[] {
-  const rowEnds: number[] = [];
-  return [...labels]
-    .sort((a, b) => a.x - b.x)
-    .map((label) => {
-      const free = rowEnds.findIndex((end) => label.x - LABEL_PX / 2 >= end);
-      const row = free === -1 ? rowEnds.length : free;
-      rowEnds[row] = label.x + LABEL_PX / 2;
-      return { ...label, row };
-    });
-}
 
 function Labels({ labels }: { labels: readonly Label[] }) {
   return (
@@ -212,13 +161,6 @@ function Mark({ mark, view }: { mark: RailMark; view: View }) {
   );
 }
 
-/** Keeps every piece of a group on its part of the rail. */
-function limited(pieces: readonly RailPiece[], ids: readonly string[], byM: number): number {
-  return pieces
-    .filter((p) => ids.includes(p.id))
-    .reduce((by, { atM, rangeM }) => (rangeM ? Math.min(rangeM[1] - atM, Math.max(rangeM[0] - atM, by)) : by), byM);
-}
-
 type Grip = { ids: string[]; fromX: number; perM: number; pieces: readonly RailPiece[]; last: RailDrag };
 
 type GripProps = Pick<Props, 'pieces' | 'onDrag' | 'onDrop'> & { view: View };
@@ -247,21 +189,22 @@ function useGrip({ pieces, view: fresh, onDrag, onDrop }: GripProps) {
     held.last = { ids: held.ids, byM: limited(held.pieces, held.ids, byM) };
     onDrag(held.last);
   };
-  const end = (): void => {
+  const release = (): Grip | null => {
     const held = grip.current;
     grip.current = null;
     freeze(null);
+    return held;
+  };
+  const end = (): void => {
+    const held = release();
     if (held) onDrop(held.last);
   };
-  return { view, begin, move, end };
-}
-
-function viewOf(pieces: readonly RailPiece[], marks: readonly RailMark[], width: number): View {
-  const places = [...pieces.map((p) => p.atM), ...marks.map((m) => m.atM)];
-  const left = Math.max(0.1, ...places) + ROOM_M;
-  const right = Math.max(0.1, ...places.map((m) => -m)) + ROOM_M;
-  const perM = (width - 20) / (left + right);
-  return { perM, x: (atM) => 10 + (left - atM) * perM };
+  // The browser took the finger for scrolling: the piece goes back.
+  const cancel = (): void => {
+    const held = release();
+    if (held) onDrop({ ids: held.ids, byM: 0 });
+  };
+  return { view, begin, move, end, cancel };
 }
 
 export function RailDrawing({ label, pieces, marks, words, format, dragged, onDrag, onDrop }: Props) {
@@ -284,7 +227,7 @@ export function RailDrawing({ label, pieces, marks, words, format, dragged, onDr
         aria-label={label}
         onPointerMove={grip.move}
         onPointerUp={grip.end}
-        onPointerCancel={grip.end}
+        onPointerCancel={grip.cancel}
       >
         <Rail view={view} width={width} words={words} />
         {marks.map((mark) => (

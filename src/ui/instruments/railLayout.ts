@@ -1,0 +1,82 @@
+/** Where the pieces of a rail are drawn, and how far one may be moved. Lengths in m along the rail, plus on the left; pixels
+ *  in the drawing. */
+
+export type RailPiece = {
+  id: string;
+  name: string;
+  massKg: number;
+  /** Signed place on the rail, m. */
+  atM: number;
+  round: boolean;
+  /** Null = stays where it is. */
+  rangeM: readonly [number, number] | null;
+};
+export type RailMark = { atM: number; text: string };
+
+/** Pieces that stand in one place, drawn as one load. */
+export type Group = {
+  key: string;
+  ids: string[];
+  names: string[];
+  massKg: number;
+  atM: number;
+  round: boolean;
+  free: boolean;
+};
+/** From a place on the rail to the drawing. */
+export type View = { x: (atM: number) => number; perM: number };
+
+const LABEL_PX = 66;
+/** Room beyond the outermost piece on either side. */
+const ROOM_M = 0.08;
+
+/** Pieces in one place stand together as one load. */
+export function together(pieces: readonly RailPiece[], dragged: ReadonlySet<string>): Group[] {
+  const groups = new Map<string, Group>();
+  for (const piece of pieces) {
+    const free = piece.rangeM !== null;
+    const key = `${dragged.has(piece.id)} ${free} ${piece.round} ${piece.atM.toFixed(2)}`;
+    const known = groups.get(key);
+    groups.set(key, {
+      key: known?.key ?? piece.id,
+      ids: [...(known?.ids ?? []), piece.id],
+      names: [...(known?.names ?? []), piece.name],
+      massKg: (known?.massKg ?? 0) + piece.massKg,
+      atM: known?.atM ?? piece.atM,
+      round: piece.round,
+      free,
+    });
+  }
+  return [...groups.values()].sort((a, b) => b.massKg - a.massKg);
+}
+
+export type Label = { key: string; x: number; text: string; row: number };
+
+/** Labels in rows above the rail, each in the lowest row in which it does not touch its neighbour. */
+export function placeLabels(labels: readonly Omit<Label, 'row'>[]): Label[] {
+  const rowEnds: number[] = [];
+  return [...labels]
+    .sort((a, b) => a.x - b.x)
+    .map((label) => {
+      const free = rowEnds.findIndex((end) => label.x - LABEL_PX / 2 >= end);
+      const row = free === -1 ? rowEnds.length : free;
+      rowEnds[row] = label.x + LABEL_PX / 2;
+      return { ...label, row };
+    });
+}
+
+/** Keeps every piece of a group on its part of the rail. */
+export function limited(pieces: readonly RailPiece[], ids: readonly string[], byM: number): number {
+  return pieces
+    .filter((p) => ids.includes(p.id))
+    .reduce((by, { atM, rangeM }) => (rangeM ? Math.min(rangeM[1] - atM, Math.max(rangeM[0] - atM, by)) : by), byM);
+}
+
+/** A scale that shows every piece and mark, and a little beyond. */
+export function viewOf(pieces: readonly RailPiece[], marks: readonly RailMark[], width: number): View {
+  const places = [...pieces.map((p) => p.atM), ...marks.map((m) => m.atM)];
+  const left = Math.max(0.1, ...places) + ROOM_M;
+  const right = Math.max(0.1, ...places.map((m) => -m)) + ROOM_M;
+  const perM = (width - 20) / (left + right);
+  return { perM, x: (atM) => 10 + (left - atM) * perM };
+}
