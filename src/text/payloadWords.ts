@@ -17,9 +17,9 @@ export const LOAD_NAMES: Record<LoadVerdict, string> = { fine: 'fine', near: 'ne
 
 /** The inertia is held against one's own nights: no rating, so nothing is over a limit. */
 export const INERTIA_NAMES: Record<LoadVerdict, string> = {
-  fine: 'used before',
-  near: 'near your largest',
-  over: 'more than ever used',
+  fine: 'proven',
+  near: 'your largest',
+  over: 'untried',
 };
 
 const carriedWords = (s: { massKg: number; allowedKg: number }, f: Format): string =>

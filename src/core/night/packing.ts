@@ -70,11 +70,14 @@ const TOOLS: readonly { tool: Tool; when: (kinds: ReadonlySet<PartKind>) => bool
   { tool: 'spareFuses', when: (kinds) => kinds.has('battery') },
 ];
 
+/** A device without a mass of its own is built into another piece: the mount's motors, the camera's cooler. */
+const isBuiltIn = (part: Part): boolean => part.kind === 'load' && part.massKg === 0;
+
 /** Everything the rig names, sorted into cases; the usual order of cases, parts by name. */
 export function packingOf(rig: Rig, all: readonly Part[]): Packing {
   const counts = countsOf(rig);
   const parts = all
-    .filter((p) => counts.has(p.id) && p.deletedAtUtc === null)
+    .filter((p) => counts.has(p.id) && p.deletedAtUtc === null && !isBuiltIn(p))
     .sort((a, b) => a.name.localeCompare(b.name));
   const cases = new Map<string, Case>();
   for (const part of parts) {

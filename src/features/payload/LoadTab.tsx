@@ -133,11 +133,11 @@ function Rails({ model, dragging, label }: { model: LoadModel; dragging: Draggin
   const { format } = useShared();
   const { fromSnapshot } = useNight().records;
   const arm = model.payload.numbers.mount?.referenceArmM ?? 0;
-  const common = { format, dragged: dragging.held };
   return (
     <div className="rails">
       <RailDrawing
-        {...common}
+        format={format}
+        dragged={dragging.held('fromRaAxisM')}
         label={label}
         pieces={model.lever}
         marks={[{ atM: arm, text: `rated arm ${format.quantity(arm, 'barLength')}` }]}
@@ -146,7 +146,8 @@ function Rails({ model, dragging, label }: { model: LoadModel; dragging: Draggin
         onDrop={dragging.drop('fromRaAxisM')}
       />
       <RailDrawing
-        {...common}
+        format={format}
+        dragged={dragging.held('alongTubeM')}
         label="The tube on its saddle, from the side: what hangs where along it"
         pieces={model.tube}
         marks={[]}

@@ -1,5 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Button, ButtonGroup } from 'react-bootstrap';
+import { formatDate } from '../../core/time/civil.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import {
@@ -136,6 +137,9 @@ export function PackingTab({ tabs }: { tabs: ReactNode }) {
               Print this list
             </Button>
           </div>
+          <p className="print-only">
+            {records.rig.name}, {formatDate(records.night.eveningDate)}
+          </p>
           {view === 'assembly' ? <Assembly {...common} /> : <Cases {...common} tools={view === 'pack'} />}
         </>
       }

@@ -63,5 +63,7 @@ export function useDraggedRig() {
     const moved = placed.find((p) => p.placedId === placedId);
     void write(placed, moved, 'fromRaAxisM');
   };
-  return { rig, held: current?.held ? current.ids : NOTHING, drag, drop, place };
+  /** What is held on the rail of that distance. */
+  const held = (key: PlaceKey): ReadonlySet<string> => (current?.held && current.key === key ? current.ids : NOTHING);
+  return { rig, held, drag, drop, place };
 }

@@ -47,11 +47,11 @@ const radiusPx = (massKg: number): number => 5 + 12 * Math.sqrt(Math.min(massKg,
 function Labels({ labels }: { labels: readonly Label[] }) {
   return (
     <>
-      {labels.map(({ key, x, text, row }) => {
+      {labels.map(({ key, x, fromX, text, row }) => {
         const y = -FIRST_ROW_PX - row * ROW_PX;
         return (
           <g key={key}>
-            <path d={`M${x} ${y + 5}V0`} stroke="var(--soft)" strokeWidth="1" />
+            <path d={`M${fromX} ${y + 5}V0`} stroke="var(--soft)" strokeWidth="1" />
             <text x={x} y={y} textAnchor="middle" className="figures" fontSize="14" fill="var(--ink)">
               {text}
             </text>
@@ -113,7 +113,7 @@ function Handle({ group, held, view, format, begin, nudge }: HandleProps) {
       <path d={`M${view.x(group.atM) - 4} -4v8m4 -8v8m4 -8v8`} stroke="var(--soft)" strokeWidth="1.5" fill="none" />
       {held && (
         <text
-          x={view.x(group.atM)}
+          x={view.textX(group.atM)}
           y={touch + 18}
           textAnchor="middle"
           className="figures"
@@ -214,7 +214,12 @@ export function RailDrawing({ label, pieces, marks, words, format, dragged, onDr
   const { view } = grip;
   const groups = together(pieces, dragged);
   const labels = placeLabels(
-    groups.map((g) => ({ key: g.key, x: view.x(g.atM), text: format.quantity(g.massKg, 'mass', 1) })),
+    groups.map((g) => ({
+      key: g.key,
+      x: view.textX(g.atM),
+      fromX: view.x(g.atM),
+      text: format.quantity(g.massKg, 'mass', 1),
+    })),
   );
   const rows = Math.max(FEWEST_ROWS, ...labels.map((label) => label.row + 1));
   const above = FIRST_ROW_PX + rows * ROW_PX;

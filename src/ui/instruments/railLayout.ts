@@ -23,8 +23,8 @@ export type Group = {
   round: boolean;
   free: boolean;
 };
-/** From a place on the rail to the drawing. */
-export type View = { x: (atM: number) => number; perM: number };
+/** From a place on the rail to the drawing; `textX` keeps a label's middle so far inside that nothing of it is cut off. */
+export type View = { x: (atM: number) => number; textX: (atM: number) => number; perM: number };
 
 const LABEL_PX = 66;
 /** Room beyond the outermost piece on either side. */
@@ -50,7 +50,8 @@ export function together(pieces: readonly RailPiece[], dragged: ReadonlySet<stri
   return [...groups.values()].sort((a, b) => b.massKg - a.massKg);
 }
 
-export type Label = { key: string; x: number; text: string; row: number };
+/** `x`: the middle of the text; `fromX`: the piece it belongs to. */
+export type Label = { key: string; x: number; fromX: number; text: string; row: number };
 
 /** Labels in rows above the rail, each in the lowest row in which it does not touch its neighbour. */
 export function placeLabels(labels: readonly Omit<Label, 'row'>[]): Label[] {
@@ -78,5 +79,7 @@ export function viewOf(pieces: readonly RailPiece[], marks: readonly RailMark[],
   const left = Math.max(0.1, ...places) + ROOM_M;
   const right = Math.max(0.1, ...places.map((m) => -m)) + ROOM_M;
   const perM = (width - 20) / (left + right);
-  return { perM, x: (atM) => 10 + (left - atM) * perM };
+  const x = (atM: number): number => 10 + (left - atM) * perM;
+  const textX = (atM: number): number => Math.min(width - LABEL_PX / 2, Math.max(LABEL_PX / 2, x(atM)));
+  return { perM, x, textX };
 }

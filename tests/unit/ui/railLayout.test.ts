@@ -47,7 +47,7 @@ describe('the layout of a rail', () => {
   it('no label touches its neighbour in the same row', () => {
     holds(
       fc.property(fc.array(finite(0, 700), { maxLength: 15 }), (xs) => {
-        const labels = placeLabels(xs.map((x, i) => ({ key: `k${i}`, x, text: '1.0 kg' })));
+        const labels = placeLabels(xs.map((x, i) => ({ key: `k${i}`, x, fromX: x, text: '1.0 kg' })));
         for (const a of labels)
           for (const b of labels)
             if (a.key !== b.key && a.row === b.row) expect(Math.abs(a.x - b.x)).to.be.at.least(66 - 1e-9);
@@ -72,8 +72,10 @@ describe('the layout of a rail', () => {
     holds(
       fc.property(pieces, finite(0.05, 0.5), finite(300, 1200), (given, markM, width) => {
         const all = given.map((p, i) => piece(`p${i}`, p.atM));
-        const { x, perM } = viewOf(all, [{ atM: markM, text: 'arm' }], width);
+        const { x, textX, perM } = viewOf(all, [{ atM: markM, text: 'arm' }], width);
         for (const atM of [...all.map((p) => p.atM), markM, 0]) expect(x(atM)).to.be.within(10, width - 10);
+        // Also while a held piece leaves the scale, its words stay whole.
+        for (const atM of [-3, 0, 3]) expect(textX(atM)).to.be.within(33, width - 33);
         expect(x(0) - x(0.1)).to.be.closeTo(0.1 * perM, 1e-9);
       }),
     );
