@@ -27,18 +27,18 @@ const SCALES: readonly { suffix: string; factors: Record<string, number> }[] = [
   { suffix: 'Mm', factors: Object.fromEntries(Object.entries(TO_M).map(([unit, m]) => [unit, m * 1000])) },
 ];
 
-/** `mass (lb)`, `massLb`, `mass_lb`: the stem and the unit in small letters. */
+/** `mass (lb)`, `Mass [LB]`, `massLb`, `mass_lb`: the stem and the unit in small letters. */
 function stemAndUnit(column: string): { stem: string; unit: string } | null {
-  const found = /^(.*?)(?:[ _]*\(([a-z]+)\)|[ _]([a-z]+)|(Kg|G|Lb|Oz|M|Cm|Mm|In|Ft))$/.exec(column.trim());
+  const found = /^(.*?)(?:[ _]*[([]([^)\]]+)[)\]]|[ _]([A-Za-z]+)|(Kg|G|Lb|Oz|M|Cm|Mm|In|Ft))$/.exec(column.trim());
   const unit = found?.[2] ?? found?.[3] ?? found?.[4];
   const stem = found?.[1]?.trim();
-  return stem && unit ? { stem: stem.charAt(0).toLowerCase() + stem.slice(1), unit: unit.toLowerCase() } : null;
+  return stem && unit ? { stem: stem.charAt(0).toLowerCase() + stem.slice(1), unit: unit.trim().toLowerCase() } : null;
 }
 
 type Target = { path: string; factor: number };
 type Meaning = Target | 'foreign' | 'unknownUnit';
 
-/** Every number of a kind that carries a length or a mass. */
+/** Every field of a kind. */
 function fieldsOf(kind: PartKind): Set<string> {
   return new Set([...COMMON, ...Object.keys(partKinds[kind])]);
 }

@@ -85,3 +85,10 @@ export function steadyWords(s: SteadySaying, f: Format): string {
   const seconds = f.number(s.settleS, 1);
   return `${STEADY_WORDS[s.verdict]} It took ${seconds} s, ${f.number(s.wantedS, 1)} s are wanted. Wait ${f.quantity(s.waitS, 'seconds')} after every slew; the account takes ${f.quantity(s.sigmaArcsec, 'arcsec')} for balance and wind.`;
 }
+
+export function settledWords(settleS: number, f: Format): string {
+  return `Settling time recorded: ${f.number(settleS, 1)} s.`;
+}
+
+export const FORGOTTEN_WORDS =
+  'The stopwatch ran for two minutes and was stopped. Nothing was recorded. Tap the tube and start it again.';

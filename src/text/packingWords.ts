@@ -51,7 +51,7 @@ export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
   headOn: {
     do: 'Set the head on and tighten its bolt',
     why: 'Everything else hangs on this one bolt.',
-    caution: 'Two people above 20 kg. Both clutches tight.',
+    caution: 'Two people above 20 kg. Both axes locked before you lift.',
   },
   wedgeOn: {
     do: 'Set the wedge on, at your latitude',
@@ -111,10 +111,21 @@ export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
     why: 'The controller counts from there.',
     caution: null,
   },
+  homeBare: {
+    do: 'Bring it home: tube to the pole',
+    why: 'The controller counts from there.',
+    caution: null,
+  },
   cablesLast: {
     do: 'Cables last, tied off, free over the whole sweep',
     why: 'A cable that pulls is a star that wanders.',
     caution: 'Swing both axes once by hand, clutches open, and watch every cable.',
+  },
+  cablesLastDriven: {
+    do: 'Cables last, tied off, free over the whole sweep',
+    why: 'A cable that pulls is a star that wanders.',
+    caution:
+      'Never push an axis of this drive: with the power on, slew slowly once over the whole sweep and watch them.',
   },
   powerOn: {
     do: 'Power on, fused at the battery',

@@ -1,5 +1,6 @@
 /** Sentences of the load on the payload bench. */
-import type { BarPlace } from '../core/mount/heavySide.ts';
+import type { ClampShift } from '../core/mount/balanceProposals.ts';
+import type { BarPlace, HeavySide } from '../core/mount/heavySide.ts';
 import type { LoadVerdict } from '../core/mount/load.ts';
 import type { Payload, SaddleMisfit } from '../core/night/payloadOfRig.ts';
 import type { Format } from './format.ts';
@@ -96,6 +97,26 @@ export const SCHOOL_NAMES = {
   longerLever: 'The same weight, further out',
   clamp: 'Or the clamp moved',
 };
+
+const costWords = (one: { totalOnAxisKg: number; inertiaKgM2: number }, f: Format): string =>
+  `load ${f.quantity(one.totalOnAxisKg, 'mass', 1)}, inertia ${f.quantity(one.inertiaKgM2, 'inertia')}`;
+
+/** The three ways of a heavy tube's side, each with where and what it costs. */
+export function moreWeightWords(set: HeavySide['moreWeight'], nameOf: (partId: string) => string, f: Format): string {
+  if (!set) return 'Nothing heavier in your box fits on this bar.';
+  return `${set.ids.map(nameOf).join(' and ')} at ${f.quantity(set.positionM, 'barLength')}, ${costWords(set, f)}`;
+}
+
+export function furtherOutWords(way: HeavySide['furtherOut'], f: Format): string {
+  if (!way) return 'No weight hangs on the bar yet.';
+  const longer = way.extensionM === null ? '' : `, the bar longer by ${f.quantity(way.extensionM, 'barLength')}`;
+  return `at ${f.quantity(way.positionM, 'barLength')}${longer}, ${costWords(way, f)}`;
+}
+
+export function clampWords({ clampShiftM, weightsAtM, inertiaKgM2 }: ClampShift, f: Format): string {
+  const shift = `${f.quantity(Math.abs(clampShiftM), 'barLength')} ${clampShiftM < 0 ? 'closer in' : 'further out'}`;
+  return `the heaviest piece ${shift}, weights left at ${f.quantity(weightsAtM, 'barLength')}, inertia ${f.quantity(inertiaKgM2, 'inertia')}`;
+}
 
 export function preferWords(prefer: Payload['prefer']): string {
   return prefer === 'longerLever'

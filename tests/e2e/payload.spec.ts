@@ -21,11 +21,17 @@ test('a piece is dragged: every number follows, one write when it is let go, und
   await expect(notice(page)).toContainText('30 mm f/4 guide scope moved to');
   await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(moment(page)).toContainText('1.18 of 2.40 kg m');
-  // By keys: five steps of 5 mm toward the axis, then the same by numbers, kept over a reload.
+  // By keys: one step toward the axis; a key that is held goes on and is one change; then by numbers, kept over a reload.
   const weight = page.getByRole('slider', { name: 'Move Weight 3.5 kg' });
   await expect(weight).toHaveAttribute('aria-valuetext', '−272 mm');
   await weight.focus();
   await page.keyboard.press('ArrowLeft');
+  await expect(weight).toHaveAttribute('aria-valuetext', '−267 mm');
+  for (let i = 0; i < 3; i += 1) await page.keyboard.down('ArrowRight');
+  await expect(weight).toHaveAttribute('aria-valuetext', '−282 mm');
+  await page.keyboard.up('ArrowRight');
+  await expect(notice(page).last()).toContainText('Weight 3.5 kg moved to 282 mm.');
+  await page.getByRole('button', { name: 'Undo' }).last().click();
   await expect(weight).toHaveAttribute('aria-valuetext', '−267 mm');
   await page.getByLabel('Piece', { exact: true }).selectOption({ label: 'Weight 3.5 kg' });
   await page.getByLabel('From the polar axis').fill('-293');

@@ -22,7 +22,9 @@ export type AssemblyStep =
   | 'guideOn'
   | 'balance'
   | 'home'
+  | 'homeBare'
   | 'cablesLast'
+  | 'cablesLastDriven'
   | 'powerOn';
 
 type Traits = { pier: boolean; bar: boolean; guide: boolean; rings: boolean };
@@ -48,8 +50,9 @@ function german({ pier, bar, guide, rings }: Traits, strainWave: boolean): Assem
     'cameraOn',
     ...when(guide, 'guideOn'),
     ...when(!strainWave, 'balance'),
-    'home',
-    'cablesLast',
+    bar ? 'home' : 'homeBare',
+    // A strain-wave drive has no clutch to open: the sweep is tried by slewing.
+    strainWave ? 'cablesLastDriven' : 'cablesLast',
     'powerOn',
   ];
 }

@@ -2,6 +2,7 @@
  *  Frame: x east, y north, z up, origin on the ground under the column. */
 import { RAD_PER_DEG } from '../math/angles.ts';
 import type { Vec3 } from '../math/vectors.ts';
+import { sum } from '../mount/balance.ts';
 import {
   feetAround,
   footing,
@@ -92,12 +93,15 @@ function sailOf({ tube, camera }: RigNumbers, elevationM: number): Sail | null {
   };
 }
 
-/** Tipping of the whole outfit; null without mount, tripod or tube (a pier stands by itself). */
+/** Tipping of the whole outfit; null without mount, tripod or tube (a pier stands by itself), and while feet, heights or
+ *  masses are still nothing. */
 export function footingOfRig(numbers: RigNumbers, latDeg: number, elevationM: number): RigFooting | null {
   const standing = standingOf(numbers, latDeg);
   const sail = sailOf(numbers, elevationM);
   if (!standing || !sail || sail.areaM2 <= 0) return null;
   const { mount, support, pivotM } = standing;
+  const totalKg = sum(massPoints(numbers, latDeg, 'tubeWest'), (p) => p.massKg);
+  if (totalKg <= 0 || support.footRadiusM <= 0 || pivotM[2] <= 0) return null;
   const feet = feetAround(support.footRadiusM, support.firstFootAzimuthDeg);
   const tubeM = Math.max(
     0,

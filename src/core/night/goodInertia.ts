@@ -23,6 +23,8 @@ export function goodInertiaKgM2(
   const ids = new Set(readings.filter(isGood).map((r) => r.snapshotId));
   const carried = snapshots
     .filter((s) => ids.has(s.id) && s.rig.mountId === mountId)
-    .map((s) => decInertiaKgM2(rigMasses(s.rig, new Map(s.parts.map((p) => [p.id, p]))).tubeSide));
+    .map((s) => decInertiaKgM2(rigMasses(s.rig, new Map(s.parts.map((p) => [p.id, p]))).tubeSide))
+    // A rig whose lengths were never entered says nothing.
+    .filter((kgM2) => kgM2 > 0);
   return carried.length > 0 ? Math.max(...carried) : null;
 }

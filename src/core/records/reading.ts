@@ -16,6 +16,9 @@ export const STEPS = [
 ] as const;
 export const stepSchema = z.enum(STEPS);
 
+/** Longest settling that is taken for one, s. */
+export const LONGEST_SETTLE_S = 120;
+
 const n = z.number();
 const arcmin = z.number().min(-5400).max(5400);
 const axisSchema = z.enum(['ra', 'dec', 'sideways']);
@@ -58,7 +61,8 @@ export const readingValues = {
   backlash: z.object({ arcsec: n, axis: axisSchema }),
   guiding: z.object({ rmsRaArcsec: n.min(0), rmsDecArcsec: n.min(0) }),
   flexure: z.object({ arcsecPerMin: n, directionDeg: n }),
-  steadiness: z.object({ settleS: n.min(0) }),
+  /** Who needs longer forgot to stop. */
+  steadiness: z.object({ settleS: n.min(0).max(LONGEST_SETTLE_S) }),
   focus: z.object({
     positionUm: n.min(-1_000_000).max(1_000_000),
     temperatureC: n.min(-70).max(60),

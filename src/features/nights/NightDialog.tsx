@@ -61,7 +61,7 @@ function newFields({ sites, rigs }: Stored, nowMs: number): Fields {
   return {
     eveningDate: eveningDate(nowMs, site?.zoneIana ?? 'UTC'),
     siteId: site?.id ?? '',
-    rigId: rigs.find((r) => r.deletedAtUtc === null)?.id ?? '',
+    rigId: rigs.find((r) => r.deletedAtUtc === null && !r.archived)?.id ?? '',
     darkness: 'astronomical',
     targetId: '',
     subS: USUAL_SUB_S,

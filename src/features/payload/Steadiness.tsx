@@ -1,27 +1,34 @@
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { z } from 'zod';
+import type { z } from 'zod';
 import { judgeSteadiness } from '../../core/mount/steadiness.ts';
 import { lastSteadiness } from '../../core/night/budgetSources.ts';
+import { LONGEST_SETTLE_S, readingValues } from '../../core/records/reading.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useSession, useShared, type NewReadingHere } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
-import { steadyWords, type SteadySaying } from '../../text/footingWords.ts';
+import { FORGOTTEN_WORDS, settledWords, steadyWords, type SteadySaying } from '../../text/footingWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 
 const SHOWN_EVERY_MS = 100;
 
-/** Runs from the tap until the image stands still. */
-function Stopwatch({ stop }: { stop: (settleS: number) => void }) {
+/** Runs from the tap until the image stands still; one that was forgotten stops by itself and records nothing. */
+function Stopwatch({ stop, forgotten }: { stop: (settleS: number) => void; forgotten: () => void }) {
   const { clock } = useSession();
   const { format } = useShared();
   const [startMs, setStartMs] = useState<number | null>(null);
   const [shownS, setShownS] = useState(0);
   useEffect(() => {
     if (startMs === null) return;
-    const timer = setInterval(() => setShownS((clock.elapsedMs() - startMs) / 1000), SHOWN_EVERY_MS);
+    const timer = setInterval(() => {
+      const elapsedS = (clock.elapsedMs() - startMs) / 1000;
+      setShownS(elapsedS);
+      if (elapsedS < LONGEST_SETTLE_S) return;
+      setStartMs(null);
+      forgotten();
+    }, SHOWN_EVERY_MS);
     return () => clearInterval(timer);
-  }, [startMs, clock]);
+  }, [startMs, clock, forgotten]);
   const press = (): void => {
     if (startMs === null) {
       setShownS(0);
@@ -40,14 +47,15 @@ function Stopwatch({ stop }: { stop: (settleS: number) => void }) {
   );
 }
 
-const schema = z.object({ settleS: z.number().min(0).max(120) });
+const schema = readingValues.steadiness;
 type Fields = { settleS: number | null };
 
 /** Tap the tube and time until the image is still: recorded for this rig, judged for its focal length. */
 export function Steadiness() {
   const { records, numbers } = useNight();
-  const { format } = useShared();
+  const { format, notify } = useShared();
   const record = useRecord();
+  const forgotten = useCallback(() => notify(FORGOTTEN_WORDS, { tone: 'problem' }), [notify]);
   const { train } = numbers;
   if (!train) return null;
   const last = lastSteadiness(records);
@@ -61,12 +69,12 @@ export function Steadiness() {
     kind: 'steadiness',
     values: { settleS },
   });
-  const said = (settleS: number): string => `Settling time recorded: ${format.number(settleS, 1)} s.`;
+  const said = (settleS: number): string => settledWords(settleS, format);
   return (
     <div className="section">
       <h2>Is it steady?</h2>
       <p>{steadyWords(saying, format)}</p>
-      {!records.fromSnapshot && <Stopwatch stop={(s) => void record(reading(s), said(s))} />}
+      {!records.fromSnapshot && <Stopwatch stop={(s) => void record(reading(s), said(s))} forgotten={forgotten} />}
       <RecordForm<Fields, z.infer<typeof schema>>
         title="Or timed by hand"
         button="Record this time"

@@ -44,13 +44,17 @@ export function useDraggedRig() {
     () => (current ? { ...stored, placed: withDraft(stored, current) } : stored),
     [stored, current],
   );
+  // For the moment until the write has come round, a next move would start from the place before it.
+  const isBeingWritten = current?.held === false;
   const drag =
     (key: PlaceKey) =>
-    ({ ids, byM }: RailDrag): void =>
-      setDraft({ ids: new Set(ids), key, byM, held: true, forRev: stored.rev });
+    ({ ids, byM }: RailDrag): void => {
+      if (!isBeingWritten) setDraft({ ids: new Set(ids), key, byM, held: true, forRev: stored.rev });
+    };
   const drop =
     (key: PlaceKey) =>
     ({ ids, byM }: RailDrag): void => {
+      if (isBeingWritten) return;
       const last: Draft = { ids: new Set(ids), key, byM, held: false, forRev: stored.rev };
       setDraft(byM === 0 ? null : last);
       if (byM === 0) return;

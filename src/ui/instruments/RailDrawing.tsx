@@ -85,10 +85,11 @@ type HandleProps = {
   format: Format;
   begin: (event: PointerEvent<SVGGElement>) => void;
   nudge: (byM: number) => void;
+  letGo: () => void;
 };
 
 /** A piece that can be moved: a slider for hands, keys and screen readers. */
-function Handle({ group, held, view, format, begin, nudge }: HandleProps) {
+function Handle({ group, held, view, format, begin, nudge, letGo }: HandleProps) {
   const onKeyDown = (event: KeyboardEvent): void => {
     const step = KEY_STEP_M * (event.shiftKey ? 0.2 : 1);
     const byM = { ArrowLeft: step, ArrowUp: step, ArrowRight: -step, ArrowDown: -step }[event.key];
@@ -107,6 +108,8 @@ function Handle({ group, held, view, format, begin, nudge }: HandleProps) {
       aria-valuetext={format.quantity(group.atM, 'barLength')}
       onPointerDown={begin}
       onKeyDown={onKeyDown}
+      onKeyUp={letGo}
+      onBlur={letGo}
     >
       <circle cx={view.x(group.atM)} cy={0} r={touch} fill="transparent" />
       <Shape group={group} view={view} />
@@ -165,7 +168,7 @@ type Grip = { ids: string[]; fromX: number; perM: number; pieces: readonly RailP
 
 type GripProps = Pick<Props, 'pieces' | 'onDrag' | 'onDrop'> & { view: View };
 
-/** Dragging by pointer. The svg keeps the pointer, so that a piece may pass over another one; the scale stays while a
+/** Moving by pointer or by keys: on every step `onDrag`, once at the end `onDrop`. The svg keeps the pointer, so that a piece may pass over another one; the scale stays while a
  *  piece is held, or the piece would run away from the finger. */
 function useGrip({ pieces, view: fresh, onDrag, onDrop }: GripProps) {
   const grip = useRef<Grip | null>(null);
@@ -189,6 +192,15 @@ function useGrip({ pieces, view: fresh, onDrag, onDrop }: GripProps) {
     held.last = { ids: held.ids, byM: limited(held.pieces, held.ids, byM) };
     onDrag(held.last);
   };
+  /** A key that is held moves on; the piece is let go with the key. */
+  const nudge = (ids: string[], byM: number): void => {
+    if (!onDrag) return;
+    const held = grip.current ?? { ids, fromX: 0, perM: view.perM, pieces, last: { ids, byM: 0 } };
+    held.last = { ids: held.ids, byM: limited(held.pieces, held.ids, held.last.byM + byM) };
+    grip.current = held;
+    freeze(view);
+    onDrag(held.last);
+  };
   const release = (): Grip | null => {
     const held = grip.current;
     grip.current = null;
@@ -204,7 +216,7 @@ function useGrip({ pieces, view: fresh, onDrag, onDrop }: GripProps) {
     const held = release();
     if (held) onDrop({ ids: held.ids, byM: 0 });
   };
-  return { view, begin, move, end, cancel };
+  return { view, begin, move, nudge, end, cancel };
 }
 
 export function RailDrawing({ label, pieces, marks, words, format, dragged, onDrag, onDrop }: Props) {
@@ -248,7 +260,8 @@ export function RailDrawing({ label, pieces, marks, words, format, dragged, onDr
               view={view}
               format={format}
               begin={(event) => grip.begin(group.ids, event)}
-              nudge={(byM) => onDrop({ ids: group.ids, byM: limited(pieces, group.ids, byM) })}
+              nudge={(byM) => grip.nudge(group.ids, byM)}
+              letGo={grip.end}
             />
           ) : (
             <Shape key={group.key} group={group} view={view} />

@@ -31,6 +31,12 @@ describe('parts from a spreadsheet', () => {
     expect(rows[0]!.body).to.include({ kind: 'weight', name: 'Old weight', thicknessM: 0.0254 });
     expect(rows[0]!.body['massKg']).to.be.closeTo(2.5 * 0.45359237, 1e-9);
     expect(read('name,kind,lengthCm\nCable,cable,250\n').parts[0]!.body).to.include({ lengthM: 2.5 });
+    expect(read('name,kind,Mass (LB)\nRing,small,2\n').parts[0]!.body['massKg']).to.be.closeTo(0.90718474, 1e-9);
+    expect(
+      read(
+        'name,kind,factor,backFocusMm,rear.thread,rear.gender,cornerRuleInverted,focalMm\nBarlow,corrector,2,50,M42,male,false,-100\n',
+      ).parts[0]!.body,
+    ).to.include({ focalMm: -100 });
     expect(read('name,kind,mass_g\nRing,small,35\n').parts[0]!.body).to.include({ massKg: 0.035 });
   });
 
@@ -43,6 +49,7 @@ describe('parts from a spreadsheet', () => {
   const refused: [string, string, PartsCsvCode, RegExp][] = [
     ['an empty file', '', 'emptyFile', /empty/],
     ['a unit it does not know', 'name,kind,mass (stone)\nA,small,1\n', 'unknownUnit', /mass \(stone\)/],
+    ['a unit of two words', 'name,kind,mass (metric tons)\nA,small,1\n', 'unknownUnit', /metric tons/],
     ['a mass without a unit', 'name,kind,Mass\nA,small,1\n', 'unknownUnit', /Mass/],
     ['a kind it does not know', 'name,kind\nA,dome\n', 'unknownKind', /Row 2.*dome/],
     ['a row without a name', 'name,kind\nA,small\n,small\n', 'noName', /Row 3/],

@@ -30,6 +30,9 @@ import {
 } from '../../../src/text/packingWords.ts';
 import {
   BAR_PLACE_WORDS,
+  clampWords,
+  furtherOutWords,
+  moreWeightWords,
   payloadReason,
   payloadSentence,
   saddleWords,
@@ -91,6 +94,20 @@ describe('words of the payload', () => {
     expect(plain(payloadSentence(sayings.at(-2)!, f))).to.equal(
       'Tube side heavy, near the limit: slide the weight 12 mm outward, to 132 mm. Add none.',
     );
+  });
+
+  it('says of each way where and what it costs', () => {
+    const cost = { totalOnAxisKg: 12.77, inertiaKgM2: 0.452 };
+    const nameOf = (id: string): string => `Weight ${id}`;
+    expect(moreWeightWords({ ids: ['5', '1'], positionM: 0.205, ...cost }, nameOf, f)).to.equal(
+      'Weight 5 and Weight 1 at 205 mm, load 12.8 kg, inertia 0.452 kg m²',
+    );
+    expect(moreWeightWords(null, nameOf, f)).to.match(/Nothing heavier/);
+    expect(furtherOutWords({ positionM: 0.5, extensionM: 0.08, ...cost }, f)).to.include('the bar longer by 80 mm');
+    expect(furtherOutWords({ positionM: 0.3, extensionM: null, ...cost }, f)).not.to.include('longer');
+    const clamp = { weightsAtM: 0.27, inertiaKgM2: 0.48 };
+    expect(clampWords({ clampShiftM: -0.021, ...clamp }, f)).to.include('21 mm closer in');
+    expect(clampWords({ clampShiftM: 0.021, ...clamp }, imperial)).to.include('0.83 in further out');
   });
 
   it('speaks of the bar only where its ends are near', () => {

@@ -92,6 +92,18 @@ describe('a rig on its tripod', () => {
     expect(up.at(-1)!.positionM[2]).to.be.lessThan(1.25);
   });
 
+  it('says nothing, and breaks nothing, while sizes and masses are still zero', () => {
+    const zero = (change: object, kinds: string[]): Part[] =>
+      parts.map((p) => (kinds.includes(p.kind) ? { ...p, ...change } : p));
+    const footing = (own: readonly Part[]) => footingOfRig(rigNumbers(rig('Heron'), own), 40, 0);
+    expect(footing(zero({ footRadiusM: 0 }, ['support']))).to.equal(null);
+    expect(footing(zero({ geometry: { pivotHeightM: 0, axisForwardM: 0, columnTopDropM: 0 } }, ['mount']))).to.equal(
+      null,
+    );
+    expect(footing(parts.map((p) => ({ ...p, massKg: 0 })))).to.equal(null);
+    expect(footing(parts.map((p) => ({ ...p, massKg: null })))).to.equal(null);
+  });
+
   it('a pier tips over nothing', () => {
     const pier = parts.map((p) => (p.kind === 'support' ? { ...p, supportKind: 'pier' as const } : p));
     expect(footingOfRig(rigNumbers(rig('Heron'), pier), 40, 0)).to.equal(null);
@@ -221,7 +233,9 @@ describe('what to pack and how to put it together', () => {
   it('a tracker looks for the pole before the camera blocks it; a strain-wave drive has no balance', () => {
     const tracker = steps('Wagtail');
     expect(tracker.indexOf('roughPole')).to.be.lessThan(tracker.indexOf('cameraOn'));
-    expect(steps('Heron', withMount({ drive: 'strainWave' }))).not.to.include('balance');
+    const driven = steps('Heron', withMount({ drive: 'strainWave' }));
+    expect(driven).not.to.include.members(['balance']);
+    expect(driven).to.include('cablesLastDriven').and.not.include('cablesLast');
     expect(steps('Heron', withMount({ mountKind: 'altAzimuth' }))).not.to.include('wedgeOn');
     expect(steps('Heron', withMount({ mountKind: 'forkOnWedge' }))).to.include('wedgeOn');
   });

@@ -68,6 +68,7 @@ describe('readings', () => {
   it('refuse figures that cannot have been measured', () => {
     expect(taken('steadiness', { settleS: 3 })).to.equal(true);
     expect(taken('steadiness', { settleS: -1 })).to.equal(false);
+    expect(taken('steadiness', { settleS: 300 }), 'a stopwatch that was forgotten').to.equal(false);
     expect(taken('subs', { count: 5, usable: 6 })).to.equal(false);
     expect(taken('battery', { voltageV: 12, fraction: 1.4 })).to.equal(false);
     expect(taken('seeing', { fwhmArcsec: Number.NaN })).to.equal(false);
