@@ -1,6 +1,6 @@
 /** The shown night's rig while a piece of it is dragged: everything is reckoned with the piece where the finger is, and
  *  written once, when it is let go. */
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import type { Placed, Rig } from '../../core/records/rig.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { updateHead } from '../../storage/commands.ts';
@@ -9,65 +9,60 @@ import { movedWords } from '../../text/payloadWords.ts';
 import type { RailDrag } from '../../ui/instruments/RailDrawing.tsx';
 
 export type PlaceKey = 'fromRaAxisM' | 'alongTubeM' | 'sidewaysM';
-type Draft = { ids: ReadonlySet<string>; key: PlaceKey; byM: number; held: boolean; forRev: number };
+type Draft = { ids: ReadonlySet<string>; key: PlaceKey; byM: number };
 
 const NOTHING: ReadonlySet<string> = new Set();
 
-function withDraft(rig: Rig, { ids, key, byM }: Draft): Placed[] {
-  return rig.placed.map((p) => (ids.has(p.placedId) ? { ...p, [key]: Number((p[key] + byM).toFixed(4)) } : p));
+function withDraft(rig: Rig, { ids, key, byM }: Draft): Rig {
+  const placed = rig.placed.map((p) => (ids.has(p.placedId) ? { ...p, [key]: Number((p[key] + byM).toFixed(4)) } : p));
+  return { ...rig, placed };
 }
 
-/** Writes the placed pieces; false when it was refused, which is said. */
-function useWritePlaced(): (placed: Placed[], moved: Placed | undefined, key: PlaceKey) => Promise<boolean> {
-  const { records } = useNight();
+/** The stored rig with what was written here and has not come round yet, and the way to write on top of it. Writes go one
+ *  after the other, each from the revision that the one before it makes. */
+function useWrittenRig() {
+  const { rig: stored, parts } = useNight().records;
   const { notify, format } = useShared();
   const { writer } = useSession();
-  return async (placed, moved, key) => {
-    const written = await updateHead(writer, 'rigs', records.rig.id, { placed }, { baseRev: records.rig.rev });
-    if (!written.ok) {
-      notify(writeWords(written.code, written.figures), { tone: 'problem' });
-      return false;
-    }
-    const name = records.parts.find((p) => p.id === moved?.partId)?.name ?? 'The piece';
-    notify(movedWords(name, Math.abs(moved?.[key] ?? 0), format), { undo: true });
-    return true;
+  const [ahead, setAhead] = useState<Rig | null>(null);
+  const queue = useRef<Promise<void>>(Promise.resolve());
+  const base = ahead && ahead.rev > stored.rev ? ahead : stored;
+  const write = (placed: Placed[], movedId: string | undefined, key: PlaceKey): void => {
+    const moved = placed.find((p) => p.placedId === movedId);
+    setAhead({ ...base, placed, rev: base.rev + 1 });
+    queue.current = queue.current.then(async () => {
+      const written = await updateHead(writer, 'rigs', base.id, { placed }, { baseRev: base.rev });
+      if (!written.ok) {
+        setAhead(null);
+        notify(writeWords(written.code, written.figures), { tone: 'problem' });
+        return;
+      }
+      const name = parts.find((p) => p.id === moved?.partId)?.name ?? 'The piece';
+      notify(movedWords(name, Math.abs(moved?.[key] ?? 0), format), { undo: true });
+    });
   };
+  return { base, write };
 }
 
 export function useDraggedRig() {
-  const { rig: stored } = useNight().records;
-  const write = useWritePlaced();
+  const { base, write } = useWrittenRig();
   const [draft, setDraft] = useState<Draft | null>(null);
-  // What was let go stays drawn until the stored rig has caught up.
-  const current = draft?.forRev === stored.rev ? draft : null;
-  const rig = useMemo<Rig>(
-    () => (current ? { ...stored, placed: withDraft(stored, current) } : stored),
-    [stored, current],
-  );
-  // For the moment until the write has come round, a next move would start from the place before it.
-  const isBeingWritten = current?.held === false;
+  const rig = useMemo(() => (draft ? withDraft(base, draft) : base), [base, draft]);
   const drag =
     (key: PlaceKey) =>
-    ({ ids, byM }: RailDrag): void => {
-      if (!isBeingWritten) setDraft({ ids: new Set(ids), key, byM, held: true, forRev: stored.rev });
-    };
+    ({ ids, byM }: RailDrag): void =>
+      setDraft({ ids: new Set(ids), key, byM });
   const drop =
     (key: PlaceKey) =>
     ({ ids, byM }: RailDrag): void => {
-      if (isBeingWritten) return;
-      const last: Draft = { ids: new Set(ids), key, byM, held: false, forRev: stored.rev };
-      setDraft(byM === 0 ? null : last);
-      if (byM === 0) return;
-      const placed = withDraft(stored, last);
-      const moved = placed.find((p) => last.ids.has(p.placedId));
-      void write(placed, moved, key).then((written) => !written && setDraft(null));
+      setDraft(null);
+      if (byM !== 0) write(withDraft(base, { ids: new Set(ids), key, byM }).placed, ids[0], key);
     };
   const place = (placedId: string, at: Pick<Placed, PlaceKey>): void => {
-    const placed = stored.placed.map((p) => (p.placedId === placedId ? { ...p, ...at } : p));
-    const moved = placed.find((p) => p.placedId === placedId);
-    void write(placed, moved, 'fromRaAxisM');
+    const placed = base.placed.map((p) => (p.placedId === placedId ? { ...p, ...at } : p));
+    write(placed, placedId, 'fromRaAxisM');
   };
   /** What is held on the rail of that distance. */
-  const held = (key: PlaceKey): ReadonlySet<string> => (current?.held && current.key === key ? current.ids : NOTHING);
+  const held = (key: PlaceKey): ReadonlySet<string> => (draft?.key === key ? draft.ids : NOTHING);
   return { rig, held, drag, drop, place };
 }
