@@ -85,20 +85,20 @@ function third(input: JsonObject): JsonObject {
   return found;
 }
 
-const DROPS = { tube: 'tube', bar: 'weight' } as const;
+const WANTS = { tube: 'more', bar: 'less' } as const;
 
 function tip(input: JsonObject): JsonObject {
   const trials = list(input, 'trials').map((t) => ({
     positionM: num(t, 'positionM'),
-    drops: DROPS[oneOf(t, 'drops', ['tube', 'bar'])],
+    wants: WANTS[oneOf(t, 'drops', ['tube', 'bar'])],
   }));
-  const { lowM, highM, balanceM } = tipBracket(trials);
+  const { lowM, highM, middleM } = tipBracket(trials);
   return {
     lowM,
     highM,
     consistent: lowM === null || highM === null || lowM < highM,
-    balanceM,
-    nextMove: trials.at(-1)?.drops === 'tube' ? 'outward' : 'inward',
+    balanceM: middleM,
+    nextMove: trials.at(-1)?.wants === 'more' ? 'outward' : 'inward',
   };
 }
 

@@ -1,5 +1,6 @@
 /** Every topic that `compute` answers, by the name of its case file. */
 import { balance } from './balance.ts';
+import { level } from './level.ts';
 import { budget, dial } from './mechanics.ts';
 import { optics } from './optics.ts';
 import { power, tripod } from './payload.ts';
@@ -16,6 +17,7 @@ export const topics: Record<string, Adapter> = {
   'polar-error': polarError,
   dial,
   balance,
+  level,
   tripod,
   power,
   budget,

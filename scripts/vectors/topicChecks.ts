@@ -136,6 +136,12 @@ function compareTree(
 
 const balance: TopicCheck = (c) => compareTree(c, c.expected, c.actual, balanceLimit);
 
+/** First-order figures are for reading only. */
+const level: TopicCheck = (c) => {
+  const exact = Object.fromEntries(Object.entries(c.expected).filter(([key]) => !key.startsWith('smallAngle')));
+  compareTree(c, exact, c.actual, (key) => (key.endsWith('Deg') ? 0.0001 : 0.01));
+};
+
 const PER_MILLE = 0.001;
 
 function tripodLimit(key: string, expected: number): number {
@@ -166,6 +172,7 @@ export const topicChecks: Record<string, TopicCheck> = {
   'polar-error': polarError,
   dial,
   balance,
+  level,
   tripod,
   power,
   optics,

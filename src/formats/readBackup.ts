@@ -36,8 +36,11 @@ const RECORDS_PER_REPORT = 500;
 type Issue = { path: PropertyKey[]; message: string };
 const whereOf = (issue: Issue | undefined): string => issue?.path.map(String).join('.') ?? '';
 
-/** A file of version 1 as version 2 writes it. */
-function fromVersion1(file: Loose): Loose {
+/** A file of an earlier version as this one writes it. Version 2 differs only in what it could not hold yet: readings of
+ *  a shadow, ends of the tube that drop, the choice of tapes. */
+function fromEarlier(file: Loose): Loose {
+  if (file['version'] === 2) return { ...file, version: BACKUP_VERSION };
+  if (file['version'] !== 1) return file;
   const upgraded = (list: 'parts' | 'snapshots'): Loose =>
     list in file ? { [list]: upgradeParts(file[list], withUse) } : {};
   return { ...file, version: BACKUP_VERSION, ...upgraded('parts'), ...upgraded('snapshots') };
@@ -46,7 +49,7 @@ function fromVersion1(file: Loose): Loose {
 /** The file's frame: is it ours, of a version that is known, and whole. */
 function checkFrame(given: unknown): Result<{ file: Loose; frame: Omit<Backup, 'lists'> }, BackupCode> {
   if (!isObject(given) || given['format'] !== BACKUP_FORMAT) return refuse('otherProgram');
-  const value = given['version'] === 1 ? fromVersion1(given) : given;
+  const value = fromEarlier(given);
   const version = value['version'];
   if (typeof version === 'number' && version > BACKUP_VERSION)
     return refuse('newerVersion', { version, known: BACKUP_VERSION });

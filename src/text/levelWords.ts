@@ -1,6 +1,11 @@
 /** Sentences of level, bearing and latitude. */
+import type { HeightAdvice } from '../core/mount/finderEye.ts';
+import type { GroundMarks } from '../core/night/groundMarks.ts';
+import type { SunShadow } from '../core/sky/sunShadow.ts';
 import type { MagneticField } from '../core/sky/magnetic.ts';
+import { formatDate } from '../core/time/civil.ts';
 import type { Format } from './format.ts';
+import { turnWords } from './polarWords.ts';
 import type { Said } from './said.ts';
 
 const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
@@ -17,26 +22,42 @@ export function compassPoint(azimuthDeg: number): CompassPoint {
 
 export type BearingSaying =
   | { code: 'noCompass' }
-  | { code: 'set'; compassDeg: number; south: boolean; foot: CompassPoint | null }
+  /** Set down on last time's marks. */
+  | { code: 'marks'; atUtc: string; withinDeg: number; south: boolean }
+  /** `foot`: the one nearest to the pole; `turned`: it does not point there, so the tripod is turned. */
+  | { code: 'set'; compassDeg: number; south: boolean; foot: CompassPoint | null; turned: boolean }
+  /** Only a reading close to the mount so far. */
+  | { code: 'readFar' }
   | { code: 'turn'; errorDeg: number; east: boolean; south: boolean }
-  | { code: 'stands'; errorDeg: number }
-  | { code: 'iron'; differenceDeg: number };
+  | { code: 'stands'; errorDeg: number };
+
+/** The two-distance check; `differenceDeg` null = read at one distance only. */
+export type IronCheck = { differenceDeg: number | null; iron: boolean };
+
+const poleName = (south: boolean): string => `true ${south ? 'south' : 'north'}`;
+
+function setSentence(s: Extract<BearingSaying, { code: 'set' }>, f: Format): Said {
+  const ring = `**${f.quantity(s.compassDeg, 'angleDeg')}**`;
+  if (s.foot === null) return `Point the polar axis where the compass reads ${ring}: ${poleName(s.south)}.`;
+  const leg = s.turned ? 'Turn the tripod: lay **one leg** along it' : `Lay the **${s.foot} leg** along it`;
+  return `Set the compass ring to ${ring}. ${leg}: ${poleName(s.south)}.`;
+}
 
 export function bearingSentence(s: BearingSaying, f: Format): Said {
   switch (s.code) {
     case 'noCompass':
       return 'A compass **cannot be trusted here**. Use the sun’s shadow or the stars.';
-    case 'set': {
-      const foot = s.foot === null ? '' : ` Put the **${s.foot} foot** out first.`;
-      return `Point the polar axis where the compass reads **${f.quantity(s.compassDeg, 'angleDeg')}**: true ${s.south ? 'south' : 'north'}.${foot}`;
-    }
+    case 'marks':
+      return `Set the feet **on the marks** of ${formatDate(s.atUtc.slice(0, 10))}; expect ${poleName(s.south)} within **${f.quantity(s.withinDeg, 'angleDeg')}**.`;
+    case 'set':
+      return setSentence(s, f);
+    case 'readFar':
+      return 'Read once more from **two or three metres away**, along the same line.';
     case 'turn':
       // East lies on the right when one faces north, on the left when one faces south.
       return `Turn the head **${f.quantity(s.errorDeg, 'angleDeg')} to the ${s.east === s.south ? 'right' : 'left'} (${s.east ? 'west' : 'east'})**.`;
     case 'stands':
       return `Leave it: the axis points **within ${f.quantity(Math.max(0.5, s.errorDeg), 'angleDeg')}** of the pole’s bearing.`;
-    case 'iron':
-      return 'Step back and read **two or three metres away**: metal bends the needle.';
   }
 }
 
@@ -44,17 +65,68 @@ export function bearingReason(s: BearingSaying, field: MagneticField, f: Format)
   const { declinationDeg } = field;
   const size = f.quantity(Math.abs(declinationDeg), 'angleDeg');
   const side = declinationDeg < 0 ? 'west' : 'east';
-  if (s.code === 'iron')
-    return `The two readings differ by ${f.quantity(s.differenceDeg, 'angleDeg')}; more than 2° means iron nearby.`;
   if (s.code === 'noCompass') return 'So near a magnetic pole the needle hardly points anywhere.';
+  if (s.code === 'readFar') return 'Motors, magnets and legs bend the needle close by; more than 2° difference tells.';
+  if (s.code === 'marks') return 'Feet on their marks beat any compass. Read it anyway if something was moved.';
   const years = field.insideModelYears ? '' : ' The date lies outside the model’s years.';
-  return `Here and tonight the needle points ${size} ${side} of true north; good to about 0.4°, before any iron.${years}`;
+  const weak = field.compass === 'unreliable' ? ' The needle is weak here: trust the sun’s shadow more.' : '';
+  return `Here and tonight the needle points ${size} ${side} of true north; good to about 0.4°, before any iron.${years}${weak}`;
 }
 
+/** The verdict of the two-distance check. */
+export function ironWords({ differenceDeg, iron }: IronCheck, f: Format): string {
+  if (differenceDeg === null) return 'Iron: read once near the mount and once two or three metres away.';
+  const apart = f.quantity(differenceDeg, 'angleDeg');
+  return iron
+    ? `Iron: near and far differ by ${apart}, more than 2°. Metal bends the needle at the mount; the far reading counts.`
+    : `No iron: near and far agree within ${apart}.`;
+}
+
+/** Why a leg points at the pole. */
+export function footReason(latDeg: number): string {
+  return Math.abs(latDeg) < 25
+    ? 'At your latitude the tube’s load hangs over toward the pole: a leg belongs under it, and bar and weights must clear it.'
+    : 'One leg toward the pole carries the load that hangs over there, and the azimuth knobs work against it.';
+}
+
+/** What earlier nights remember of the ground. */
+export function marksWords(marks: GroundMarks, f: Format): string {
+  const nights = `${marks.nights} ${marks.nights === 1 ? 'night' : 'nights'}`;
+  const error =
+    marks.lastErrorDeg === null
+      ? 'how near the pole that was has not been measured'
+      : `the axis was found ${f.quantity(Math.abs(marks.lastErrorDeg), 'angleDeg')} too far ${marks.lastErrorDeg > 0 ? 'east' : 'west'}`;
+  return `Marked on ${nights}, the first foot at ${f.quantity(marks.firstFootAzimuthDeg, 'angleDeg', 0)}; last time ${error}.`;
+}
+
+export type ShadowSaying =
+  | { code: 'down'; meridianMs: number; south: boolean }
+  | { code: 'shadow'; timeMs: number; shadow: SunShadow; south: boolean };
+
+export function shadowSentence(s: ShadowSaying, f: Format): Said {
+  if (s.code === 'down')
+    return `The sun is down. On the meridian it stands at **${f.clock(s.meridianMs)}**: a shadow then lies along true north and south.`;
+  const { toPoleDeg } = s.shadow;
+  const way = toPoleDeg >= 0 ? 'right' : 'left';
+  return `At ${f.clock(s.timeMs)} a plumb line’s shadow points to **${f.quantity(s.shadow.shadowAzDeg, 'angleDeg')}**. From it turn **${f.quantity(Math.abs(toPoleDeg), 'angleDeg')} to the ${way}**: ${poleName(s.south)}.`;
+}
+
+export function shadowReason(s: ShadowSaying, f: Format): string {
+  if (s.code === 'down')
+    return 'Needs no compass and fears no iron. Hang a weight on a thread and mark where its shadow falls.';
+  const short =
+    s.shadow.use === 'short'
+      ? ' The sun is high and the shadow short: a finger’s width is several degrees.'
+      : ' Mark two points of the shadow, far apart, within the minute.';
+  return `Turn your back to the sun: never look at it. It stands ${f.quantity(s.shadow.sunAltDeg, 'angleDeg', 0)} high.${short}`;
+}
+
+/** `leg`: how much longer it becomes. */
+type Leg = { point: CompassPoint; stretchM: number };
 export type LevelSaying =
   | { code: 'notRead' }
   | { code: 'good'; tiltDeg: number }
-  | { code: 'raise'; feet: { point: CompassPoint; liftM: number }[] }
+  | { code: 'raise'; legs: Leg[] }
   | { code: 'noFeet'; tiltDeg: number; low: CompassPoint };
 
 export function levelSentence(s: LevelSaying, f: Format): Said {
@@ -64,7 +136,7 @@ export function levelSentence(s: LevelSaying, f: Format): Said {
     case 'good':
       return `Leave the legs: **${f.quantity(s.tiltDeg, 'angleDeg')}** is level enough.`;
     case 'raise':
-      return `Raise ${s.feet.map((foot) => `the **${foot.point} foot ${f.quantity(foot.liftM, 'barLength')}**`).join(' and ')}.`;
+      return `Draw out ${s.legs.map((leg) => `the **${leg.point} leg ${f.quantity(leg.stretchM, 'barLength')}**`).join(' and ')}.`;
     case 'noFeet':
       return `Raise the **${s.low} side** by ${f.quantity(s.tiltDeg, 'angleDeg')}.`;
   }
@@ -73,26 +145,99 @@ export function levelSentence(s: LevelSaying, f: Format): Said {
 export const LEVEL_REASON =
   'An aligned axis tracks the same on a slant. Level makes the latitude scale true and keeps the two adjusters apart.';
 
-export type LatitudeSaying = { code: 'set'; scaleDeg: number } | { code: 'low'; scaleDeg: number };
+export function heightWords(advice: HeightAdvice, f: Format): string {
+  const eye = f.quantity(advice.eyeM, 'length', 2);
+  switch (advice.code) {
+    case 'lower':
+      return `Low stands stiller: the legs can come in by up to ${f.quantity(advice.byM, 'length', 2)} and the polar finder, now at ${eye}, still serves an eye on its knees.`;
+    case 'raise':
+      return `The polar finder’s eyepiece sits at ${eye}: draw the legs out by ${f.quantity(advice.byM, 'length', 2)}, or lie down for it.`;
+    case 'right':
+      return `The polar finder’s eyepiece sits at ${eye}: as low as an eye on its knees can use.`;
+  }
+}
+export const NO_FINDER_HEIGHT = 'No polar finder to look through: set the legs as low as the tube clears them.';
+
+export type LevelWay = 'tilt' | 'slopes' | 'bubble' | 'phone';
+export const LEVEL_WAYS: Record<LevelWay, string> = {
+  tilt: 'Tilt and its high side',
+  slopes: 'Two readings, across each other',
+  bubble: 'A round bubble',
+  phone: 'This phone, coarse',
+};
+
+export type PhoneStep = 'ask' | 'refused' | 'silent' | 'toPole' | 'away';
+
+/** What to do with the phone at each step. */
+export function phoneWords(step: PhoneStep, south: boolean): string {
+  switch (step) {
+    case 'ask':
+      return 'Good to about 0.3°. Keep it for the tilt only: so near iron its compass lies.';
+    case 'refused':
+      return 'The phone does not let this page use its sensors. Allow motion in the browser’s settings, or read a level.';
+    case 'silent':
+      return 'No tilt arrives from this device. Read a level instead.';
+    case 'toPole':
+      return `Lay it on the base, its top edge toward the ${south ? 'south' : 'north'}. Wait until the figures stand still.`;
+    case 'away':
+      return `Turn it round, top edge to the ${south ? 'north' : 'south'}, on the same spot: that takes its own error out.`;
+  }
+}
+
+export type LatitudeSaying =
+  | { code: 'set'; scaleDeg: number }
+  | { code: 'low'; scaleDeg: number }
+  /** `turns` null: the bolt's gain is not known. */
+  | { code: 'turnBolt'; scaleDeg: number; fromDeg: number; turns: number | null; clockwise: boolean; up: boolean }
+  | { code: 'done'; scaleDeg: number };
 
 export function latitudeSentence(s: LatitudeSaying, f: Format): Said {
-  return s.code === 'low'
-    ? 'The pole lies **near the horizon**: set the head as low as it goes.'
-    : `Set the latitude scale to **${f.quantity(s.scaleDeg, 'angleDeg')}**.`;
+  const to = `**${f.quantity(s.scaleDeg, 'angleDeg')}**`;
+  switch (s.code) {
+    case 'low':
+      return 'The pole lies **near the horizon**: set the head as low as it goes.';
+    case 'set':
+      return `Set the latitude scale to ${to}.`;
+    case 'turnBolt':
+      return s.turns === null
+        ? `Bring the scale ${s.up ? 'up' : 'down'} to ${to}.`
+        : `Turn the altitude bolt **${turnWords(s.turns, f)} ${s.clockwise ? 'clockwise' : 'counter-clockwise'}**, to ${to} on the scale.`;
+    case 'done':
+      return `Latitude is set at ${to}. After polar alignment, **record what the scale reads**.`;
+  }
 }
+
+/** From here on refraction is worth a word on a scale. */
+const REFRACTION_TOLD_ARCMIN = 3;
 
 /** `+ 0.4° of bias learned`, slope of the base. */
 export function latitudeReason(
-  parts: { latDeg: number; biasDeg: number | null; nights: number; poleSideUpDeg: number | null },
+  parts: {
+    latDeg: number;
+    bias: { biasDeg: number; readings: number } | null;
+    poleSideUpDeg: number | null;
+    refractionArcmin: number;
+    up: boolean | null;
+  },
   f: Format,
 ): string {
   const bias =
-    parts.biasDeg === null
+    parts.bias === null
       ? 'how far this scale is off is not known yet'
-      : `your scale reads ${f.quantity(Math.abs(parts.biasDeg), 'angleDeg')} too ${parts.biasDeg > 0 ? 'high' : 'low'} (${parts.nights} ${parts.nights === 1 ? 'night' : 'nights'})`;
+      : `your scale reads ${f.quantity(Math.abs(parts.bias.biasDeg), 'angleDeg')} too ${parts.bias.biasDeg > 0 ? 'high' : 'low'} (${parts.bias.readings} ${parts.bias.readings === 1 ? 'reading' : 'readings'})`;
   const slope =
     parts.poleSideUpDeg === null || Math.abs(parts.poleSideUpDeg) < 0.05
       ? ''
       : `; the base leans ${f.quantity(Math.abs(parts.poleSideUpDeg), 'angleDeg')} ${parts.poleSideUpDeg > 0 ? 'up' : 'down'} toward the pole`;
-  return `The pole stands ${f.quantity(Math.abs(parts.latDeg), 'angleDeg')} high; ${bias}${slope}.`;
+  const lifted =
+    parts.refractionArcmin < REFRACTION_TOLD_ARCMIN
+      ? ''
+      : `; the air lifts the pole by ${f.quantity(parts.refractionArcmin, 'arcmin')}, which is included`;
+  const finish = parts.up === false ? ' Go below and come up: the last turn lifts the weight.' : '';
+  return `The pole stands ${f.quantity(Math.abs(parts.latDeg), 'angleDeg')} high; ${bias}${slope}${lifted}.${finish}`;
+}
+
+/** An inclinometer on the axis needs neither scale nor level. */
+export function inclinometerWords(altDeg: number, f: Format): string {
+  return `Or lay an inclinometer along the polar axis housing: it must read ${f.quantity(altDeg, 'angleDeg')}, whatever the base does.`;
 }

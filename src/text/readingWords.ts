@@ -14,6 +14,7 @@ export const READING_NAMES: Record<ReadingKind, string> = {
   lockShift: 'Lock shift',
   scaleReading: 'Latitude scale',
   compass: 'Compass',
+  shadow: 'Sun’s shadow',
   level: 'Level',
   feet: 'Feet',
   balance: 'Balance',
@@ -46,6 +47,9 @@ const TICKS: Record<string, string> = {
   setByEye: 'star set at its mark by eye',
   finalCheck: 'pole checked with everything on',
   begun: 'flip begun',
+  scaleSet: 'latitude scale set',
+  dress: 'final dress on',
+  home: 'in home position',
 };
 /** What a tick stands for; one whose words are gone keeps its own name. */
 function tickWords(itemId: string): string {
@@ -63,6 +67,8 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
     `read ${format.quantity(v.scaleDeg, 'angleDeg')} with the axis at ${format.quantity(v.trueAltDeg, 'angleDeg')}`,
   compass: (v, { format }) =>
     `read ${format.quantity(v.readDeg, 'angleDeg')}, true ${format.quantity(v.trueDeg, 'angleDeg')}, from ${format.quantity(v.distanceM, 'length', 1)} away`,
+  shadow: (v, { format }) =>
+    `shadow at ${format.quantity(v.shadowDeg, 'angleDeg')}, axis ${format.quantity(v.clockwiseDeg, 'angleDeg')} clockwise of it: true ${format.quantity(v.trueDeg, 'angleDeg')}`,
   level: (v, { format }) => `${format.quantity(v.tiltDeg, 'angleDeg')} up toward ${compassPoint(v.uphillAzimuthDeg)}`,
   feet: (v, { format }) => `first foot at ${format.quantity(v.azimuthDeg, 'angleDeg')}`,
   balance: (v, { format }) =>

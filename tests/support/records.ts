@@ -7,6 +7,7 @@ import type { Part } from '../../src/core/records/part.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
 import { SETTING_DEFAULTS } from '../../src/core/records/setting.ts';
 import type { Rig } from '../../src/core/records/rig.ts';
+import type { Snapshot } from '../../src/core/records/snapshot.ts';
 import type { Site, Target } from '../../src/core/records/site.ts';
 import { DEMO_PARTS } from '../../src/storage/demo/demoParts.ts';
 import { DEMO_RIGS, DEMO_SITES, DEMO_TARGETS } from '../../src/storage/demo/demoRigs.ts';
@@ -39,6 +40,7 @@ type Wish = {
   darkness?: Night['darkness'];
   readings?: Reading[];
   parts?: Part[];
+  snapshots?: Snapshot[];
 };
 
 /** All records with one night `n1` made to wish. */
@@ -78,10 +80,18 @@ export function world(wish: Wish = {}): AllRecords {
     sites: [site],
     targets: ownTargets,
     readings: wish.readings ?? [],
-    snapshots: [],
+    snapshots: wish.snapshots ?? [],
     limits: SETTING_DEFAULTS.limits,
     schools: SETTING_DEFAULTS.schools,
   };
+}
+
+/** A snapshot of the rig as it stands by the wish, or as it was before a change. */
+export function snapshotOf(wish: Wish = {}, id = 's1', before: (rig: Rig) => Rig = (rig) => rig): Snapshot {
+  const all = world(wish);
+  const rig = before(all.rigs.find((r) => r.id === (wish.rigId ?? 'demo-heron')) as Rig);
+  const takenAtUtc = '2026-11-24T18:00:00.000Z';
+  return { id, takenAtUtc, rig, parts: partsOfRig(rig, all.parts), site: all.sites[0] as Site };
 }
 
 export function nightRecords(wish: Wish = {}, nowMs = NOW): NightRecords {

@@ -11,6 +11,8 @@ export type RaBalanceInput = {
   fixedWeights: readonly { massKg: number; positionM: number }[];
   /** Where the weights' middle may stand, both ends included. */
   barRangeM: readonly [number, number];
+  /** What an earlier balance showed on the tube's side beyond the stated masses; 0 when left out. */
+  learnedMomentKgM?: number;
 };
 
 export type RaBalance = {
@@ -46,7 +48,7 @@ export function raInertiaKgM2(input: RaBalanceInput, positionM: number): number 
 export function raBalance(input: RaBalanceInput): RaBalance {
   const tubeSideMomentKgM = sum(input.parts, (p) => p.massKg * p.fromRaAxisM);
   const fixedMoment = sum(input.fixedWeights, (w) => w.massKg * w.positionM);
-  const needed = tubeSideMomentKgM - input.bar.massKg * input.bar.centreM - fixedMoment;
+  const needed = tubeSideMomentKgM + (input.learnedMomentKgM ?? 0) - input.bar.massKg * input.bar.centreM - fixedMoment;
   const movableKg = sum(input.movableWeights, (w) => w.massKg);
   const positionM = movableKg > 0 ? needed / movableKg : null;
   const [min, max] = input.barRangeM;

@@ -1,33 +1,21 @@
-/** Bracketing the balance by trials: bar level, clutch opened, tube held; which end drops. */
+/** Bracketing a balance by trials: the axis freed, the rig held; which end drops says which way the piece must go. */
 
-export type TipTrial = { positionM: number; drops: 'tube' | 'weight' | 'none' };
+/** `wants`: the piece must stand at a larger position, at a smaller one, or nothing moved. */
+export type TipTrial = { positionM: number; wants: 'more' | 'less' | 'none' };
 export type Bracket = {
-  /** Largest position at which the tube's side dropped. */
+  /** Largest position that was too small. */
   lowM: number | null;
-  /** Smallest position at which the weight's side dropped. */
+  /** Smallest position that was too large. */
   highM: number | null;
-  /** The position at which it last stayed, or the middle of a closed bracket. */
-  balanceM: number | null;
+  /** The middle of a closed bracket; null while it is open or the trials contradict each other. */
+  middleM: number | null;
 };
 
-const FIRST_STEP_M = 0.01;
-
-/** What the trials of one unchanged rig tell. Trials that contradict each other leave the middle open (null). */
+/** What the trials of one unchanged rig tell. */
 export function tipBracket(trials: readonly TipTrial[]): Bracket {
-  const at = (drops: TipTrial['drops']): number[] => trials.filter((t) => t.drops === drops).map((t) => t.positionM);
-  const [tube, weight, stays] = [at('tube'), at('weight'), at('none')];
-  const lowM = tube.length > 0 ? Math.max(...tube) : null;
-  const highM = weight.length > 0 ? Math.min(...weight) : null;
-  const middle = lowM !== null && highM !== null && lowM < highM ? (lowM + highM) / 2 : null;
-  return { lowM, highM, balanceM: stays.at(-1) ?? middle };
-}
-
-/** Where to put the weight next: the middle of the bracket, or past the trial by at least 10 mm toward the position
- *  that the stated masses predict. */
-export function nextTipPositionM(trials: readonly TipTrial[], predictedM: number): number {
-  const { lowM, highM, balanceM } = tipBracket(trials);
-  if (balanceM !== null) return balanceM;
-  if (lowM !== null) return Math.max(predictedM, lowM + FIRST_STEP_M);
-  if (highM !== null) return Math.min(predictedM, highM - FIRST_STEP_M);
-  return predictedM;
+  const at = (wants: TipTrial['wants']): number[] => trials.filter((t) => t.wants === wants).map((t) => t.positionM);
+  const [low, high] = [at('more'), at('less')];
+  const lowM = low.length > 0 ? Math.max(...low) : null;
+  const highM = high.length > 0 ? Math.min(...high) : null;
+  return { lowM, highM, middleM: lowM !== null && highM !== null && lowM < highM ? (lowM + highM) / 2 : null };
 }

@@ -26,6 +26,8 @@ export type NightRecords = {
   schools: Schools;
   /** Snapshots that hold rig, parts and site exactly as shown: readings with another one were taken before a change. */
   presentSnapshotIds: ReadonlySet<string>;
+  /** By id: with what each reading was taken. */
+  snapshots: ReadonlyMap<string, Snapshot>;
   /** The largest inertia about the declination axis that this mount carried with good stars; null before that. */
   goodInertiaKgM2: number | null;
   /** True when rig, parts and site are the copies taken with the night's last reading. */
@@ -98,6 +100,7 @@ export function recordsOfNight(all: AllRecords, nightId: string, nowMs: number):
     limits: all.limits,
     schools: { ...all.schools, ...state.rig.schools } as Schools,
     presentSnapshotIds: new Set(present.map((s) => s.id)),
+    snapshots: new Map(all.snapshots.map((s) => [s.id, s])),
     goodInertiaKgM2: goodInertiaKgM2(standing, all.snapshots, state.rig.mountId),
   };
 }

@@ -14,6 +14,7 @@ import { loadOfRig } from './payloadOfRig.ts';
 import { planSubs, type Plan } from './plan.ts';
 import { mountFlips, rigNumbers, type RigBalance, type RigNumbers } from './rigNumbers.ts';
 import { runFor, type Run } from './run.ts';
+import { learnedRaKgM } from './tipOfNight.ts';
 import { siteNight, targetNight, type SiteNight, type TargetNight } from './skyOfNight.ts';
 
 export type BarOfNight = { rig: RigBalance; found: RaBalance };
@@ -93,7 +94,7 @@ function compute(records: NightRecords): NightStatic {
   const sky = siteNight(records.site, records.night.eveningDate);
   const dark = darkSpan(sky.events, records.night.darkness);
   const aim = targetPart(records, sky, dark);
-  const numbers = rigNumbers(records.rig, records.parts);
+  const numbers = rigNumbers(records.rig, records.parts, learnedRaKgM(records));
   const { balance } = numbers;
   return {
     records,

@@ -40,6 +40,8 @@ type Circumstances = {
   site: Pick<Site, 'latDeg' | 'elevationM'>;
   schools: Schools;
   goodInertiaKgM2: number | null;
+  /** Moment about the polar axis that an earlier balance showed beyond the stated masses. */
+  learnedRaKgM: number;
 };
 
 const SETS_SHOWN = 3;
@@ -55,7 +57,7 @@ export function loadOfRig(
   return judgeLoad({ ...mount, parts: masses.tubeSide, counterKg, shareUsed, goodInertiaKgM2 });
 }
 
-function strainOf({ mount, masses }: RigNumbers, shareUsed: number): Unbalanced | null {
+export function strainOfRig({ mount, masses }: RigNumbers, shareUsed: number): Unbalanced | null {
   if (mount?.drive !== 'strainWave') return null;
   const counter = [
     ...(masses.bar.massKg > 0 ? [{ massKg: masses.bar.massKg, atM: masses.bar.centreM }] : []),
@@ -105,8 +107,8 @@ function oneKgMore({ mount }: RigNumbers, load: Load | null): LoadVerdict | null
 }
 
 /** Judges a rig as it stands or as it is being dragged. */
-export function payloadOf(rig: Rig, { parts, site, schools, goodInertiaKgM2 }: Circumstances): Payload {
-  const numbers = rigNumbers(rig, parts);
+export function payloadOf(rig: Rig, { parts, site, schools, goodInertiaKgM2, learnedRaKgM }: Circumstances): Payload {
+  const numbers = rigNumbers(rig, parts, learnedRaKgM);
   const load = loadOfRig(numbers, schools.loadShare, goodInertiaKgM2);
   const balance = onBar(numbers);
   const box = numbers.balance;
@@ -114,7 +116,7 @@ export function payloadOf(rig: Rig, { parts, site, schools, goodInertiaKgM2 }: C
   return {
     numbers,
     load,
-    strain: strainOf(numbers, schools.loadShare),
+    strain: strainOfRig(numbers, schools.loadShare),
     balance,
     heavy: box && balance ? heavySide({ ...box, setM: balance.setM }) : null,
     prefer: withOneKgMore === 'fine' ? 'weightCloseIn' : 'longerLever',

@@ -1,5 +1,6 @@
 /** What hangs on a rig, sorted into the tube's side, the bar and its weights. */
 import type { Bar, PlacedMass } from '../mount/balance.ts';
+import type { MassBasis } from '../mount/massDoubt.ts';
 import type { Part } from '../records/part.ts';
 import type { Placed, Rig } from '../records/rig.ts';
 
@@ -8,6 +9,7 @@ export type WeightOnBar = {
   partId: string;
   name: string;
   massKg: number;
+  massBasis: MassBasis;
   thicknessM: number;
   /** Its middle, from the polar axis along the bar. */
   setM: number;
@@ -17,6 +19,7 @@ export type WeightOnBar = {
 export type TubeSideMass = PlacedMass & {
   partId: string;
   name: string;
+  massBasis: MassBasis;
   on: Placed['on'];
   alongTubeM: number;
   sidewaysM: number;
@@ -28,6 +31,7 @@ export type TubeSideMass = PlacedMass & {
 export type RigMasses = {
   tubeSide: TubeSideMass[];
   bar: Bar;
+  barBasis: MassBasis;
   /** From the polar axis to the bar's end stop; 0 when the rig has no bar part. */
   barLengthM: number;
   weights: WeightOnBar[];
@@ -48,8 +52,8 @@ function hungOn(rig: Rig, parts: ReadonlyMap<string, Part>): Hung[] {
 function toWeight({ placed, part }: Hung): WeightOnBar[] {
   if (part.kind !== 'weight' || part.massKg === null) return [];
   const { placedId, movable, fromRaAxisM } = placed;
-  const { id: partId, name, massKg, thicknessM } = part;
-  return [{ placedId, partId, name, massKg, thicknessM, setM: -fromRaAxisM, movable }];
+  const { id: partId, name, massKg, massBasis, thicknessM } = part;
+  return [{ placedId, partId, name, massKg, massBasis, thicknessM, setM: -fromRaAxisM, movable }];
 }
 
 /** How long a piece is along the tube, for its own inertia. */
@@ -62,7 +66,8 @@ function toTubeSide({ placed, part }: Hung): TubeSideMass[] {
   if (part.kind === 'weight' || part.kind === 'bar' || part.massKg === null) return [];
   const { placedId: id, partId, fromRaAxisM, on, alongTubeM, sidewaysM, slides } = placed;
   const where = { fromRaAxisM, on, alongTubeM, sidewaysM, slides };
-  return [{ id, partId, name: part.name, massKg: part.massKg, lengthM: lengthAlongTubeM(part), ...where }];
+  const { name, massKg, massBasis } = part;
+  return [{ id, partId, name, massKg, massBasis, lengthM: lengthAlongTubeM(part), ...where }];
 }
 
 export function rigMasses(rig: Rig, parts: ReadonlyMap<string, Part>): RigMasses {
@@ -71,6 +76,7 @@ export function rigMasses(rig: Rig, parts: ReadonlyMap<string, Part>): RigMasses
   return {
     tubeSide: hung.flatMap(toTubeSide),
     bar: { massKg: bar?.part.massKg ?? 0, centreM: bar ? -bar.placed.fromRaAxisM : 0 },
+    barBasis: bar?.part.massBasis ?? 'weighed',
     barLengthM: bar?.part.kind === 'bar' ? bar.part.lengthM : 0,
     weights: hung.flatMap(toWeight),
     unweighed: hung.filter((h) => h.part.massKg === null).map(({ part }) => ({ partId: part.id, name: part.name })),

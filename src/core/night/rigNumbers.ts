@@ -64,7 +64,12 @@ function weightBox(parts: readonly Part[]): BoxWeight[] {
     .slice(0, LARGEST_BOX);
 }
 
-function rigBalance(masses: RigMasses, mount: MountPart, all: readonly Part[]): RigBalance | null {
+function rigBalance(
+  masses: RigMasses,
+  mount: MountPart,
+  all: readonly Part[],
+  learnedMomentKgM: number,
+): RigBalance | null {
   if (mount.barRangeM === null) return null;
   const { tubeSide, bar, barLengthM, weights } = masses;
   const movable = weights.filter((w) => w.movable);
@@ -76,6 +81,7 @@ function rigBalance(masses: RigMasses, mount: MountPart, all: readonly Part[]): 
       movableWeights: movable.map((w) => ({ id: w.partId, massKg: w.massKg })),
       fixedWeights: weights.filter((w) => !w.movable).map((w) => ({ massKg: w.massKg, positionM: w.setM })),
       barRangeM: mount.barRangeM,
+      learnedMomentKgM,
     },
     movable,
     barLengthM,
@@ -100,8 +106,9 @@ function gapsOf(found: Pick<RigNumbers, 'mount' | 'tube' | 'camera' | 'masses'>)
   return gaps;
 }
 
-/** Resolves a rig against the parts it names. Nothing throws: what is missing is listed in `gaps`. */
-export function rigNumbers(rig: Rig, all: readonly Part[]): RigNumbers {
+/** Resolves a rig against the parts it names. Nothing throws: what is missing is listed in `gaps`.
+ *  @param learnedMomentKgM moment about the polar axis that an earlier balance showed beyond the stated masses. */
+export function rigNumbers(rig: Rig, all: readonly Part[], learnedMomentKgM = 0): RigNumbers {
   const parts = new Map(all.filter((p) => p.deletedAtUtc === null).map((p) => [p.id, p]));
   const mount = partOf(parts, rig.mountId, 'mount');
   const tube = partOf(parts, rig.imagingTubeId, 'tube');
@@ -119,7 +126,7 @@ export function rigNumbers(rig: Rig, all: readonly Part[]): RigNumbers {
           heightPx: camera.heightPx,
         })
       : null;
-  const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all) : null;
+  const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all, learnedMomentKgM) : null;
   const lightPath = lightPathOf(rig, parts, tube, camera, train?.focalRatio ?? null);
   const gaps = gapsOf({ mount, tube, camera, masses });
   return { mount, tube, camera, support, train, lightPath, masses, balance, gaps };

@@ -41,12 +41,16 @@ export const readingValues = {
   lockShift: z.object({ altArcmin: n, azArcmin: n }),
   scaleReading: z.object({ scaleDeg: n, trueAltDeg: n }),
   compass: z.object({ readDeg: n, distanceM: n, trueDeg: n }),
+  /** Sun's shadow of a plumb line: where it points by the clock, how far clockwise of it the axis lies, both give `trueDeg`. */
+  shadow: z.object({ shadowDeg: n, clockwiseDeg: n, trueDeg: n }),
   level: z.object({ tiltDeg: n, uphillAzimuthDeg: n }),
   feet: z.object({ azimuthDeg: n }),
   balance: z.object({
     axis: axisSchema,
     positionM: z.number().min(-2).max(2),
-    drops: z.enum(['tube', 'weight', 'none']),
+    /** Right ascension: tube or weight; declination: front or rear; sideways, by the sides of a level tube: upper or
+     *  lower. */
+    drops: z.enum(['tube', 'weight', 'front', 'rear', 'upper', 'lower', 'none']),
   }),
   halfTurn: z.object({ beforeXArcmin: n, beforeYArcmin: n, afterXArcmin: n, afterYArcmin: n }),
   drift: z.object({ haH: n, decDeg: n, rateArcsecPerMin: n }),
@@ -112,6 +116,7 @@ export const readingSchema = z.discriminatedUnion('kind', [
   of('lockShift'),
   of('scaleReading'),
   of('compass'),
+  of('shadow'),
   of('level'),
   of('feet'),
   of('balance'),

@@ -10,6 +10,12 @@ export const settingValues = {
   clock: z.enum(['site', 'utc']),
   controller: z.object({ dateOrder: z.enum(['dmy', 'mdy', 'ymd']), angles: z.enum(['degMin', 'degMinSec']) }),
   shortcuts: z.object({ enabled: z.boolean(), keys: z.record(z.string(), z.string().max(1)) }),
+  /** From which edges a tape measures, and how far an eastern bias stands from dead balance. */
+  balance: z.object({
+    barEdge: z.enum(['axisToMiddle', 'shoulderToNearEdge', 'endStopToFarEdge']),
+    tubeEdge: z.enum(['saddleToFront', 'saddleToRear']),
+    biasMm: z.number().min(0).max(60),
+  }),
   /** What the batteries are reckoned with: the coldest of the night, and minutes of set-up before dusk. */
   power: z.object({ coldestC: z.number().min(-60).max(45), setUpMin: z.number().min(0).max(600) }),
 };
@@ -23,6 +29,7 @@ export const SETTING_DEFAULTS: { [K in SettingKey]: SettingValue<K> } = {
   clock: 'site',
   controller: { dateOrder: 'dmy', angles: 'degMin' },
   shortcuts: { enabled: true, keys: {} },
+  balance: { barEdge: 'axisToMiddle', tubeEdge: 'saddleToFront', biasMm: 8 },
   power: { coldestC: 5, setUpMin: 60 },
 };
 
@@ -35,6 +42,7 @@ export const userSettingSchema = z.discriminatedUnion('key', [
   of('clock'),
   of('controller'),
   of('shortcuts'),
+  of('balance'),
   of('power'),
 ]);
 export type UserSetting = z.infer<typeof userSettingSchema>;

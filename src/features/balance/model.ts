@@ -1,5 +1,5 @@
-/** What the balance bench shows, as codes and figures. */
-import type { RaBalance } from '../../core/mount/balance.ts';
+/** What the tip tests of the balance bench show, as codes and figures. */
+import { biasedPositionM, sum, type RaBalance } from '../../core/mount/balance.ts';
 import {
   barExtensionM,
   clampShift,
@@ -7,11 +7,16 @@ import {
   type ClampShift,
   type SetProposal,
 } from '../../core/mount/balanceProposals.ts';
-import { nextTipPositionM, type TipTrial } from '../../core/mount/tipTest.ts';
-import { lastReading } from '../../core/night/nightRecords.ts';
+import { PLAIN_TAPE, tapeReadingM, type Tape } from '../../core/mount/tape.ts';
+import type { BalanceAxis } from '../../core/night/axisLevers.ts';
+import { balanceOrder, nextStep } from '../../core/night/balanceOrder.ts';
+import { impliedPiece, type Implied } from '../../core/night/impliedPiece.ts';
 import type { BarOfNight, NightStatic } from '../../core/night/nightStatic.ts';
 import { mountHasBar, type RigGap } from '../../core/night/rigNumbers.ts';
-import type { BalanceSaying } from '../../text/balanceWords.ts';
+import { tapeOfRig } from '../../core/night/tapeOfRig.ts';
+import { tipOfNight, usualTip, type TipOfNight } from '../../core/night/tipOfNight.ts';
+import type { SettingValue } from '../../core/records/setting.ts';
+import type { BalanceSaying, Why } from '../../text/balanceWords.ts';
 
 export type Remedies = {
   sets: SetProposal[];
@@ -20,89 +25,165 @@ export type Remedies = {
   clamp: ClampShift | null;
 };
 
-export type BarModel = {
-  rig: BarOfNight['rig'];
-  found: RaBalance;
-  /** Where the weight is: the last trial of tonight with this rig, else the rig's own record. */
-  setM: number | null;
-  /** Where it should go next. */
-  goalM: number | null;
-  trials: TipTrial[];
-  /** Only when the position lies off the bar. */
-  remedies: Remedies | null;
-};
-
-export type BalanceModel = {
+export type AxisModel = {
   saying: BalanceSaying;
   /** What the rig lacks for this bench. */
   gaps: RigGap[];
-  /** Null for mounts without a bar, and while the rig is incomplete. */
-  bar: BarModel | null;
-  /** The last position of an earlier night at which nothing dropped. */
-  lastTime: { positionM: number; atUtc: string } | null;
+  /** Null for mounts without a bar, while the rig is incomplete, and where nothing can be moved. */
+  tip: TipOfNight | null;
+  tape: Tape;
+  /** Where the piece is: the last trial of tonight, else the rig's own record. */
+  setM: number | null;
+  /** Where it should go next. */
+  goalM: number | null;
+  /** Only when the weights' place lies off the bar. */
+  remedies: Remedies | null;
+  /** After a balance that the stated masses do not explain. */
+  implied: Implied | null;
+  /** Moments and masses about the polar axis; right ascension only. */
+  found: RaBalance | null;
 };
 
-/** Closer than this nobody slides a weight on purpose. */
+/** Closer than this nobody slides a piece on purpose. */
 const SAME_PLACE_M = 0.003;
 
-/** Tonight's trials with the rig as it is now, in order. */
-function trialsOf(night: NightStatic): TipTrial[] {
-  const { readings, presentSnapshotIds } = night.records;
-  return readings.flatMap((r) =>
-    r.kind === 'balance' && r.values.axis === 'ra' && presentSnapshotIds.has(r.snapshotId) ? [r.values] : [],
-  );
-}
-
-function remediesFor({ rig, found }: BarOfNight): Remedies | null {
-  if (found.inRange) return null;
-  const sets = weightSets(rig.input, rig.box);
+/** Ways out when the weights would stand off the bar; the trials' own word counts more than the stated masses. */
+function remediesFor({ rig, found }: BarOfNight, balanceM: number): Remedies {
+  const movedKgM = (balanceM - (found.positionM ?? balanceM)) * sum(rig.movable, (w) => w.massKg);
+  const input = { ...rig.input, learnedMomentKgM: (rig.input.learnedMomentKgM ?? 0) + movedKgM };
+  const sets = weightSets(input, rig.box);
   return {
     sets: sets.slice(0, 3),
     setsThatFit: sets.length,
-    extensionM: barExtensionM(rig.input),
-    clamp: rig.clampPartId === null ? null : clampShift(rig.input, rig.clampPartId),
+    extensionM: barExtensionM(input),
+    clamp: rig.clampPartId === null ? null : clampShift(input, rig.clampPartId),
   };
 }
 
-function barModel(night: NightStatic, bar: BarOfNight): BarModel {
-  const trials = trialsOf(night);
-  const { positionM } = bar.found;
-  return {
-    ...bar,
-    trials,
-    goalM: positionM === null ? null : nextTipPositionM(trials, positionM),
-    setM: trials.at(-1)?.positionM ?? bar.rig.movable[0]?.setM ?? null,
-    remedies: remediesFor(bar),
-  };
+/** Where the weights balance when that is off the bar: by the masses before the first trial, by the trials later. */
+function offBarM({ tip, bar }: { tip: TipOfNight; bar: BarOfNight }): number | null {
+  if (tip.trials.length === 0) return bar.found.inRange ? null : bar.found.positionM;
+  return tip.estimate.off === null ? null : tip.estimate.middleM;
 }
 
-function sayingForBar(bar: BarModel): BalanceSaying {
-  const { goalM, setM, found, trials, remedies } = bar;
-  const momentKgM = found.momentNeededFromWeightsKgM;
-  const [startM, endM] = bar.rig.input.barRangeM;
-  const fits = remedies?.setsThatFit ?? 0;
-  if (goalM === null || setM === null) return { code: 'noWeight', momentKgM };
-  if (goalM > endM) return { code: 'beyondEnd', positionM: goalM, endM, fits };
-  if (goalM < startM) return { code: 'insideStart', positionM: goalM, startM, fits };
-  const lastDrop = trials.at(-1)?.drops ?? null;
-  if (lastDrop === 'none') return { code: 'leave', positionM: setM, confirmed: true };
-  if (Math.abs(goalM - setM) < SAME_PLACE_M) return { code: 'leave', positionM: goalM, confirmed: false };
-  return { code: 'move', moveM: goalM - setM, toM: goalM, lastDrop, momentKgM };
+function offBarSaying({ rig }: BarOfNight, positionM: number, remedies: Remedies): BalanceSaying {
+  const [startM, endM] = rig.input.barRangeM;
+  const fits = remedies.setsThatFit;
+  return positionM > endM
+    ? { code: 'beyondEnd', positionM, endM, fits }
+    : { code: 'insideStart', positionM, startM, fits };
 }
 
-export function balanceModel(night: NightStatic): BalanceModel {
-  const { mount, gaps } = night.numbers;
-  const bar = night.bar ? barModel(night, night.bar) : null;
-  const { rig, history } = night.records;
-  const before = lastReading(
-    history,
-    'balance',
-    (r) => r.values.axis === 'ra' && r.values.drops === 'none' && r.subject.id === rig.id,
-  );
-  const lastTime = before ? { positionM: before.values.positionM, atUtc: before.takenAtUtc } : null;
-  if (mount && !mountHasBar(mount)) {
-    return { saying: { code: 'notNeeded', drive: mount.drive }, gaps: [], bar: null, lastTime: null };
+function whyOf(tip: TipOfNight, tape: Tape): Why {
+  const { trials, estimate, taught, problem } = tip;
+  const last = trials.at(-1);
+  const reading = (positionM: number): number => tapeReadingM(tape, positionM);
+  if (last) {
+    return { code: 'answers', lastDrop: last.drops, lowM: reading(estimate.lowM), highM: reading(estimate.highM) };
   }
-  const needed = gaps.filter((gap) => gap.code !== 'cameraMissing');
-  return { saying: bar ? sayingForBar(bar) : { code: 'incomplete' }, gaps: needed, bar, lastTime };
+  if (!taught) return { code: 'stated', withinM: problem.sigmaM };
+  const { mark, added, removed, moved } = taught;
+  return { code: 'lastTime', atM: reading(mark.positionM), atUtc: mark.takenAtUtc, added, removed, moved };
+}
+
+/** Before the flip the tube hangs west of the column, after it east, in both hemispheres. */
+function tubeSideAtStart({ plan }: NightStatic): 'west' | 'east' {
+  return plan?.subs[0]?.side === 'after' ? 'east' : 'west';
+}
+
+/** Balanced: leave it, or east a little heavy for those who want that. */
+function balancedSaying(
+  night: NightStatic,
+  axis: BalanceAxis,
+  at: { balancedM: number; setM: number; tape: Tape; biasMm: number },
+): BalanceSaying {
+  const tubeSide = tubeSideAtStart(night);
+  if (axis === 'ra' && night.records.schools.balance === 'eastHeavy') {
+    const toM = biasedPositionM(at.balancedM, at.biasMm, tubeSide);
+    return {
+      code: 'bias',
+      moveM: toM - at.balancedM,
+      toM: tapeReadingM(at.tape, toM),
+      stepM: (2 * at.biasMm) / 1000,
+      tubeSide,
+    };
+  }
+  const next = nextStep(balanceOrder(night));
+  return { code: 'balanced', axis, atM: tapeReadingM(at.tape, at.setM), next };
+}
+
+type Place = { tip: TipOfNight; tape: Tape; setM: number; goalM: number };
+
+function tipSaying(night: NightStatic, axis: BalanceAxis, place: Place, biasMm: number): BalanceSaying {
+  const { tip, tape, setM, goalM } = place;
+  const { balancedM, off } = tip.estimate;
+  if (balancedM !== null) return balancedSaying(night, axis, { balancedM, setM, tape, biasMm });
+  if (axis === 'dec' && off !== null) return { code: 'offSaddle', toward: off === 'above' ? 'front' : 'rear' };
+  const atM = tapeReadingM(tape, goalM);
+  if (tip.trials.at(-1)?.drops === 'none' && goalM === setM) return { code: 'again', axis, atM };
+  const why = whyOf(tip, tape);
+  if (Math.abs(goalM - setM) < SAME_PLACE_M) return { code: 'try', axis, atM, why };
+  return { code: 'move', axis, name: tip.levers.moving[0]?.name ?? '', moveM: goalM - setM, toM: atM, why };
+}
+
+const NOTHING = { tip: null, tape: PLAIN_TAPE, setM: null, goalM: null, remedies: null, implied: null, found: null };
+
+/** A missing camera does not keep anybody from balancing. */
+const gapsOf = ({ numbers }: NightStatic): RigGap[] => numbers.gaps.filter((gap) => gap.code !== 'cameraMissing');
+
+/** The state before any piece can be moved; null when the tip test can go on. */
+function hindrance(night: NightStatic, axis: BalanceAxis, tip: TipOfNight | null): AxisModel | null {
+  const { mount } = night.numbers;
+  if (mount && !mountHasBar(mount)) {
+    return { ...NOTHING, saying: { code: 'notNeeded', drive: mount.drive }, gaps: [] };
+  }
+  const gaps = gapsOf(night);
+  const found = night.bar?.found ?? null;
+  if (!night.bar) return { ...NOTHING, saying: { code: 'incomplete' }, gaps };
+  if (tip) return null;
+  if (axis !== 'ra') return { ...NOTHING, saying: { code: 'noMover' }, gaps: [] };
+  const momentKgM = night.bar.found.momentNeededFromWeightsKgM;
+  return { ...NOTHING, saying: { code: 'noWeight', momentKgM }, gaps, found };
+}
+
+/** The tip test itself, with the ways out where the weights' place lies off the bar. */
+function testedModel(
+  night: NightStatic,
+  { axis, tip, bar }: { axis: BalanceAxis; tip: TipOfNight; bar: BarOfNight },
+  settings: SettingValue<'balance'>,
+): AxisModel {
+  const tape = tapeOfRig(night.numbers, axis, settings);
+  const setM = tip.trials.at(-1)?.positionM ?? tip.levers.presentM;
+  const { balancedM, nextM } = tip.estimate;
+  const goalM = balancedM ?? nextM;
+  const shared = {
+    gaps: gapsOf(night),
+    tip,
+    tape,
+    setM,
+    implied: balancedM === null ? null : impliedPiece(tip.levers, balancedM),
+    found: axis === 'ra' ? bar.found : null,
+  };
+  const offM = axis === 'ra' ? offBarM({ tip, bar }) : null;
+  if (offM === null) {
+    const saying = tipSaying(night, axis, { tip, tape, setM, goalM }, settings.biasMm);
+    return { ...shared, saying, goalM, remedies: null };
+  }
+  const remedies = remediesFor(bar, offM);
+  return { ...shared, saying: offBarSaying(bar, offM, remedies), goalM: offM, remedies };
+}
+
+/** @param moverId the piece shifted sideways, if one was chosen. */
+export function axisModel(
+  night: NightStatic,
+  axis: BalanceAxis,
+  settings: SettingValue<'balance'>,
+  moverId: string | null = null,
+): AxisModel {
+  const tip = moverId === null ? usualTip(night.records, axis) : tipOfNight(night.records, axis, moverId);
+  const { bar } = night;
+  const hindered = hindrance(night, axis, tip);
+  if (hindered) return hindered;
+  if (!tip || !bar) return { ...NOTHING, saying: { code: 'incomplete' }, gaps: gapsOf(night) };
+  return testedModel(night, { axis, tip, bar }, settings);
 }

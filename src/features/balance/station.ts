@@ -1,20 +1,23 @@
-/** The balance's state in the run: done when nothing dropped, with the rig as it is. */
-import { lastReading } from '../../core/night/nightRecords.ts';
+/** The balance's state in the run: done when right ascension stayed, with the rig dressed as it is. */
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import type { ReadingOf } from '../../core/records/reading.ts';
-import { freshness, type Summary } from '../../session/stationState.ts';
+import { usualTip, type TipOfNight } from '../../core/night/tipOfNight.ts';
+import type { Summary } from '../../session/stationState.ts';
 import type { StationState } from '../../text/stations.ts';
 
-function stateWith(night: NightStatic, reading: ReadingOf<'balance'> | undefined): StationState {
-  const fresh = freshness(night, reading);
-  if (night.bar?.found.inRange === false || fresh === 'stale') return 'attention';
-  if (fresh === 'none') return 'open';
-  return reading?.values.drops === 'none' ? 'done' : 'half';
+function stateWith({ bar, records }: NightStatic, tip: TipOfNight | null): StationState {
+  const tried = tip !== null && tip.trials.length > 0;
+  const triedOtherwise = records.readings.some((r) => r.kind === 'balance' && r.values.axis === 'ra');
+  // Trials with another dress say nothing about this one.
+  if (bar?.found.inRange === false || (!tried && triedOtherwise)) return 'attention';
+  if (!tried) return 'open';
+  return tip.estimate.balancedM === null ? 'half' : 'done';
 }
 
 export const balanceSummary: Summary = (night, format) => {
-  const reading = lastReading(night.records.readings, 'balance', (r) => r.values.axis === 'ra');
-  const measuredM = freshness(night, reading) === 'present' ? reading?.values.positionM : undefined;
-  const shownM = measuredM ?? night.bar?.found.positionM ?? null;
-  return { state: stateWith(night, reading), reading: shownM === null ? '' : format.quantity(shownM, 'barLength') };
+  const tip = usualTip(night.records, 'ra');
+  const shownM = night.bar ? (tip?.trials.at(-1)?.positionM ?? night.bar.found.positionM) : null;
+  return {
+    state: stateWith(night, night.bar ? tip : null),
+    reading: shownM === null ? '' : format.quantity(shownM, 'barLength'),
+  };
 };

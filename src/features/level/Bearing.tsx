@@ -1,39 +1,44 @@
 import type { ReactNode } from 'react';
 import { z } from 'zod';
-import { footAzimuthsDeg } from '../../core/mount/level.ts';
 import { trueBearingDeg } from '../../core/sky/bearing.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
-import { bearingReason, bearingSentence } from '../../text/levelWords.ts';
+import { bearingReason, bearingSentence, footReason, ironWords } from '../../text/levelWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { CompassRose } from '../../ui/instruments/CompassRose.tsx';
-import { bearingModel, tripodOf } from './model.ts';
+import { bearingModel, type BearingModel } from './model.ts';
+import { MarkFeet } from './MarkFeet.tsx';
 
 type Fields = { readDeg: number | null; distanceM: number | null };
 const schema = z.object({ readDeg: z.number().min(0).max(360), distanceM: z.number().min(0).max(100) });
 
-function RecordCompass() {
+/** Where the first and the second compass reading are usually taken. */
+const [NEAR_M, FAR_M] = [0.5, 2.5];
+
+function RecordCompass({ model }: { model: BearingModel }) {
   const night = useNight();
   const { format } = useShared();
   const { site } = night.records;
   const { declinationDeg } = night.magnetic;
+  const distanceM = model.axisDeg === null ? NEAR_M : FAR_M;
   return (
     <RecordForm<Fields, z.infer<typeof schema>>
+      key={distanceM}
       title="What does the compass read along the polar axis?"
       button="Record this bearing"
       schema={schema}
-      defaults={{ readDeg: null, distanceM: 2.5 }}
-      toReading={({ readDeg, distanceM }) => {
+      defaults={{ readDeg: null, distanceM }}
+      toReading={({ readDeg, distanceM: fromM }) => {
         const trueDeg = trueBearingDeg(readDeg, declinationDeg);
         return {
           reading: {
             step: 'level',
             subject: { type: 'site', id: site.id },
             kind: 'compass',
-            values: { readDeg, distanceM, trueDeg },
+            values: { readDeg, distanceM: fromM, trueDeg },
           },
           said: `Bearing recorded: true ${format.quantity(trueDeg, 'angleDeg')}.`,
         };
@@ -45,19 +50,35 @@ function RecordCompass() {
         label="Read from"
         kind="length"
         system={format.system}
-        hint="Distance from the mount. Read once near, once far, to find iron."
+        hint={ironWords(model.check, format)}
       />
     </RecordForm>
+  );
+}
+
+function Figures({ model }: { model: BearingModel }) {
+  const { magnetic } = useNight();
+  const { format } = useShared();
+  const { declinationDeg } = magnetic;
+  return (
+    <FigureList
+      figures={[
+        { name: 'The axis must look', value: model.poleDeg === 180 ? 'south' : 'north' },
+        {
+          name: 'Magnetic declination',
+          value: `${format.quantity(Math.abs(declinationDeg), 'angleDeg')} ${declinationDeg < 0 ? 'W' : 'E'}`,
+        },
+        ...(model.axisDeg === null ? [] : [{ name: 'It looks', value: format.quantity(model.axisDeg, 'angleDeg') }]),
+      ]}
+    />
   );
 }
 
 export function Bearing({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
-  const { saying, poleDeg, axisDeg } = bearingModel(night);
-  const { declinationDeg } = night.magnetic;
-  const tripod = tripodOf(night);
-  const feet = tripod ? footAzimuthsDeg(tripod.firstFootAzimuthDeg) : [];
+  const model = bearingModel(night);
+  const { saying, poleDeg, axisDeg, feet } = model;
   const sentence = bearingSentence(saying, format);
   return (
     <BenchLayout
@@ -70,30 +91,27 @@ export function Bearing({ tabs }: { tabs: ReactNode }) {
       <div className="dial-row">
         <CompassRose
           label={plain(sentence)}
-          declinationDeg={declinationDeg}
+          declinationDeg={night.magnetic.declinationDeg}
           poleDeg={poleDeg}
-          feet={feet.map((azimuthDeg) => ({ azimuthDeg, text: null }))}
+          feet={feet.map(({ azimuthDeg, compassDeg }) => ({
+            azimuthDeg,
+            text: format.quantity(compassDeg, 'angleDeg', 0),
+          }))}
           axisDeg={axisDeg}
           tilt={null}
         />
         <div>
-          <FigureList
-            figures={[
-              { name: 'The axis must look', value: poleDeg === 180 ? 'south' : 'north' },
-              {
-                name: 'Magnetic declination',
-                value: `${format.quantity(Math.abs(declinationDeg), 'angleDeg')} ${declinationDeg < 0 ? 'W' : 'E'}`,
-              },
-              ...(axisDeg === null ? [] : [{ name: 'It looks', value: format.quantity(axisDeg, 'angleDeg') }]),
-            ]}
-          />
+          <Figures model={model} />
           <p className="soft">
             Solid arrow: the pole’s bearing. Dashed: where the needle points.
-            {axisDeg !== null && ' Amber: the axis as last read.'} Circles: the feet.
+            {axisDeg !== null && ' Amber: the axis as last read.'}
+            {feet.length > 0 && ' Circles: the feet, with what the compass reads toward each.'}
           </p>
+          {feet.length > 0 && <p className="soft">{footReason(night.records.site.latDeg)}</p>}
         </div>
       </div>
-      <RecordCompass />
+      <RecordCompass model={model} />
+      {feet.length > 0 && <MarkFeet marks={model.marks} firstFootDeg={feet[0]?.azimuthDeg ?? 0} />}
     </BenchLayout>
   );
 }

@@ -1,20 +1,26 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { Button } from 'react-bootstrap';
+import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
+import { alignedAltDeg } from '../../core/night/scaleToSet.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
-import { latitudeReason, latitudeSentence } from '../../text/levelWords.ts';
+import { useRecord } from '../../session/useRecord.ts';
+import { inclinometerWords, latitudeReason, latitudeSentence } from '../../text/levelWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import { FigureList } from '../../ui/FigureList.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
+import { formResolver } from '../../ui/form/formResolver.ts';
 import { LatitudeQuadrant } from '../../ui/instruments/LatitudeQuadrant.tsx';
-import { latitudeModel } from './model.ts';
+import { latitudeModel, LEVEL_LIST, type LatitudeModel } from './model.ts';
 
 type Fields = { scaleDeg: number | null };
 const schema = z.object({ scaleDeg: z.number().min(0).max(90) });
 
-/** With the axis on the pole its true altitude is the latitude: what the scale reads then tells its bias. */
+/** With the axis on the pole its altitude is known: what the scale reads then tells its bias. */
 function RecordScale() {
-  const { records } = useNight();
+  const night = useNight();
   const { format } = useShared();
   return (
     <RecordForm<Fields, z.infer<typeof schema>>
@@ -25,22 +31,93 @@ function RecordScale() {
       toReading={({ scaleDeg }) => ({
         reading: {
           step: 'level',
-          subject: { type: 'mount', id: records.rig.mountId },
+          subject: { type: 'mount', id: night.records.rig.mountId },
           kind: 'scaleReading',
-          values: { scaleDeg, trueAltDeg: Math.abs(records.site.latDeg) },
+          values: { scaleDeg, trueAltDeg: alignedAltDeg(night.records) },
         },
         said: `Scale recorded: ${format.quantity(scaleDeg, 'angleDeg')}.`,
       })}
     >
-      <QuantityField name="scaleDeg" label="Scale reading" kind="angleDeg" system={format.system} />
+      <QuantityField
+        name="scaleDeg"
+        label="Scale reading"
+        kind="angleDeg"
+        system={format.system}
+        hint="It teaches how far this scale is off."
+      />
     </RecordForm>
+  );
+}
+
+/** What the scale reads now, for the turns of the bolt; set, it is ticked off. */
+function SetScale({ onPresent }: { onPresent: (scaleDeg: number) => void }) {
+  const { records } = useNight();
+  const { format } = useShared();
+  const record = useRecord();
+  const form = useForm<Fields, unknown, z.infer<typeof schema>>({
+    resolver: formResolver<Fields, z.infer<typeof schema>>(schema),
+    defaultValues: { scaleDeg: null },
+  });
+  if (records.fromSnapshot) return null;
+  const tick = (): void => {
+    void record(
+      {
+        step: 'level',
+        subject: { type: 'night', id: records.night.id },
+        kind: 'check',
+        values: { listId: LEVEL_LIST, itemId: 'scaleSet', done: true },
+      },
+      'Latitude scale set: recorded.',
+    );
+  };
+  return (
+    <FormProvider {...form}>
+      <form
+        className="section"
+        noValidate
+        onSubmit={(event) => void form.handleSubmit(({ scaleDeg }) => onPresent(scaleDeg))(event)}
+      >
+        <h2>How far to turn the bolt</h2>
+        <div className="fields">
+          <QuantityField name="scaleDeg" label="The scale reads now" kind="angleDeg" system={format.system} />
+        </div>
+        <div className="actions">
+          <Button variant="primary" type="submit">
+            Reckon the turns
+          </Button>
+          <Button variant="outline" onClick={tick}>
+            The scale is set
+          </Button>
+        </div>
+      </form>
+    </FormProvider>
+  );
+}
+
+/** A slope across the meridian that drags less does not matter. */
+const DRAG_TOLD_ARCMIN = 0.5;
+
+function Figures({ model }: { model: LatitudeModel }) {
+  const { format } = useShared();
+  if (Math.abs(model.dragArcmin) < DRAG_TOLD_ARCMIN) return null;
+  const side = model.dragArcmin > 0 ? 'east' : 'west';
+  return (
+    <FigureList
+      figures={[
+        {
+          name: '1° up drags the azimuth',
+          value: `${format.quantity(Math.abs(model.dragArcmin), 'arcmin')} ${side}`,
+        },
+      ]}
+    />
   );
 }
 
 export function Latitude({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
-  const model = latitudeModel(night);
+  const [presentDeg, setPresentDeg] = useState<number | null>(null);
+  const model = latitudeModel(night, presentDeg);
   const sentence = latitudeSentence(model.saying, format);
   return (
     <BenchLayout
@@ -58,6 +135,9 @@ export function Latitude({ tabs }: { tabs: ReactNode }) {
         />
       }
     >
+      <p className="soft">{inclinometerWords(model.altDeg, format)}</p>
+      <Figures model={model} />
+      <SetScale onPresent={setPresentDeg} />
       <RecordScale />
     </BenchLayout>
   );

@@ -1,59 +1,78 @@
-import type { ReactNode } from 'react';
-import { z } from 'zod';
-import { footAzimuthsDeg } from '../../core/mount/level.ts';
-import { RecordForm } from '../../session/RecordForm.tsx';
+import { useState, type ReactNode } from 'react';
+import { Form } from 'react-bootstrap';
+import { heightAdvice } from '../../core/mount/finderEye.ts';
+import { pivotHeightM } from '../../core/night/pivot.ts';
 import { useNight, useShared } from '../../session/session.ts';
-import { COMPASS_POINTS, LEVEL_REASON, levelSentence } from '../../text/levelWords.ts';
+import {
+  heightWords,
+  LEVEL_REASON,
+  LEVEL_WAYS,
+  levelSentence,
+  NO_FINDER_HEIGHT,
+  type LevelWay,
+} from '../../text/levelWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
-import { QuantityField, SelectField } from '../../ui/form/Fields.tsx';
 import { CompassRose } from '../../ui/instruments/CompassRose.tsx';
-import { bearingModel, levelModel, tripodOf } from './model.ts';
+import { hasTiltSensor } from '../../ui/useTiltSensor.ts';
+import { bearingModel, feetOf, levelModel, tripodOf } from './model.ts';
+import { PhoneLevel } from './PhoneLevel.tsx';
+import { RecordBubble, RecordSlopes, RecordTilt } from './levelForms.tsx';
 
-type Fields = { tiltDeg: number | null; uphill: string };
-const schema = z
-  .object({ tiltDeg: z.number().min(0).max(45), uphill: z.string() })
-  .transform(({ tiltDeg, uphill }) => ({ tiltDeg, uphillAzimuthDeg: Number(uphill) }));
+const FORMS: Record<LevelWay, () => ReactNode> = {
+  tilt: RecordTilt,
+  slopes: RecordSlopes,
+  bubble: RecordBubble,
+  phone: PhoneLevel,
+};
 
-function RecordTilt() {
-  const night = useNight();
-  const { format } = useShared();
+/** The ways of reading a level; the phone only where it has the sensor. */
+function ReadLevel() {
+  const { records } = useNight();
+  const [way, setWay] = useState<LevelWay>('tilt');
+  const ways = (Object.keys(LEVEL_WAYS) as LevelWay[]).filter((w) => w !== 'phone' || hasTiltSensor());
+  const Way = FORMS[way];
+  if (records.fromSnapshot) return null;
   return (
-    <RecordForm<Fields, z.infer<typeof schema>>
-      title="How does the base lean?"
-      button="Record this tilt"
-      schema={schema}
-      defaults={{ tiltDeg: null, uphill: '0' }}
-      toReading={(values) => ({
-        reading: { step: 'level', subject: { type: 'night', id: night.records.night.id }, kind: 'level', values },
-        said: `Tilt recorded: ${format.quantity(values.tiltDeg, 'angleDeg')}.`,
-      })}
-    >
-      <QuantityField
-        name="tiltDeg"
-        label="Tilt"
-        kind="angleDeg"
-        system={format.system}
-        hint="0 when the bubble is centred."
-      />
-      <SelectField
-        name="uphill"
-        label="The high side is"
-        options={COMPASS_POINTS.map(({ name, azimuthDeg }) => ({ value: String(azimuthDeg), label: name }))}
-      />
-    </RecordForm>
+    <>
+      <Form.Group controlId="level-way" className="section short-field">
+        <Form.Label>What you read</Form.Label>
+        <Form.Select value={way} onChange={(event) => setWay(ways.find((w) => w === event.target.value) ?? 'tilt')}>
+          {ways.map((w) => (
+            <option key={w} value={w}>
+              {LEVEL_WAYS[w]}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <Way />
+    </>
+  );
+}
+
+function Height() {
+  const { numbers, records } = useNight();
+  const { format } = useShared();
+  const { mount, support } = numbers;
+  if (!mount || support?.supportKind !== 'tripod' || mount.mountKind === 'altAzimuth') return null;
+  const words = mount.finder
+    ? heightWords(heightAdvice(pivotHeightM(mount, support), records.site.latDeg), format)
+    : NO_FINDER_HEIGHT;
+  return (
+    <div className="section">
+      <h2>Height of the legs</h2>
+      <p>{words}</p>
+    </div>
   );
 }
 
 export function Level({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
-  const { saying, tilt, lifts } = levelModel(night);
-  const tripod = tripodOf(night);
-  const feet = tripod ? footAzimuthsDeg(tripod.firstFootAzimuthDeg) : [];
-  const liftAt = (azimuthDeg: number): string | null => {
-    const lift = lifts.find((l) => l.azimuthDeg === azimuthDeg);
-    return lift ? `+${format.quantity(lift.liftM, 'barLength')}` : null;
+  const { saying, tilt, legs } = levelModel(night);
+  const stretchAt = (azimuthDeg: number): string | null => {
+    const leg = legs.find((l) => Math.abs(l.azimuthDeg - azimuthDeg) < 1e-6);
+    return leg ? `+${format.quantity(leg.stretchM, 'barLength')}` : null;
   };
   const sentence = levelSentence(saying, format);
   return (
@@ -69,15 +88,17 @@ export function Level({ tabs }: { tabs: ReactNode }) {
           label={plain(sentence)}
           declinationDeg={night.magnetic.declinationDeg}
           poleDeg={bearingModel(night).poleDeg}
-          feet={feet.map((azimuthDeg) => ({ azimuthDeg, text: liftAt(azimuthDeg) }))}
+          feet={feetOf(night).map((azimuthDeg) => ({ azimuthDeg, text: stretchAt(azimuthDeg) }))}
           axisDeg={null}
           tilt={tilt ?? { tiltDeg: 0, uphillAzimuthDeg: 0 }}
         />
         <p className="soft">
-          The bubble stands toward the high side. Numbers at the feet: how much to raise each, measured straight up.
+          The bubble stands toward the high side.
+          {tripodOf(night) && ' Numbers at the feet: how much longer each leg becomes, measured along it.'}
         </p>
       </div>
-      <RecordTilt />
+      <ReadLevel />
+      <Height />
     </BenchLayout>
   );
 }

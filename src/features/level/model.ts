@@ -1,31 +1,60 @@
 /** What level, bearing and latitude show, as codes and figures. */
-import { footAzimuthsDeg, footLifts, LEVEL_GOOD_DEG, poleSideUpDeg, type FootLift } from '../../core/mount/level.ts';
 import { wrap180 } from '../../core/math/angles.ts';
+import { arcminPerTurn, turnToMend } from '../../core/mount/knobs.ts';
+import { footAzimuthsDeg, LEVEL_GOOD_DEG, legStretches, type LegStretch } from '../../core/mount/level.ts';
+import type { Tilt } from '../../core/mount/tiltedBase.ts';
+import { firstFootAzimuthDeg, groundMarks, type GroundMarks } from '../../core/night/groundMarks.ts';
 import { lastReading } from '../../core/night/nightRecords.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
+import { scaleToSet, type ScaleToSet } from '../../core/night/scaleToSet.ts';
+import type { MountPart, PartOf } from '../../core/records/part.ts';
 import type { ReadingOf } from '../../core/records/reading.ts';
-import type { PartOf } from '../../core/records/part.ts';
 import { bearingErrorDeg, compassReadingDeg, IRON_DEG, poleBearingDeg } from '../../core/sky/bearing.ts';
-import { compassPoint, type BearingSaying, type LatitudeSaying, type LevelSaying } from '../../text/levelWords.ts';
+import {
+  compassPoint,
+  type BearingSaying,
+  type IronCheck,
+  type LatitudeSaying,
+  type LevelSaying,
+} from '../../text/levelWords.ts';
 
 /** An axis this near to the pole's bearing is left for polar alignment. */
 const BEARING_GOOD_DEG = 2;
 /** Under this latitude most heads cannot be set. */
 const LOWEST_LATITUDE_DEG = 5;
-/** A foot is not touched for less. */
-const LEAST_LIFT_M = 0.0005;
+/** A leg is not touched for less. */
+const LEAST_STRETCH_M = 0.0005;
+/** Readings this far apart tell iron from none. */
+const APART_M = 1;
+/** A leg within this of the pole's bearing counts as pointing there. */
+const LEG_ON_POLE_DEG = 15;
+/** Finer than this nobody sets a scale. */
+const SCALE_GOOD_DEG = 0.1;
+
+export const LEVEL_LIST = 'level';
 
 export function tripodOf(night: NightStatic): PartOf<'support'> | null {
-  const { rig, parts } = night.records;
-  const found = parts.find((p) => p.id === rig.supportId);
-  return found?.kind === 'support' && found.supportKind === 'tripod' ? found : null;
+  const { support } = night.numbers;
+  return support?.supportKind === 'tripod' ? support : null;
 }
 
-/** Tonight's two compass readings that tell iron: the last one near the mount and the last one farther away. */
-function ironDeg(readings: readonly ReadingOf<'compass'>[]): number | null {
+/** The three feet as they stand tonight; empty for a pier. */
+export function feetOf(night: NightStatic): number[] {
+  const tripod = tripodOf(night);
+  return tripod ? footAzimuthsDeg(firstFootAzimuthDeg(night.records, tripod.firstFootAzimuthDeg)) : [];
+}
+
+type Compass = ReadingOf<'compass'>;
+
+/** Tonight's last compass reading and the last one read at least a metre nearer or farther. */
+function ironCheck(readings: readonly Compass[]): IronCheck & { counts: Compass | undefined } {
   const last = readings.at(-1);
-  const other = readings.findLast((r) => last && Math.abs(r.values.distanceM - last.values.distanceM) >= 1);
-  return last && other ? Math.abs(wrap180(last.values.readDeg - other.values.readDeg)) : null;
+  const other = readings.findLast((r) => last && Math.abs(r.values.distanceM - last.values.distanceM) >= APART_M);
+  if (!last || !other) return { differenceDeg: null, iron: false, counts: last };
+  const differenceDeg = Math.abs(wrap180(last.values.readDeg - other.values.readDeg));
+  const iron = differenceDeg > IRON_DEG;
+  const far = last.values.distanceM > other.values.distanceM ? last : other;
+  return { differenceDeg, iron, counts: iron ? far : last };
 }
 
 export type BearingModel = {
@@ -33,85 +62,123 @@ export type BearingModel = {
   poleDeg: number;
   /** Where the axis was read to point, true; null = not read tonight. */
   axisDeg: number | null;
+  check: IronCheck;
+  marks: GroundMarks | null;
+  feet: { azimuthDeg: number; compassDeg: number }[];
+  /** A reading close to the mount stands alone: the next one is read farther away. */
+  nearOnly: boolean;
 };
+
+/** The foot that lies nearest to a bearing. */
+function nearestFoot(feet: readonly number[], bearingDeg: number): number | null {
+  const byDistance = [...feet].sort((a, b) => Math.abs(wrap180(a - bearingDeg)) - Math.abs(wrap180(b - bearingDeg)));
+  return byDistance[0] ?? null;
+}
+
+function setSaying(night: NightStatic, poleDeg: number): BearingSaying {
+  const foot = nearestFoot(feetOf(night), poleDeg);
+  return {
+    code: 'set',
+    compassDeg: compassReadingDeg(poleDeg, night.magnetic.declinationDeg),
+    south: poleDeg === 180,
+    foot: foot === null ? null : compassPoint(foot),
+    turned: foot !== null && Math.abs(wrap180(foot - poleDeg)) > LEG_ON_POLE_DEG,
+  };
+}
 
 export function bearingModel(night: NightStatic): BearingModel {
   const { site, readings } = night.records;
   const { magnetic } = night;
-  const south = site.latDeg < 0;
   const poleDeg = poleBearingDeg(site.latDeg);
-  const compass = readings.filter((r) => r.kind === 'compass');
-  const axisDeg = compass.at(-1)?.values.trueDeg ?? null;
-  const iron = ironDeg(compass);
+  const south = poleDeg === 180;
+  const { counts, ...check } = ironCheck(readings.filter((r): r is Compass => r.kind === 'compass'));
+  const shadow = lastReading(readings, 'shadow');
+  const seen = shadow && (!counts || shadow.takenAtUtc > counts.takenAtUtc) ? shadow : counts;
+  const axisDeg = seen?.values.trueDeg ?? null;
+  const nearOnly = seen?.kind === 'compass' && check.differenceDeg === null && seen.values.distanceM < APART_M;
+  const marks = groundMarks(night.records);
   const saying = (): BearingSaying => {
-    if (magnetic.compass === 'unusable') return { code: 'noCompass' };
-    if (iron !== null && iron > IRON_DEG) return { code: 'iron', differenceDeg: iron };
+    if (nearOnly) return { code: 'readFar' };
     if (axisDeg !== null) {
       const error = bearingErrorDeg(axisDeg, site.latDeg);
       return Math.abs(error) <= BEARING_GOOD_DEG
         ? { code: 'stands', errorDeg: Math.abs(error) }
         : { code: 'turn', errorDeg: Math.abs(error), east: error > 0, south };
     }
-    const first = tripodOf(night)?.firstFootAzimuthDeg;
-    const foot = first === undefined ? null : compassPoint(nearestFoot(first, poleDeg));
-    return { code: 'set', compassDeg: compassReadingDeg(poleDeg, magnetic.declinationDeg), south, foot };
+    if (marks) return { code: 'marks', atUtc: marks.takenAtUtc, withinDeg: marks.expectWithinDeg, south };
+    return magnetic.compass === 'unusable' ? { code: 'noCompass' } : setSaying(night, poleDeg);
   };
-  return { saying: saying(), poleDeg, axisDeg };
+  const feet = feetOf(night).map((azimuthDeg) => ({
+    azimuthDeg,
+    compassDeg: compassReadingDeg(azimuthDeg, magnetic.declinationDeg),
+  }));
+  return { saying: saying(), poleDeg, axisDeg, check, marks, feet, nearOnly };
 }
 
-/** The foot that lies nearest to a bearing. */
-function nearestFoot(firstFootAzimuthDeg: number, bearingDeg: number): number {
-  return footAzimuthsDeg(firstFootAzimuthDeg).reduce((best, foot) =>
-    Math.abs(wrap180(foot - bearingDeg)) < Math.abs(wrap180(best - bearingDeg)) ? foot : best,
-  );
-}
-
-export type LevelModel = {
-  saying: LevelSaying;
-  tilt: { tiltDeg: number; uphillAzimuthDeg: number } | null;
-  lifts: FootLift[];
-};
+export type LevelModel = { saying: LevelSaying; tilt: Tilt | null; legs: LegStretch[] };
 
 export function levelModel(night: NightStatic): LevelModel {
   const reading = lastReading(night.records.readings, 'level');
-  if (!reading) return { saying: { code: 'notRead' }, tilt: null, lifts: [] };
+  if (!reading) return { saying: { code: 'notRead' }, tilt: null, legs: [] };
   const { tiltDeg, uphillAzimuthDeg } = reading.values;
   const tilt = { tiltDeg, uphillAzimuthDeg };
-  if (tiltDeg <= LEVEL_GOOD_DEG) return { saying: { code: 'good', tiltDeg }, tilt, lifts: [] };
+  if (tiltDeg <= LEVEL_GOOD_DEG) return { saying: { code: 'good', tiltDeg }, tilt, legs: [] };
   const tripod = tripodOf(night);
-  if (!tripod) {
+  const [first] = feetOf(night);
+  if (!tripod || first === undefined || tripod.footRadiusM <= 0 || tripod.hubHeightM <= 0) {
     const low = compassPoint((uphillAzimuthDeg + 180) % 360);
-    return { saying: { code: 'noFeet', tiltDeg, low }, tilt, lifts: [] };
+    return { saying: { code: 'noFeet', tiltDeg, low }, tilt, legs: [] };
   }
-  const lifts = footLifts({ ...tilt, ...tripod }).filter((l) => l.liftM >= LEAST_LIFT_M);
-  const feet = lifts.map((l) => ({ point: compassPoint(l.azimuthDeg), liftM: l.liftM }));
-  return { saying: { code: 'raise', feet }, tilt, lifts };
+  const legs = legStretches(tilt, { ...tripod, firstFootAzimuthDeg: first }).filter(
+    (l) => l.stretchM >= LEAST_STRETCH_M,
+  );
+  const named = legs.map((l) => ({ point: compassPoint(l.azimuthDeg), stretchM: l.stretchM }));
+  return { saying: { code: 'raise', legs: named }, tilt, legs };
 }
 
-export type LatitudeModel = {
+export type LatitudeModel = ScaleToSet & {
   saying: LatitudeSaying;
-  scaleDeg: number;
-  biasDeg: number | null;
-  nights: number;
-  poleSideUpDeg: number | null;
+  /** What the scale was last read to show tonight; null = not read. */
   readDeg: number | null;
+  /** Which way the scale must go; null = not said where it stands. */
+  up: boolean | null;
 };
 
-/** The scale setting: the site's latitude, what this scale reads too much (learned), less the base's slope. */
-export function latitudeModel(night: NightStatic): LatitudeModel {
-  const { site, rig, history, readings } = night.records;
-  const learned = [...history, ...readings].filter((r) => r.kind === 'scaleReading' && r.subject.id === rig.mountId);
-  const biases = learned.flatMap((r) => (r.kind === 'scaleReading' ? [r.values.scaleDeg - r.values.trueAltDeg] : []));
-  const biasDeg = biases.length === 0 ? null : biases.reduce((a, b) => a + b, 0) / biases.length;
-  const level = lastReading(readings, 'level');
-  const slope = level ? poleSideUpDeg(level.values.tiltDeg, level.values.uphillAzimuthDeg, site.latDeg) : null;
-  const scaleDeg = Math.abs(site.latDeg) + (biasDeg ?? 0) - (slope ?? 0);
+function boltSaying(mount: MountPart | null, scaleDeg: number, fromDeg: number): LatitudeSaying {
+  const up = scaleDeg > fromDeg;
+  const adjuster = mount?.adjusters?.altitude;
+  if (!adjuster?.pitchMm || !adjuster.leverMm || !adjuster.clockwiseMoves) {
+    return { code: 'turnBolt', scaleDeg, fromDeg, turns: null, clockwise: true, up };
+  }
+  const gain = arcminPerTurn(adjuster.pitchMm, adjuster.leverMm);
+  const { turns, clockwise } = turnToMend((fromDeg - scaleDeg) * 60, gain, adjuster.clockwiseMoves);
+  return { code: 'turnBolt', scaleDeg, fromDeg, turns, clockwise, up };
+}
+
+function latitudeSaying(
+  { records, numbers }: NightStatic,
+  scaleDeg: number,
+  presentDeg: number | null,
+): LatitudeSaying {
+  if (Math.abs(records.site.latDeg) < LOWEST_LATITUDE_DEG) return { code: 'low', scaleDeg };
+  if (presentDeg !== null && Math.abs(presentDeg - scaleDeg) > SCALE_GOOD_DEG) {
+    return boltSaying(numbers.mount, scaleDeg, presentDeg);
+  }
+  const set = lastReading(
+    records.readings,
+    'check',
+    (r) => r.values.listId === LEVEL_LIST && r.values.itemId === 'scaleSet',
+  );
+  return set?.values.done ? { code: 'done', scaleDeg } : { code: 'set', scaleDeg };
+}
+
+/** @param presentDeg what the scale reads now; null = not said. */
+export function latitudeModel(night: NightStatic, presentDeg: number | null): LatitudeModel {
+  const found = scaleToSet(night.records);
   return {
-    saying: Math.abs(site.latDeg) < LOWEST_LATITUDE_DEG ? { code: 'low', scaleDeg } : { code: 'set', scaleDeg },
-    scaleDeg,
-    biasDeg,
-    nights: biases.length,
-    poleSideUpDeg: slope,
-    readDeg: lastReading(readings, 'scaleReading')?.values.scaleDeg ?? null,
+    ...found,
+    saying: latitudeSaying(night, found.scaleDeg, presentDeg),
+    readDeg: lastReading(night.records.readings, 'scaleReading')?.values.scaleDeg ?? presentDeg,
+    up: presentDeg === null ? null : found.scaleDeg > presentDeg,
   };
 }

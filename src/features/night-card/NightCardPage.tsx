@@ -2,9 +2,11 @@ import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { formatDate } from '../../core/time/civil.ts';
 import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
+import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { CALENDAR_TODO, CARD_CAUTIONS, CARD_EVENTS } from '../../text/cardWords.ts';
 import { clockFaceWords, readingWords } from '../../text/polarWords.ts';
+import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
 import { saveFile } from '../../ui/saveFile.ts';
 import { CALENDAR_ALARMS, nightCard, type DialRow, type NightCard } from './model.ts';
 import { PageTitle } from '../../ui/PageTitle.tsx';
@@ -22,7 +24,7 @@ function Lines({ lines }: { lines: readonly (readonly [string, string])[] }) {
   return (
     <dl className="card-lines">
       {lines.map(([name, value]) => (
-        <div key={name}>
+        <div key={`${name} ${value}`}>
           <dt>{name}</dt>
           <dd className="figures">{value}</dd>
         </div>
@@ -78,8 +80,9 @@ function Settings({ card }: { card: NightCard }) {
         lines={[
           ['Compass along the axis', format.quantity(card.compassDeg, 'angleDeg')],
           ['True bearing', records.site.latDeg < 0 ? 'south, 180°' : 'north, 0°'],
-          ['Latitude', format.quantity(card.latitudeDeg, 'angleDeg')],
+          ['Latitude scale', format.quantity(card.scaleDeg, 'angleDeg')],
           ...weights,
+          ...(card.tubeM === null ? [] : [['Tube in its rings', format.quantity(card.tubeM, 'barLength')] as const]),
           ...(card.spacing ? [['Flange to sensor', format.quantity(card.spacing.presentMm, 'opticsMm')] as const] : []),
           ...(card.focus
             ? [
@@ -91,6 +94,19 @@ function Settings({ card }: { card: NightCard }) {
             : []),
         ]}
       />
+    </Part>
+  );
+}
+
+/** What was measured tonight while setting up, the last of each kind. */
+function Measured({ card }: { card: NightCard }) {
+  const { records } = useNight();
+  const { format } = useShared();
+  if (card.measured.length === 0) return null;
+  const about = { format, south: records.site.latDeg < 0 };
+  return (
+    <Part title="Measured tonight">
+      <Lines lines={card.measured.map((r) => [READING_NAMES[r.kind], readingLine(r, about)] as const)} />
     </Part>
   );
 }
@@ -147,8 +163,8 @@ function CalendarButton({ card }: { card: NightCard }) {
 export function NightCardPage() {
   const night = useNight();
   const { records, target, sky } = night;
-  const { format } = useShared();
-  const card = nightCard(night);
+  const { format, stored } = useShared();
+  const card = nightCard(night, settingOf(stored.settings, 'balance'));
   const moon = sky.events;
   const moonTimes = [
     moon.moonRiseMs === null ? null : `rises ${format.clock(moon.moonRiseMs)}`,
@@ -171,6 +187,7 @@ export function NightCardPage() {
       <div className="card-grid">
         <Times card={card} />
         <Settings card={card} />
+        <Measured card={card} />
         <Plan card={card} />
         <Dial rows={card.dial} star={sky.poleStar.star.name} />
         <Part title="Cautions">

@@ -2,7 +2,13 @@
 import { nightAt, nightEventList, type NightEvent } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { dialReading, viewAngleDeg } from '../../core/mount/dial.ts';
+import { tapeReadingM } from '../../core/mount/tape.ts';
 import { lastReading } from '../../core/night/nightRecords.ts';
+import { scaleToSet } from '../../core/night/scaleToSet.ts';
+import { tapeOfRig } from '../../core/night/tapeOfRig.ts';
+import { usualTip } from '../../core/night/tipOfNight.ts';
+import type { Reading } from '../../core/records/reading.ts';
+import type { SettingValue } from '../../core/records/setting.ts';
 import { compassReadingDeg, poleBearingDeg } from '../../core/sky/bearing.ts';
 import { MS_PER_MINUTE } from '../../core/time/utc.ts';
 
@@ -15,8 +21,12 @@ export type NightCard = {
   /** Where the pole star belongs every half hour; empty for a mount without a polar axis or on the equator. */
   dial: DialRow[];
   compassDeg: number;
-  latitudeDeg: number;
+  /** Readings of the latitude scale and, along the user's tapes, of weights and tube. */
+  scaleDeg: number;
   weights: CardWeight[];
+  tubeM: number | null;
+  /** The last of tonight's set-up readings of each kind and axis, in the order taken. */
+  measured: Reading[];
   spacing: { presentMm: number; neededMm: number } | null;
   subs: { before: number; after: number; subS: number } | null;
   latestFlipMs: number | null;
@@ -49,11 +59,39 @@ function dialRows(night: NightStatic): DialRow[] {
   });
 }
 
-function weightsOf({ numbers, bar }: NightStatic): CardWeight[] {
-  return numbers.masses.weights.map((w) => ({
-    name: w.name,
-    positionM: w.movable ? (bar?.found.positionM ?? null) : w.setM,
-  }));
+/** Movable weights where they stayed tonight, else where they are expected; by the user's tape. */
+function weightsOf({ numbers, records, bar }: NightStatic, settings: SettingValue<'balance'>): CardWeight[] {
+  const tip = bar ? usualTip(records, 'ra') : null;
+  const tape = tapeOfRig(numbers, 'ra', settings);
+  const atM = tip?.estimate.balancedM ?? bar?.found.positionM ?? null;
+  return numbers.masses.weights.map((w) => {
+    const placeM = w.movable ? atM : w.setM;
+    return { name: w.name, positionM: placeM === null ? null : tapeReadingM(tape, placeM) };
+  });
+}
+
+function tubeOf({ numbers, records, bar }: NightStatic, settings: SettingValue<'balance'>): number | null {
+  const tip = bar ? usualTip(records, 'dec') : null;
+  if (!tip) return null;
+  return tapeReadingM(tapeOfRig(numbers, 'dec', settings), tip.estimate.balancedM ?? tip.problem.predictedM);
+}
+
+const SET_UP: ReadonlySet<Reading['kind']> = new Set([
+  'compass',
+  'shadow',
+  'feet',
+  'level',
+  'scaleReading',
+  'balance',
+  'polarError',
+]);
+
+function measuredOf({ records }: NightStatic): Reading[] {
+  const last = new Map<string, Reading>();
+  for (const r of records.readings) {
+    if (SET_UP.has(r.kind)) last.set(r.kind === 'balance' ? `${r.kind} ${r.values.axis}` : r.kind, r);
+  }
+  return records.readings.filter((r) => [...last.values()].includes(r));
 }
 
 function subsOf({ plan, entry }: NightStatic): NightCard['subs'] {
@@ -62,7 +100,8 @@ function subsOf({ plan, entry }: NightStatic): NightCard['subs'] {
   return { before, after: plan.subs.length - before, subS: entry.subS };
 }
 
-export function nightCard(night: NightStatic): NightCard {
+/** @param settings whose tapes the places are read from. */
+export function nightCard(night: NightStatic, settings: SettingValue<'balance'>): NightCard {
   const { site, readings, history, rig } = night.records;
   const { spacing } = night.numbers.lightPath;
   const focus = lastReading([...history, ...readings], 'focus', (r) => r.subject.id === rig.id);
@@ -71,8 +110,10 @@ export function nightCard(night: NightStatic): NightCard {
     transitMs: night.targetSky && !night.targetSky.transit.neverRises ? night.targetSky.transit.transitMs : null,
     dial: dialRows(night),
     compassDeg: compassReadingDeg(poleBearingDeg(site.latDeg), night.magnetic.declinationDeg),
-    latitudeDeg: Math.abs(site.latDeg),
-    weights: weightsOf(night),
+    scaleDeg: scaleToSet(night.records).scaleDeg,
+    weights: weightsOf(night, settings),
+    tubeM: tubeOf(night, settings),
+    measured: measuredOf(night),
     spacing: spacing ? { presentMm: spacing.presentMm, neededMm: spacing.neededMm } : null,
     subs: subsOf(night),
     latestFlipMs: night.plan?.flip ? night.plan.limitMs : null,

@@ -55,6 +55,7 @@ function setUp({ rig, site }: Where, e: Earlier): Entry[] {
       subject: { type: 'night', id: '' },
       values: { tiltDeg: 0.2, uphillAzimuthDeg: 120 },
     },
+    { minutes: -63, step: 'level', kind: 'feet', subject: wholeRig, values: { azimuthDeg: 0 } },
     { minutes: -60, step: 'level', kind: 'scaleReading', subject: mount, values: { scaleDeg: 40.9, trueAltDeg: 40.3 } },
     {
       minutes: -40,
@@ -62,6 +63,13 @@ function setUp({ rig, site }: Where, e: Earlier): Entry[] {
       kind: 'balance',
       subject: wholeRig,
       values: { axis: 'ra', positionM: e.positionM, drops: 'none' },
+    },
+    {
+      minutes: -37,
+      step: 'balance',
+      kind: 'balance',
+      subject: wholeRig,
+      values: { axis: 'dec', positionM: 0.067, drops: 'none' },
     },
     { minutes: -34, step: 'payload', kind: 'steadiness', subject: wholeRig, values: { settleS: 2.4 } },
   ];

@@ -1,6 +1,8 @@
 /** The counterweight bar lying level, to scale, seen from behind the mount: ghost = predicted, solid = set. */
+import type { Tape } from '../../core/mount/tape.ts';
 import { useWidth } from '../useWidth.ts';
 import type { Format } from '../../text/format.ts';
+import { MoveArrow } from './MoveArrow.tsx';
 import { Ruler } from './Ruler.tsx';
 
 export type BarDrawingProps = {
@@ -13,6 +15,10 @@ export type BarDrawingProps = {
   weight: { massKg: number; thicknessM: number } | null;
   setM: number | null;
   predictedM: number | null;
+  /** Nine times in ten it balances between, by the answers so far. */
+  likelyM: readonly [number, number] | null;
+  tape: Tape;
+  caption: string;
   format: Format;
 };
 
@@ -37,28 +43,6 @@ function Weight({ x, scale, thicknessM, solid }: { x: number; scale: number; thi
       strokeWidth={solid ? 0 : 2.5}
       strokeDasharray={solid ? undefined : '5 4'}
     />
-  );
-}
-
-function MoveArrow({ from, to, text }: { from: number; to: number; text: string }) {
-  const sense = to >= from ? 1 : -1;
-  const y = AXIS_Y + 60;
-  return (
-    <g>
-      <path d={`M${from} ${y}H${to - sense * 12}`} stroke="var(--action)" strokeWidth="4" />
-      <path d={`M${to} ${y}l${-sense * 14} -8v16z`} fill="var(--action)" />
-      <text
-        x={to + sense * 8}
-        y={y + 6}
-        textAnchor={sense > 0 ? 'start' : 'end'}
-        className="figures"
-        fontSize="17"
-        fontWeight="700"
-        fill="var(--ink)"
-      >
-        {text}
-      </text>
-    </g>
   );
 }
 
@@ -109,7 +93,12 @@ function Weights({ x, scale, weight, setM, predictedM, format }: WeightsProps) {
         {format.quantity(weight.massKg, 'mass')}
       </text>
       {moves && (
-        <MoveArrow from={x(setM)} to={x(predictedM)} text={format.quantity(Math.abs(predictedM - setM), 'barLength')} />
+        <MoveArrow
+          y={AXIS_Y + 60}
+          from={x(setM)}
+          to={x(predictedM)}
+          text={format.quantity(Math.abs(predictedM - setM), 'barLength')}
+        />
       )}
     </>
   );
@@ -118,7 +107,7 @@ function Weights({ x, scale, weight, setM, predictedM, format }: WeightsProps) {
 export function BarDrawing(props: BarDrawingProps) {
   const [ref, measured] = useWidth<HTMLDivElement>(680);
   const width = Math.max(NARROWEST, measured);
-  const { tube, others, barEndM, barRangeM, weight, setM, predictedM, format } = props;
+  const { tube, others, barEndM, barRangeM, weight, setM, predictedM, tape, format } = props;
   const left = Math.max(tube.fromRaAxisM + tube.radiusM, ...others.map((o) => o.fromRaAxisM)) + 0.02;
   const right = Math.max(barEndM, predictedM ?? 0, setM ?? 0) + 0.05;
   const scale = (width - 30) / (left + right);
@@ -143,9 +132,12 @@ export function BarDrawing(props: BarDrawingProps) {
         <Ruler
           x={x}
           y={196}
-          toM={Math.max(barEndM, predictedM ?? 0)}
+          tape={tape}
+          lengthM={tape.sense === 1 ? right - 0.05 - tape.originM : tape.originM}
           rangeM={barRangeM}
           markM={predictedM}
+          likelyM={props.likelyM}
+          caption={props.caption}
           format={format}
         />
       </svg>

@@ -11,6 +11,8 @@ type Props = {
   axisDeg: number | null;
   /** The bubble stands toward the high side; null = not read. */
   tilt: { tiltDeg: number; uphillAzimuthDeg: number } | null;
+  /** Where the shadow of a plumb line falls; null or left out = none. */
+  shadowDeg?: number | null;
 };
 
 const SIZE = 400;
@@ -52,30 +54,37 @@ function Ring() {
   );
 }
 
-function Foot({ foot }: { foot: RoseFoot }) {
-  const [x, y] = at(foot.azimuthDeg, FOOT_AT);
-  const [tx, ty] = at(foot.azimuthDeg, FOOT_AT - 30);
+/** A foot's figure stands beside it, clear of an arrow that runs over the foot. */
+const TEXT_BESIDE_DEG = 17;
+const TEXT_AT = 118;
+
+function Leg({ azimuthDeg }: { azimuthDeg: number }) {
+  const [x, y] = at(azimuthDeg, FOOT_AT);
   return (
     <g>
       <path d={`M${MIDDLE} ${MIDDLE}L${x} ${y}`} stroke="var(--metal)" strokeWidth="12" strokeLinecap="round" />
       <circle cx={x} cy={y} r={12} fill="var(--ghost)" stroke="var(--ink)" strokeWidth="2" />
-      {foot.text !== null && (
-        <text
-          x={tx}
-          y={ty + 5}
-          textAnchor="middle"
-          className="figures"
-          fontSize="15"
-          fontWeight="700"
-          fill="var(--ink)"
-          stroke="var(--sheet)"
-          strokeWidth="4"
-          paintOrder="stroke"
-        >
-          {foot.text}
-        </text>
-      )}
     </g>
+  );
+}
+
+function FootText({ foot }: { foot: RoseFoot }) {
+  const [x, y] = at(foot.azimuthDeg + TEXT_BESIDE_DEG, TEXT_AT);
+  return (
+    <text
+      x={x}
+      y={y + 5}
+      textAnchor="middle"
+      className="figures"
+      fontSize="15"
+      fontWeight="700"
+      fill="var(--ink)"
+      stroke="var(--sheet)"
+      strokeWidth="4"
+      paintOrder="stroke"
+    >
+      {foot.text}
+    </text>
   );
 }
 
@@ -107,16 +116,32 @@ function Bubble({ tiltDeg, uphillAzimuthDeg }: { tiltDeg: number; uphillAzimuthD
   );
 }
 
-export function CompassRose({ label, declinationDeg, poleDeg, feet, axisDeg, tilt }: Props) {
+/** From the plumb line in the middle outward. */
+function Shadow({ azimuthDeg }: { azimuthDeg: number }) {
+  const [x, y] = at(azimuthDeg, RING - 4);
+  return (
+    <path
+      d={`M${MIDDLE} ${MIDDLE}L${x} ${y}`}
+      stroke="var(--ghost)"
+      strokeOpacity="0.7"
+      strokeWidth="12"
+      strokeLinecap="round"
+    />
+  );
+}
+
+export function CompassRose({ label, declinationDeg, poleDeg, feet, axisDeg, tilt, shadowDeg = null }: Props) {
   return (
     <svg className="instrument rose" viewBox={`0 0 ${SIZE} ${SIZE}`} role="img" aria-label={label}>
       <Ring />
       {feet.map((foot) => (
-        <Foot key={foot.azimuthDeg} foot={foot} />
+        <Leg key={foot.azimuthDeg} azimuthDeg={foot.azimuthDeg} />
       ))}
+      {shadowDeg !== null && <Shadow azimuthDeg={shadowDeg} />}
       <Arrow azimuthDeg={declinationDeg} colour="var(--soft)" dashed />
       <Arrow azimuthDeg={poleDeg} colour="var(--action)" dashed={false} />
       {axisDeg !== null && <Arrow azimuthDeg={axisDeg} colour="var(--amber)" dashed={false} />}
+      {feet.map((foot) => foot.text !== null && <FootText key={foot.azimuthDeg} foot={foot} />)}
       {tilt ? (
         <Bubble {...tilt} />
       ) : (

@@ -2,8 +2,6 @@ import { expect } from 'chai';
 import { nightAt } from '../../../src/core/night/nightAt.ts';
 import { nightStatic } from '../../../src/core/night/nightStatic.ts';
 import type { MountPart, Part } from '../../../src/core/records/part.ts';
-import type { Reading } from '../../../src/core/records/reading.ts';
-import { balanceModel } from '../../../src/features/balance/model.ts';
 import { isAfterFlip, meridianModel } from '../../../src/features/meridian/model.ts';
 import { dialModel, errorModel } from '../../../src/features/polar/model.ts';
 import { nightRecords, NOW, parts, reading, sites } from '../../support/records.ts';
@@ -13,63 +11,6 @@ const night = (wish: Wish = {}) => nightStatic(nightRecords(wish));
 const auas = sites[1]!;
 const south: Wish = { site: auas, rigId: 'demo-wagtail', targetId: 'demo-ngc253' };
 const mounts = (change: Partial<MountPart>): Part[] => parts.map((p) => (p.kind === 'mount' ? { ...p, ...change } : p));
-const changed = (id: string, change: object): Part[] => parts.map((p) => (p.id === id ? { ...p, ...change } : p));
-
-describe('balance model', () => {
-  const trial = (positionM: number, drops: 'tube' | 'weight' | 'none', minute: number): Reading =>
-    reading(
-      'balance',
-      { axis: 'ra', positionM, drops },
-      { takenAtUtc: `2026-11-24T20:0${minute}:00.000Z`, id: `b${minute}`, snapshotId: 's1' },
-    );
-  /** The trials count as taken with the rig as it stands. */
-  const tried = (...trials: Reading[]) => {
-    const records = nightRecords({ readings: trials });
-    return balanceModel(nightStatic({ ...records, presentSnapshotIds: new Set(['s1']) }));
-  };
-
-  it('predicts the place, then follows the hand: bracket, next place, balanced', () => {
-    const first = balanceModel(night());
-    expect(first.saying).to.deep.include({ code: 'move', lastDrop: null });
-    expect(first.bar?.goalM).to.be.closeTo(0.292686, 1e-6);
-    const dropped = tried(trial(0.293, 'tube', 1));
-    expect(dropped.saying).to.deep.include({ code: 'move', lastDrop: 'tube' });
-    expect(dropped.bar!.goalM).to.be.greaterThan(0.293);
-    const bracketed = tried(trial(0.293, 'tube', 1), trial(0.303, 'weight', 2));
-    expect(bracketed.bar!.goalM).to.be.closeTo(0.298, 1e-9);
-    const stays = tried(trial(0.293, 'tube', 1), trial(0.298, 'none', 2));
-    expect(stays.saying).to.deep.equal({ code: 'leave', positionM: 0.298, confirmed: true });
-  });
-
-  it('trials with another state of the rig do not count', () => {
-    const records = nightRecords({ readings: [trial(0.2, 'tube', 1)] });
-    expect(balanceModel(nightStatic(records)).bar?.trials).to.deep.equal([]);
-  });
-
-  it('off the bar it names the end and the ways out; inside the start likewise', () => {
-    const light = balanceModel(night({ parts: changed('demo-weight-35', { massKg: 1.5 }) }));
-    expect(light.saying).to.deep.include({ code: 'beyondEnd', endM: 0.42 });
-    expect(light.bar?.remedies?.sets.length).to.be.greaterThan(0);
-    expect(light.bar?.remedies?.extensionM).to.be.greaterThan(0);
-    expect(light.bar?.remedies?.clamp?.clampShiftM).to.be.lessThan(0);
-    const heavy = balanceModel(night({ parts: changed('demo-weight-35', { massKg: 12 }) }));
-    expect(heavy.saying).to.deep.include({ code: 'insideStart', startM: 0.12 });
-    expect(heavy.bar?.remedies?.clamp?.clampShiftM).to.be.greaterThan(0);
-  });
-
-  it('asks for nothing on mounts without a bar, and for what is missing elsewhere', () => {
-    expect(balanceModel(night({ parts: mounts({ drive: 'strainWave' }) })).saying.code).to.equal('notNeeded');
-    expect(balanceModel(night({ parts: mounts({ mountKind: 'altAzimuth' }) })).saying.code).to.equal('notNeeded');
-    const noRange = balanceModel(night({ parts: mounts({ barRangeM: null }) }));
-    expect(noRange.saying.code).to.equal('incomplete');
-    expect(noRange.gaps.map((g) => g.code)).to.deep.equal(['barRangeMissing']);
-  });
-
-  it('remembers where nothing dropped on an earlier night', () => {
-    const old = { ...trial(0.31, 'none', 1), nightId: 'old', subject: { type: 'rig', id: 'demo-heron' } } as Reading;
-    expect(balanceModel(night({ readings: [old] })).lastTime?.positionM).to.equal(0.31);
-  });
-});
 
 describe('meridian model', () => {
   const code = (wish: Wish) => meridianModel(night(wish)).saying.code;

@@ -2,9 +2,10 @@ import { expect } from 'chai';
 import { stopSummary } from '../../../src/app/frame/summaries.ts';
 import type { Stop } from '../../../src/core/night/run.ts';
 import { nightStatic } from '../../../src/core/night/nightStatic.ts';
+import type { Rig } from '../../../src/core/records/rig.ts';
 import type { Step } from '../../../src/core/records/reading.ts';
 import { makeFormat } from '../../../src/text/format.ts';
-import { nightRecords, reading } from '../../support/records.ts';
+import { nightRecords, reading, snapshotOf } from '../../support/records.ts';
 
 const format = makeFormat('metric', 'Europe/Lisbon');
 type Wish = Parameters<typeof nightRecords>[0];
@@ -15,7 +16,8 @@ function summary(
   wish: Wish = {},
   { visit = null, stale = false }: { visit?: Stop['visit']; stale?: boolean } = {},
 ) {
-  const records = nightRecords(wish);
+  const lighter = (rig: Rig): Rig => ({ ...rig, placed: rig.placed.filter((p) => p.partId !== 'demo-heron-wheel') });
+  const records = nightRecords({ ...wish, snapshots: [snapshotOf(wish, 's1', stale ? lighter : undefined)] });
   const presentSnapshotIds = new Set(stale ? [] : ['s1']);
   return stopSummary({ step, group: 'Outdoors', visit }, nightStatic({ ...records, presentSnapshotIds }), format);
 }
@@ -26,7 +28,8 @@ const level = reading('level', { tiltDeg: 0.3, uphillAzimuthDeg: 90 });
 const focus = (minute = 0) => reading('focus', { positionUm: 12_000, temperatureC: 5, fwhmPx: 2.4 }, at(minute));
 const tick = (listId: string, itemId: string, done = true, minute = 0) =>
   reading('check', { listId, itemId, done }, { ...at(minute), id: `${itemId}-${minute}` });
-const balance = (drops: string, minute = 0) => reading('balance', { axis: 'ra', positionM: 0.27, drops }, at(minute));
+const balance = (drops: string, minute = 0, positionM = 0.27) =>
+  reading('balance', { axis: 'ra', positionM, drops }, { ...at(minute), id: `b${minute}` });
 const wagtail: Wish = { rigId: 'demo-wagtail' };
 
 describe('station states', () => {
@@ -50,8 +53,11 @@ describe('station states', () => {
   it('balance is open with its prediction, half after a trial, done when nothing drops, stale after a change', () => {
     expect(summary('balance')).to.deep.equal({ state: 'open', reading: '293 mm' });
     expect(summary('balance', { readings: [balance('tube')] })).to.deep.equal({ state: 'half', reading: '270 mm' });
-    expect(state('balance', { readings: [balance('none')] })).to.equal('done');
-    expect(state('balance', { readings: [balance('none')] }, { stale: true })).to.equal('attention');
+    expect(state('balance', { readings: [balance('none', 0, 0.293)] })).to.equal('done');
+    expect(state('balance', { readings: [balance('none')] }), 'far from the prediction it must stay twice').to.equal(
+      'half',
+    );
+    expect(state('balance', { readings: [balance('none', 0, 0.293)] }, { stale: true })).to.equal('attention');
   });
 
   it('the pole is half by eye and done when measured', () => {

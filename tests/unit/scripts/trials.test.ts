@@ -1,21 +1,22 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { runTrial, TRIALS } from '../../../scripts/trials/trials.ts';
+import { tipTrialWith } from '../../../scripts/trials/tipTrial.ts';
+import { everyCase, runTrial, TRIALS } from '../../../scripts/trials/trials.ts';
 
 describe('a share of the long trials', () => {
   for (const trial of TRIALS) {
     it(`${trial.name}: ${trial.what}`, async () => {
-      expect((await runTrial(trial, Math.ceil(trial.cases * 0.05))).failure).to.equal(null);
+      const cases = Math.max(trial.leastCases, Math.ceil(trial.cases * 0.05));
+      expect((await runTrial(trial, cases)).failure).to.equal(null);
     });
   }
 
+  it('the tip test fails on rigs with more friction and more wrong answers than it was made for', async () => {
+    expect(await tipTrialWith({ wrongStays: 0.45 }).run(20261124, 500)).to.match(/^balanced in .* of 500/);
+  });
+
   it('tells a failure', async () => {
-    const wrong = {
-      name: 'x',
-      what: 'x',
-      cases: 10,
-      property: () => fc.property(fc.integer(), (n) => n > 1e9) as fc.IRawProperty<unknown>,
-    };
+    const wrong = everyCase('x', 'x', 10, () => fc.property(fc.integer(), (n) => n > 1e9) as fc.IRawProperty<unknown>);
     expect((await runTrial(wrong, 10)).failure).to.include('Property failed');
   });
 });

@@ -21,6 +21,7 @@ const EXPECTED: Record<string, { file: string; cases: number }> = {
   budget: { file: 'mechanics/budget.json', cases: 42 },
   optics: { file: 'mechanics/optics.json', cases: 46 },
   balance: { file: 'mechanics/balance.json', cases: 31 },
+  level: { file: 'mechanics/level.json', cases: 16 },
   tripod: { file: 'mechanics/tripod.json', cases: 22 },
   power: { file: 'mechanics/power.json', cases: 21 },
 };

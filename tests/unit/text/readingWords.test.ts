@@ -14,6 +14,7 @@ describe('readings in words', () => {
       lockShift: { altArcmin: 1.3, azArcmin: 0 },
       scaleReading: { scaleDeg: 40.9, trueAltDeg: 40.3 },
       compass: { readDeg: 1, distanceM: 2.5, trueDeg: 0.6 },
+      shadow: { shadowDeg: 58, clockwiseDeg: -57, trueDeg: 1 },
       level: { tiltDeg: 0.2, uphillAzimuthDeg: 120 },
       feet: { azimuthDeg: 10 },
       balance: { axis: 'ra', positionM: 0.293, drops: 'none' },

@@ -112,15 +112,20 @@ describe('words of the stations', () => {
     expect(said(turn(false, true))).to.equal('Turn the head 3.0° to the left (east).');
     const others: BearingSaying[] = [
       { code: 'noCompass' },
-      { code: 'set', compassDeg: 0.4, south: false, foot: 'north' },
-      { code: 'set', compassDeg: 192.9, south: true, foot: null },
+      { code: 'set', compassDeg: 0.4, south: false, foot: 'north', turned: false },
+      { code: 'set', compassDeg: 192.9, south: true, foot: null, turned: false },
+      { code: 'set', compassDeg: 0.4, south: false, foot: 'north', turned: true },
+      { code: 'marks', atUtc: '2026-11-21T18:00:00.000Z', withinDeg: 1.5, south: false },
+      { code: 'readFar' },
       { code: 'stands', errorDeg: 0.1 },
-      { code: 'iron', differenceDeg: 4 },
     ];
     for (const s of [...others, turn(true, true)]) {
       isSentence(bearingSentence(s, f), s.code);
       isSentence(bearingReason(s, field, f), s.code);
     }
+    expect(said(others[1]!)).to.equal('Set the compass ring to 0.4°. Lay the north leg along it: true north.');
+    expect(said(others[2]!)).to.equal('Point the polar axis where the compass reads 192.9°: true south.');
+    expect(said(others[3]!)).to.include('Turn the tripod');
     expect(bearingReason(others[1]!, { ...field, insideModelYears: false }, f)).to.include('outside the model');
   });
 
@@ -130,22 +135,35 @@ describe('words of the stations', () => {
       { code: 'good', tiltDeg: 0.2 },
       {
         code: 'raise',
-        feet: [
-          { point: 'north', liftM: 0.013 },
-          { point: 'south-east', liftM: 0.004 },
+        legs: [
+          { point: 'north', stretchM: 0.015 },
+          { point: 'south-east', stretchM: 0.004 },
         ],
       },
       { code: 'noFeet', tiltDeg: 1, low: 'west' },
     ];
     for (const s of sayings) isSentence(levelSentence(s, f), s.code);
-    expect(plain(levelSentence(sayings[2]!, f))).to.equal('Raise the north foot 13 mm and the south-east foot 4 mm.');
+    expect(plain(levelSentence(sayings[2]!, f))).to.equal('Draw out the north leg 15 mm and the south-east leg 4 mm.');
     isSentence(latitudeSentence({ code: 'set', scaleDeg: 40.9 }, f), 'set');
     isSentence(latitudeSentence({ code: 'low', scaleDeg: 2 }, f), 'low');
-    const parts_ = { latDeg: -22.75, biasDeg: 0.6, nights: 12, poleSideUpDeg: -0.4 };
+    const parts_ = {
+      latDeg: -22.75,
+      bias: { biasDeg: 0.6, readings: 8 },
+      poleSideUpDeg: -0.4,
+      refractionArcmin: 2.4,
+      up: null,
+    };
     expect(latitudeReason(parts_, f)).to.equal(
-      'The pole stands 22.8° high; your scale reads 0.6° too high (12 nights); the base leans 0.4° down toward the pole.',
+      'The pole stands 22.8° high; your scale reads 0.6° too high (8 readings); the base leans 0.4° down toward the pole.',
     );
-    isSentence(latitudeReason({ ...parts_, biasDeg: null, poleSideUpDeg: null }, f), 'bare');
+    isSentence(latitudeReason({ ...parts_, bias: null, poleSideUpDeg: null }, f), 'bare');
+    expect(latitudeReason({ ...parts_, refractionArcmin: 9.1, up: false }, f)).to.match(/9\.1′.*come up/);
+    const bolt = { code: 'turnBolt', scaleDeg: 40.9, fromDeg: 43, clockwise: false, up: false } as const;
+    expect(plain(latitudeSentence({ ...bolt, turns: 2.25 }, f))).to.equal(
+      'Turn the altitude bolt 2 turns and 90° counter-clockwise, to 40.9° on the scale.',
+    );
+    expect(plain(latitudeSentence({ ...bolt, turns: null }, f))).to.equal('Bring the scale down to 40.9°.');
+    isSentence(latitudeSentence({ code: 'done', scaleDeg: 40.9 }, f), 'done');
     expect([0, 44, 46, 359].map(compassPoint)).to.deep.equal(['north', 'north-east', 'north-east', 'north']);
   });
 

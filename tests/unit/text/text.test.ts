@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { toUtcText } from '../../../src/core/time/utc.ts';
-import { balanceReason, balanceSentence, type BalanceSaying } from '../../../src/text/balanceWords.ts';
+import { balanceReason, balanceSentence, type BalanceSaying, type Why } from '../../../src/text/balanceWords.ts';
 import { ITEM_ADVICE, ITEM_NAMES } from '../../../src/text/budgetWords.ts';
 import { changeWords } from '../../../src/text/changeWords.ts';
 import { angleWords, fieldWords, gapWords, WRITE_CODES, writeWords } from '../../../src/text/errorWords.ts';
@@ -21,6 +21,20 @@ import { pieces, plain } from '../../../src/text/said.ts';
 const metric = makeFormat('metric', 'Europe/Lisbon');
 const imperial = makeFormat('imperial', 'Europe/Lisbon');
 
+const WHYS: readonly Why[] = [
+  { code: 'answers', lastDrop: 'tube', lowM: 0.28, highM: 0.31 },
+  { code: 'stated', withinM: 0.02 },
+  {
+    code: 'lastTime',
+    atM: 0.27,
+    atUtc: '2026-11-21T18:00:00.000Z',
+    added: ['Wheel', 'Filter'],
+    removed: [],
+    moved: [],
+  },
+  { code: 'lastTime', atM: 0.27, atUtc: '2026-11-21T18:00:00.000Z', added: [], removed: [], moved: [] },
+];
+
 describe('words', () => {
   it('every balance code has a sentence and a reason', () => {
     const sayings: BalanceSaying[] = [
@@ -28,10 +42,18 @@ describe('words', () => {
       { code: 'notNeeded', drive: 'worm' },
       { code: 'incomplete' },
       { code: 'noWeight', momentKgM: 1 },
-      { code: 'leave', positionM: 0.29, confirmed: true },
-      { code: 'leave', positionM: 0.29, confirmed: false },
-      { code: 'move', moveM: 0.021, toM: 0.293, lastDrop: 'tube', momentKgM: 1.02 },
-      { code: 'move', moveM: -0.021, toM: 0.293, lastDrop: 'weight', momentKgM: 1.02 },
+      { code: 'noMover' },
+      { code: 'offSaddle', toward: 'rear' },
+      { code: 'bias', moveM: 0.008, toM: 0.301, stepM: 0.016, tubeSide: 'west' },
+      ...(['ra', 'dec', 'sideways'] as const).flatMap((axis): BalanceSaying[] => [
+        { code: 'again', axis, atM: 0.29 },
+        { code: 'balanced', axis, atM: 0.29, next: 'dec' },
+        { code: 'balanced', axis, atM: 0.29, next: null },
+        ...WHYS.flatMap((why): BalanceSaying[] => [
+          { code: 'try', axis, atM: 0.29, why },
+          { code: 'move', axis, name: 'guide scope', moveM: -0.021, toM: 0.293, why },
+        ]),
+      ]),
       { code: 'beyondEnd', positionM: 0.5, endM: 0.42, fits: 3 },
       { code: 'beyondEnd', positionM: 0.5, endM: 0.42, fits: 0 },
       { code: 'insideStart', positionM: 0.05, startM: 0.12, fits: 1 },
@@ -44,7 +66,11 @@ describe('words', () => {
   });
 
   it('speaks the user’s units', () => {
-    const move: BalanceSaying = { code: 'move', moveM: 0.021, toM: 0.293, lastDrop: null, momentKgM: 1.02 };
+    const why = WHYS[2]!;
+    const move: BalanceSaying = { code: 'move', axis: 'ra', name: '', moveM: 0.021, toM: 0.293, why };
+    expect(balanceReason(move, metric)).to.equal('Last time it stayed at 270 mm. Since then Wheel and Filter came on.');
+    const tube: BalanceSaying = { ...move, axis: 'dec', moveM: -0.02 };
+    expect(plain(balanceSentence(tube, metric))).to.include('Slide the tube 20 mm toward the camera end');
     expect(plain(balanceSentence(move, metric))).to.equal('Slide the weight 21 mm outward, to 293 mm. Hold the tube.');
     expect(plain(balanceSentence(move, imperial))).to.equal(
       'Slide the weight 0.83 in outward, to 11.54 in. Hold the tube.',

@@ -2,49 +2,67 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { wrap180 } from '../../../../src/core/math/angles.ts';
 import { cross, normalize, type Vec3 } from '../../../../src/core/math/vectors.ts';
-import { footAzimuthsDeg, footLifts, poleSideUpDeg } from '../../../../src/core/mount/level.ts';
-import { decInertiaKgM2, judgeLoad, loadVerdict, type LoadInput } from '../../../../src/core/mount/load.ts';
+import { finderEyeM, heightAdvice } from '../../../../src/core/mount/finderEye.ts';
 import {
-  bearingErrorDeg,
-  compassReadingDeg,
-  poleBearingDeg,
-  trueBearingDeg,
-} from '../../../../src/core/sky/bearing.ts';
+  footAzimuthsDeg,
+  legStretches,
+  tiltFromBubble,
+  tiltFromTurnedPhone,
+} from '../../../../src/core/mount/level.ts';
+import {
+  altitudeTurn,
+  azimuthShiftByTiltDeg,
+  azimuthTurn,
+  scaleForAltitudeDeg,
+  slopesOf,
+  tiltFromSlopes,
+  trueAltitudeDeg,
+} from '../../../../src/core/mount/tiltedBase.ts';
 import { finite, holds } from '../../../support/properties.ts';
 
 const RAD = Math.PI / 180;
+const tripod = { footRadiusM: 0.5, hubHeightM: 0.9, firstFootAzimuthDeg: 0 };
 
-/** Where a foot stands on a plane that leans: x east, y north, z up. */
-function footOnSlope(azimuthDeg: number, radiusM: number, tiltDeg: number, uphillDeg: number): Vec3 {
-  const [x, y] = [radiusM * Math.sin(azimuthDeg * RAD), radiusM * Math.cos(azimuthDeg * RAD)];
-  const along = x * Math.sin(uphillDeg * RAD) + y * Math.cos(uphillDeg * RAD);
-  return [x, y, along * Math.tan(tiltDeg * RAD)];
+/** A spread and locked tripod under a level hub, its legs drawn out, on ground that leans: x east, y north, z up from the
+ *  hub. Each leg runs from the hub through its foot; how far the ground lies under each foot, against the first. */
+function gapsUnderFeet(
+  stretches: readonly { azimuthDeg: number; stretchM: number }[],
+  legs: typeof tripod,
+  tiltDeg: number,
+  uphillDeg: number,
+): number[] {
+  const length = Math.hypot(legs.footRadiusM, legs.hubHeightM);
+  const gaps = stretches.map(({ azimuthDeg, stretchM }) => {
+    const out = (legs.footRadiusM * (length + stretchM)) / length;
+    const down = (legs.hubHeightM * (length + stretchM)) / length;
+    const uphill = out * Math.cos((azimuthDeg - uphillDeg) * RAD);
+    return -down - uphill * Math.tan(tiltDeg * RAD);
+  });
+  return gaps.map((g) => g - (gaps[0] ?? 0));
 }
 
 describe('levelling a tripod', () => {
-  it('raising the feet as told makes the base level and lowers none', () => {
+  it('legs drawn out as told stand on the leaning ground under a level hub, and none is pushed in', () => {
     holds(
-      fc.property(finite(0, 12), finite(0, 360), finite(0.2, 0.8), finite(0, 360), (tiltDeg, uphill, radius, first) => {
-        const lifts = footLifts({ tiltDeg, uphillAzimuthDeg: uphill, footRadiusM: radius, firstFootAzimuthDeg: first });
-        const feet = lifts.map(({ azimuthDeg, liftM }) => {
-          const [x, y, z] = footOnSlope(azimuthDeg, radius, tiltDeg, uphill);
-          return [x, y, z + liftM] as Vec3;
-        });
-        const [a, b, c] = feet as [Vec3, Vec3, Vec3];
-        const side = (p: Vec3, q: Vec3): Vec3 => [q[0] - p[0], q[1] - p[1], q[2] - p[2]];
-        const normal = normalize(cross(side(a, b), side(a, c)));
-        expect(Math.abs(normal[2])).to.be.closeTo(1, 1e-9);
-        expect(Math.min(...lifts.map((l) => l.liftM))).to.be.closeTo(0, 1e-12);
+      fc.property(finite(0, 12), finite(0, 360), finite(0.3, 0.7), finite(0.5, 1.3), finite(0, 360), (...given) => {
+        const [tiltDeg, uphill, footRadiusM, hubHeightM, firstFootAzimuthDeg] = given;
+        const legs = { footRadiusM, hubHeightM, firstFootAzimuthDeg };
+        const stretches = legStretches({ tiltDeg, uphillAzimuthDeg: uphill }, legs);
+        for (const gap of gapsUnderFeet(stretches, legs, tiltDeg, uphill)) expect(gap).to.be.closeTo(0, 1e-9);
+        expect(Math.min(...stretches.map((s) => s.stretchM))).to.be.closeTo(0, 1e-12);
       }),
     );
   });
 
-  it('one degree up toward a foot raises the other two by 13.1 mm on feet half a metre out', () => {
-    const lifts = footLifts({ tiltDeg: 1, uphillAzimuthDeg: 0, footRadiusM: 0.5, firstFootAzimuthDeg: 0 });
-    expect(lifts.map((l) => Math.round(l.liftM * 10_000) / 10)).to.deep.equal([0, 13.1, 13.1]);
-    expect(() => footLifts({ tiltDeg: 60, uphillAzimuthDeg: 0, footRadiusM: 1, firstFootAzimuthDeg: 0 })).to.throw(
-      RangeError,
+  it('one degree up toward a leg: the other two by 15.0 mm of leg, 13.1 mm of height', () => {
+    const found = legStretches({ tiltDeg: 1, uphillAzimuthDeg: 0 }, tripod);
+    expect(found.map((s) => Math.round(s.stretchM * 10_000) / 10)).to.deep.equal([0, 15, 15]);
+    expect(found.map((s) => Math.round(s.liftM * 10_000) / 10)).to.deep.equal([0, 13.1, 13.1]);
+    expect(() => legStretches({ tiltDeg: 60, uphillAzimuthDeg: 0 }, tripod)).to.throw(
       'tiltDeg must be in [0, 45], got 60',
+    );
+    expect(() => legStretches({ tiltDeg: 1, uphillAzimuthDeg: 0 }, { ...tripod, footRadiusM: 0 })).to.throw(
+      'footRadiusM must be above 0',
     );
   });
 
@@ -52,95 +70,116 @@ describe('levelling a tripod', () => {
     expect(footAzimuthsDeg(330)).to.deep.equal([330, 90, 210]);
   });
 
-  it('a slope toward the pole counts whole, across it nothing, and the south looks the other way', () => {
-    expect(poleSideUpDeg(1, 0, 40)).to.be.closeTo(1, 1e-9);
-    expect(poleSideUpDeg(1, 180, 40)).to.be.closeTo(-1, 1e-9);
-    expect(poleSideUpDeg(1, 90, 40)).to.be.closeTo(0, 1e-9);
-    expect(poleSideUpDeg(1, 180, -30)).to.be.closeTo(1, 1e-9);
+  it('a bubble a ring and a half out on a half-degree level is 0.75 degrees', () => {
+    expect(tiltFromBubble(1.5, 0.5, 400)).to.deep.equal({ tiltDeg: 0.75, uphillAzimuthDeg: 40 });
   });
 });
 
-describe('bearings', () => {
-  it('compass and true bearing invert each other', () => {
-    holds(
-      fc.property(finite(0, 359.999), finite(-180, 180), (trueDeg, declination) => {
-        const read = compassReadingDeg(trueDeg, declination);
-        expect(Math.abs(wrap180(trueBearingDeg(read, declination) - trueDeg))).to.be.lessThan(1e-9);
-      }),
-    );
-  });
+/** The plane of a base by three of its points. */
+function normalOfPlane(points: readonly [Vec3, Vec3, Vec3]): Vec3 {
+  const [a, b, c] = points;
+  const side = (p: Vec3, q: Vec3): Vec3 => [q[0] - p[0], q[1] - p[1], q[2] - p[2]];
+  return normalize(cross(side(a, b), side(a, c)));
+}
 
-  it('with the needle 12.9 degrees west, true south is read at 192.9', () => {
-    expect(compassReadingDeg(poleBearingDeg(-22.75), -12.9)).to.be.closeTo(192.9, 1e-9);
-    expect(poleBearingDeg(40)).to.equal(0);
-  });
-
-  it('too far east is plus in both hemispheres', () => {
-    expect(bearingErrorDeg(3, 40)).to.equal(3);
-    expect(bearingErrorDeg(357, 40)).to.equal(-3);
-    expect(bearingErrorDeg(177, -22)).to.equal(3);
-    expect(bearingErrorDeg(183, -22)).to.equal(-3);
-  });
-});
-
-describe('load against the rating', () => {
-  const atSaddle = { alongTubeM: 0, lengthM: 0 };
-  const heron: LoadInput = {
-    parts: [{ id: 'all', massKg: 6.97, fromRaAxisM: 1.1844 / 6.97, ...atSaddle }],
-    counterKg: 4.3,
-    ratedKg: 18,
-    ratingIncludesWeights: false,
-    referenceArmM: 0.2,
-    shareUsed: 2 / 3,
-    goodInertiaKgM2: null,
+describe('a phone on the base', () => {
+  /** What a device reports lying on a leaning base, its top edge at an azimuth, with an error of its own. */
+  const phoneOn = (tiltDeg: number, uphillDeg: number, topDeg: number, own: readonly [number, number]) => {
+    const rise = (azimuthDeg: number) =>
+      Math.asin(Math.sin(tiltDeg * RAD) * Math.cos((azimuthDeg - uphillDeg) * RAD)) / RAD;
+    return { frontBackDeg: rise(topDeg) + own[0], leftRightDeg: -rise(topDeg + 90) + own[1] };
   };
 
-  it('works out the scenario: Heron fine, Wagtail near the limit, Plover over', () => {
-    const found = judgeLoad(heron);
-    expect([found.massKg.share, found.momentKgM.share].map((s) => Math.round(100 * s))).to.deep.equal([58, 49]);
-    expect(found.verdict).to.equal('fine');
-    const wagtail = {
-      parts: [{ id: 'a', massKg: 1.81, fromRaAxisM: 0.085, ...atSaddle }],
-      ratingIncludesWeights: true,
-    };
-    expect(judgeLoad({ ...heron, ...wagtail, counterKg: 1.22, ratedKg: 5, referenceArmM: 0.1 }).verdict).to.equal(
-      'near',
-    );
-    const plover = judgeLoad({
-      ...heron,
-      parts: [{ id: 'a', massKg: 8.09, fromRaAxisM: 0.24, ...atSaddle }],
-      ratedKg: 9,
-    });
-    expect([plover.verdict, plover.massKg.verdict, plover.momentKgM.verdict]).to.deep.equal(['over', 'over', 'over']);
-  });
-
-  it('weights count only in a rating that includes them', () => {
-    const more = { ...heron, counterKg: 40 };
-    expect(judgeLoad(more).massKg.is).to.equal(6.97);
-    expect(judgeLoad({ ...more, ratingIncludesWeights: true }).massKg.is).to.be.closeTo(46.97, 1e-9);
-  });
-
-  it('adding a piece never lightens mass or moment on the tube’s side', () => {
+  it('turned round, its own error drops out, in both hemispheres', () => {
     holds(
-      fc.property(finite(0, 5), finite(0, 0.5), (massKg, fromRaAxisM) => {
-        const more = judgeLoad({ ...heron, parts: [...heron.parts, { id: 'x', massKg, fromRaAxisM, ...atSaddle }] });
-        expect(more.massKg.is).to.be.at.least(6.97);
-        expect(more.momentKgM.is).to.be.at.least(1.1844 - 1e-9);
+      fc.property(finite(0.05, 6), finite(0, 359.9), finite(-3, 3), finite(-3, 3), fc.boolean(), (...given) => {
+        const [tiltDeg, uphillDeg, a, b, south] = given;
+        const pole = south ? 180 : 0;
+        const found = tiltFromTurnedPhone(
+          phoneOn(tiltDeg, uphillDeg, pole, [a, b]),
+          phoneOn(tiltDeg, uphillDeg, pole + 180, [a, b]),
+          south ? -30 : 40,
+        );
+        expect(found.tiltDeg).to.be.closeTo(tiltDeg, 1e-6);
+        expect(Math.abs(wrap180(found.uphillAzimuthDeg - uphillDeg))).to.be.lessThan(1e-4);
+      }),
+    );
+  });
+});
+
+describe('a head on a base that leans', () => {
+  const bases = fc.record({ latDeg: finite(4, 66), tiltDeg: finite(0, 5), uphillAzimuthDeg: finite(0, 359.9) });
+  const both = fc.tuple(bases, fc.boolean()).map(([b, south]) => ({ ...b, latDeg: south ? -b.latDeg : b.latDeg }));
+
+  it('slopes read along two lines give the tilt back', () => {
+    holds(
+      fc.property(finite(0.01, 20), finite(0, 359.9), (tiltDeg, uphillAzimuthDeg) => {
+        const { poleSideUpDeg, eastSideUpDeg } = slopesOf({ latDeg: 40, tiltDeg, uphillAzimuthDeg });
+        const found = tiltFromSlopes(poleSideUpDeg, eastSideUpDeg);
+        expect(found.tiltDeg).to.be.closeTo(tiltDeg, 1e-9);
+        expect(Math.abs(wrap180(found.uphillAzimuthDeg - uphillAzimuthDeg))).to.be.lessThan(1e-7);
       }),
     );
   });
 
-  it('the inertia is held against the best of one’s own nights, and length counts only there', () => {
-    const rod = (lengthM: number, alongTubeM = 0) => [{ id: 'a', massKg: 6, fromRaAxisM: 0.2, alongTubeM, lengthM }];
-    expect(decInertiaKgM2(rod(0.5))).to.be.closeTo((6 * 0.25) / 12, 1e-12);
-    expect(decInertiaKgM2(rod(0.5, 0.1))).to.be.closeTo(0.125 + 0.06, 1e-12);
-    expect(judgeLoad({ ...heron, parts: rod(0.5) }).inertiaKgM2).to.equal(null);
-    const long = judgeLoad({ ...heron, parts: rod(1), goodInertiaKgM2: 0.4 });
-    expect(long.inertiaKgM2).to.deep.equal({ is: 0.5, allowed: 0.4, share: 1.25, verdict: 'over' });
-    expect(long.verdict).to.equal('fine');
+  it('the slopes are those of the plane through three points of the base', () => {
+    holds(
+      fc.property(both, (base) => {
+        const [t, u] = [Math.tan(base.tiltDeg * RAD), base.uphillAzimuthDeg * RAD];
+        const at = (x: number, y: number): Vec3 => [x, y, t * (x * Math.sin(u) + y * Math.cos(u))];
+        const up = normalOfPlane([at(0, 0), at(1, 0), at(0, 1)]);
+        // The angle between the normal and the vertical is the tilt.
+        const { poleSideUpDeg, eastSideUpDeg } = slopesOf(base);
+        expect(Math.acos(Math.min(1, up[2])) / RAD).to.be.closeTo(base.tiltDeg, 1e-6);
+        const pole = base.latDeg < 0 ? -1 : 1;
+        const toward = (slopeDeg: number, part: number) => expect(Math.sign(slopeDeg) * part).to.be.at.most(1e-12);
+        // The normal leans away from the high side.
+        toward(poleSideUpDeg, pole * up[1]);
+        toward(eastSideUpDeg, up[0]);
+      }),
+    );
   });
 
-  it('the limits belong to the milder side', () => {
-    expect([0.8, 0.8001, 1, 1.0001].map(loadVerdict)).to.deep.equal(['fine', 'near', 'near', 'over']);
+  it('the scale for the pole puts the axis on the pole, and reading and altitude invert each other', () => {
+    holds(
+      fc.property(both, (base) => {
+        const scaleDeg = scaleForAltitudeDeg(base, Math.abs(base.latDeg));
+        expect(trueAltitudeDeg(base, scaleDeg)).to.be.closeTo(Math.abs(base.latDeg), 1e-8);
+      }),
+    );
+  });
+
+  it('the rules of thumb hold for small slopes: whole toward the pole, and the turns across', () => {
+    for (const latDeg of [40.33, -22.75]) {
+      const south = latDeg < 0;
+      const size = Math.abs(latDeg);
+      const poleUp = { latDeg, tiltDeg: 0.2, uphillAzimuthDeg: south ? 180 : 0 };
+      expect(trueAltitudeDeg(poleUp, size) - size).to.be.closeTo(0.2, 1e-9);
+      const eastUp = { latDeg, tiltDeg: 0.2, uphillAzimuthDeg: 90 };
+      const across = Math.sin(0.2 * RAD);
+      const up = altitudeTurn(eastUp, size, 0.1);
+      expect(up.azimuthMovedArcmin).to.be.closeTo((-6 * across) / Math.cos(size * RAD) ** 2, 2e-4);
+      expect(azimuthTurn(eastUp, size, 0.1).altitudeMovedArcmin).to.be.closeTo(6 * across, 2e-4);
+      expect(azimuthShiftByTiltDeg(eastUp, size)).to.be.closeTo(-0.2 * Math.tan(size * RAD), 1e-3);
+    }
+  });
+
+  it('level, a turn moves what it should and nothing else', () => {
+    const level = { latDeg: -30, tiltDeg: 0, uphillAzimuthDeg: 0 };
+    expect(altitudeTurn(level, 30, 2).reachedAltitudeDeg).to.be.closeTo(32, 1e-9);
+    expect(altitudeTurn(level, 30, 2).azimuthMovedArcmin).to.be.closeTo(0, 1e-9);
+    expect(azimuthTurn(level, 30, 2).azimuthMovedArcmin).to.be.closeTo(120, 1e-9);
+    expect(azimuthTurn(level, 30, 2).altitudeMovedArcmin).to.be.closeTo(0, 1e-9);
+  });
+});
+
+describe('the height of the legs', () => {
+  it('the eye sits at the lower end of the axis: lower legs while it stays usable', () => {
+    expect(finderEyeM(1.25, 40.33)).to.be.closeTo(1.1206, 1e-4);
+    expect(finderEyeM(1.25, -40.33)).to.equal(finderEyeM(1.25, 40.33));
+    const high = heightAdvice(1.25, 40.33);
+    expect(high.code).to.equal('lower');
+    expect(heightAdvice(1.25 - high.byM, 40.33).code).to.equal('right');
+    expect(heightAdvice(0.6, 10)).to.deep.include({ code: 'raise' });
   });
 });

@@ -5,7 +5,6 @@ import { barExtensionM, clampShift, weightSets } from '../../../../src/core/moun
 import { dialReading, readingAt, viewAngleOf, type Numbering } from '../../../../src/core/mount/dial.ts';
 import { arcminPerTurn, turnToMend } from '../../../../src/core/mount/knobs.ts';
 import { driftRates, polarDrift, totalErrorArcmin } from '../../../../src/core/mount/polarDrift.ts';
-import { nextTipPositionM, tipBracket } from '../../../../src/core/mount/tipTest.ts';
 import { finite, holds } from '../../../support/properties.ts';
 
 const heron: RaBalanceInput = {
@@ -69,43 +68,6 @@ describe('right-ascension balance', () => {
   it('does not search boxes that would take too long', () => {
     const box = Array.from({ length: 13 }, (_, i) => ({ id: String(i), massKg: 1 }));
     expect(() => weightSets(heron, box)).to.throw('at most 12');
-  });
-});
-
-describe('tip test', () => {
-  it('brackets the balance and halves the bracket', () => {
-    const trials = [
-      { positionM: 0.28, drops: 'tube' as const },
-      { positionM: 0.32, drops: 'weight' as const },
-    ];
-    expect(tipBracket(trials)).to.include({ lowM: 0.28, highM: 0.32 });
-    expect(tipBracket(trials).balanceM).to.be.closeTo(0.3, 1e-12);
-    expect(nextTipPositionM([{ positionM: 0.3, drops: 'tube' }], 0.29)).to.be.closeTo(0.31, 1e-12);
-    expect(nextTipPositionM([{ positionM: 0.3, drops: 'weight' }], 0.31)).to.be.closeTo(0.29, 1e-12);
-    expect(nextTipPositionM([], 0.29)).to.equal(0.29);
-  });
-
-  it('leaves contradicting trials open', () => {
-    expect(
-      tipBracket([
-        { positionM: 0.32, drops: 'tube' },
-        { positionM: 0.28, drops: 'weight' },
-      ]).balanceM,
-    ).to.equal(null);
-  });
-
-  it('converges on a simulated bar in eight trials', () => {
-    holds(
-      fc.property(finite(0.15, 0.4), finite(0.15, 0.4), (trueM, predictedM) => {
-        const trials: { positionM: number; drops: 'tube' | 'weight' | 'none' }[] = [];
-        for (let i = 0; i < 40; i += 1) {
-          const positionM = nextTipPositionM(trials, predictedM);
-          if (Math.abs(positionM - trueM) < 0.002) return;
-          trials.push({ positionM, drops: positionM < trueM ? 'tube' : 'weight' });
-        }
-        throw new Error('did not converge');
-      }),
-    );
   });
 });
 

@@ -16,7 +16,7 @@ const rig = (name: string): Rig => rigs.find((r) => r.name === name)!;
 const estrela = sites[0]!;
 const auas = sites[1]!;
 const judge = (one: Rig, own: readonly Part[] = parts, site = estrela) =>
-  payloadOf(one, { parts: own, site, schools: SETTING_DEFAULTS.schools, goodInertiaKgM2: null });
+  payloadOf(one, { parts: own, site, schools: SETTING_DEFAULTS.schools, goodInertiaKgM2: null, learnedRaKgM: 0 });
 const withMount = (change: Partial<MountPart>): Part[] =>
   parts.map((p) => (p.kind === 'mount' ? { ...p, ...change } : p));
 

@@ -1,0 +1,107 @@
+/** The tip test on simulated rigs: stated masses off by up to 30 %, friction, and now and then a wrong "it stays". */
+import { raBalance, raImbalanceKgM, sum, type RaBalanceInput } from '../../src/core/mount/balance.ts';
+import { momentsDoubtKgM, type DoubtfulMass } from '../../src/core/mount/massDoubt.ts';
+import { GOOD_M, tipEstimate, type TipProblem } from '../../src/core/mount/tipEstimate.ts';
+import type { TipTrial } from '../../src/core/mount/tipTest.ts';
+import type { Trial } from './trials.ts';
+
+const LARGEST_MASS_ERROR = 0.3;
+const FRICTION_KG_M: readonly [number, number] = [0.02, 0.1];
+const MOST_ANSWERS = 6;
+const SHARE_WANTED = 0.95;
+
+type Random = () => number;
+
+/** Evenly spread numbers in [0, 1) from a seed (mulberry32). */
+function seeded(seed: number): Random {
+  let state = seed >>> 0;
+  return () => {
+    state = (state + 0x6d2b79f5) >>> 0;
+    let t = Math.imul(state ^ (state >>> 15), 1 | state);
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
+    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
+  };
+}
+
+const within = (random: Random, from: number, to: number): number => from + random() * (to - from);
+
+/** A rig that balances somewhere on its bar. */
+function trueRig(random: Random): RaBalanceInput {
+  for (;;) {
+    const rig: RaBalanceInput = {
+      parts: Array.from({ length: 2 + Math.floor(random() * 5) }, (_, i) => ({
+        id: `p${i}`,
+        massKg: within(random, 0.1, 4),
+        fromRaAxisM: within(random, 0.06, 0.36),
+      })),
+      bar: { massKg: within(random, 0, 1.2), centreM: within(random, 0.05, 0.25) },
+      movableWeights: [{ id: 'w', massKg: within(random, 0.8, 7) }],
+      fixedWeights: [],
+      barRangeM: [within(random, 0.05, 0.15), within(random, 0.25, 0.55)],
+    };
+    if (raBalance(rig).inRange) return rig;
+  }
+}
+
+/** The same rig as its owner believes it to be. */
+function statedRig(rig: RaBalanceInput, random: Random): RaBalanceInput {
+  const off = <T extends { massKg: number }>(one: T): T => ({
+    ...one,
+    massKg: one.massKg * within(random, 1 - LARGEST_MASS_ERROR, 1 + LARGEST_MASS_ERROR),
+  });
+  return { ...rig, parts: rig.parts.map(off), bar: off(rig.bar), movableWeights: rig.movableWeights.map(off) };
+}
+
+function problemOf(stated: RaBalanceInput): TipProblem {
+  const predictedM = raBalance(stated).positionM ?? 0;
+  const movingKg = sum(stated.movableWeights, (w) => w.massKg);
+  const doubtful = (massKg: number, armM: number): DoubtfulMass => ({ massKg, massBasis: 'stated', armM });
+  const doubtKgM = momentsDoubtKgM([
+    ...stated.parts.map((p) => doubtful(p.massKg, p.fromRaAxisM)),
+    doubtful(stated.bar.massKg, stated.bar.centreM),
+    ...stated.movableWeights.map((w) => doubtful(w.massKg, predictedM)),
+  ]);
+  return { predictedM, sigmaM: doubtKgM / movingKg, movingKg, rangeM: stated.barRangeM };
+}
+
+/** Which side drops, seen by someone who now and then says "stays" although it moved. */
+function answer(rig: RaBalanceInput, positionM: number, frictionKgM: number, wrong: boolean): TipTrial['wants'] {
+  const momentKgM = raImbalanceKgM(rig, positionM);
+  if (wrong || Math.abs(momentKgM) <= frictionKgM) return 'none';
+  return momentKgM > 0 ? 'more' : 'less';
+}
+
+/** One rig balanced: did it end within 3 mm or inside the band? */
+function isBalanced(random: Random, wrongStays: number): boolean {
+  const rig = trueRig(random);
+  const problem = problemOf(statedRig(rig, random));
+  const frictionKgM = within(random, ...FRICTION_KG_M);
+  const trials: TipTrial[] = [];
+  let estimate = tipEstimate(trials, problem);
+  while (estimate.balancedM === null && trials.length < MOST_ANSWERS) {
+    const positionM = estimate.nextM;
+    trials.push({ positionM, wants: answer(rig, positionM, frictionKgM, random() < wrongStays) });
+    estimate = tipEstimate(trials, problem);
+  }
+  const leftM = estimate.balancedM ?? estimate.nextM;
+  const trueM = raBalance(rig).positionM ?? NaN;
+  return Math.abs(leftM - trueM) <= GOOD_M || Math.abs(raImbalanceKgM(rig, leftM)) <= frictionKgM;
+}
+
+/** @param wrongStays how often "stays" is said although something dropped. */
+export function tipTrialWith({ wrongStays }: { wrongStays: number }): Trial {
+  return {
+    name: 'tip-test',
+    what: 'balanced within 3 mm or inside the friction in at most six answers, in 95 % of the rigs',
+    cases: 500,
+    leastCases: 500,
+    run: (seed, cases) => {
+      const random = seeded(seed);
+      const good = Array.from({ length: cases }, () => isBalanced(random, wrongStays)).filter(Boolean).length;
+      const enough = good >= SHARE_WANTED * cases;
+      return Promise.resolve(enough ? null : `balanced in ${good} of ${cases} rigs`);
+    },
+  };
+}
+
+export const tipTrial = tipTrialWith({ wrongStays: 0.05 });

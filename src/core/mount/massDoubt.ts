@@ -1,0 +1,20 @@
+/** How far stated masses and places may be off, and what that does to a predicted balance. */
+import { sum } from './balance.ts';
+
+/** One sigma of a mass as a share of it. A stated mass may be off by 30 % either way: evenly spread, that is 17 %. */
+export const MASS_DOUBT_SHARE = { weighed: 0.01, stated: 0.17, assumed: 0.25 } as const;
+export type MassBasis = keyof typeof MASS_DOUBT_SHARE;
+/** A distance measured with a tape, one sigma. */
+export const PLACE_DOUBT_M = 0.005;
+
+export type DoubtfulMass = { massKg: number; massBasis: MassBasis; armM: number };
+
+/** Doubt of the moment of one piece, kg m. */
+export function momentDoubtKgM({ massKg, massBasis, armM }: DoubtfulMass): number {
+  return Math.hypot(MASS_DOUBT_SHARE[massBasis] * massKg * armM, PLACE_DOUBT_M * massKg);
+}
+
+/** Doubt of a sum of moments, independent pieces. */
+export function momentsDoubtKgM(pieces: readonly DoubtfulMass[]): number {
+  return Math.sqrt(sum(pieces, (p) => momentDoubtKgM(p) ** 2));
+}

@@ -1,0 +1,146 @@
+/** One axis of a rig as pieces on levers: what stays, and what is moved to balance it. Arms in m, + = the side that drops
+ *  when the sum of mass x arm is positive: the tube's side, the front end, the upper side of a level tube. */
+import { sum } from '../mount/balance.ts';
+import { momentsDoubtKgM, type DoubtfulMass } from '../mount/massDoubt.ts';
+import type { MountPart, PartOf } from '../records/part.ts';
+import type { Rig } from '../records/rig.ts';
+import type { RigMasses } from './rigMasses.ts';
+
+export type BalanceAxis = 'ra' | 'dec' | 'sideways';
+export type Lever = DoubtfulMass & { id: string; partId: string; name: string };
+export type AxisLevers = {
+  axis: BalanceAxis;
+  fixed: Lever[];
+  /** Arms where the moving pieces are by the rig's record. */
+  moving: Lever[];
+  /** By the rig's record: the weights' middle, the tube's mark along the saddle, the piece's place aside. */
+  presentM: number;
+  /** 1: arms grow with the position; -1: they shrink. */
+  sense: 1 | -1;
+  rangeM: readonly [number, number];
+};
+
+/** A tube is not slid so far that the saddle would hold its end. */
+const TUBE_SHARE = 0.8;
+/** A piece beside the tube stays within this of its centre line. */
+const ASIDE_M = 0.3;
+
+type Around = { rig: Rig; masses: RigMasses; mount: MountPart | null; tube: PartOf<'tube'> | null };
+
+function raLevers({ masses, mount }: Around): AxisLevers | null {
+  const range = mount?.barRangeM;
+  const movable = masses.weights.filter((w) => w.movable);
+  const movingKg = sum(movable, (w) => w.massKg);
+  if (!range || movingKg <= 0) return null;
+  const presentM = sum(movable, (w) => w.massKg * w.setM) / movingKg;
+  const onBar = (w: RigMasses['weights'][number], atM: number): Lever => ({
+    id: w.placedId,
+    partId: w.partId,
+    name: w.name,
+    massKg: w.massKg,
+    massBasis: w.massBasis,
+    armM: -atM,
+  });
+  const bar: Lever = {
+    id: 'bar',
+    partId: 'bar',
+    name: 'bar',
+    massKg: masses.bar.massKg,
+    massBasis: masses.barBasis,
+    armM: -masses.bar.centreM,
+  };
+  return {
+    axis: 'ra',
+    fixed: [
+      ...masses.tubeSide.map((p): Lever => ({ ...pieceOf(p), armM: p.fromRaAxisM })),
+      bar,
+      ...masses.weights.filter((w) => !w.movable).map((w) => onBar(w, w.setM)),
+    ],
+    moving: movable.map((w) => onBar(w, presentM)),
+    presentM,
+    sense: -1,
+    rangeM: range,
+  };
+}
+
+const pieceOf = ({ id, partId, name, massKg, massBasis }: RigMasses['tubeSide'][number]) => ({
+  id,
+  partId,
+  name,
+  massKg,
+  massBasis,
+});
+
+function decLevers({ masses, tube }: Around): AxisLevers | null {
+  const turning = masses.tubeSide.filter((p) => p.on === 'tube');
+  const own = turning.find((p) => p.partId === tube?.id);
+  const lever = (p: RigMasses['tubeSide'][number]): Lever => ({ ...pieceOf(p), armM: p.alongTubeM });
+  const moving = turning.filter((p) => p.slides);
+  if (!own || !tube || moving.length === 0) return null;
+  return {
+    axis: 'dec',
+    fixed: turning.filter((p) => !p.slides).map(lever),
+    moving: moving.map(lever),
+    presentM: own.alongTubeM,
+    sense: 1,
+    rangeM: [-tube.frontM * TUBE_SHARE, tube.backM * TUBE_SHARE],
+  };
+}
+
+/** The piece that is shifted sideways unless another is chosen: the one farthest aside, else the heaviest beside the
+ *  optical train; null when nothing hangs beside it. */
+function usualMover(pieces: RigMasses['tubeSide'], rig: Rig): string | null {
+  const inTrain = new Set([rig.imagingTubeId, rig.cameraId, ...rig.train]);
+  const beside = pieces.filter((p) => p.slides && !inTrain.has(p.partId));
+  return (
+    [...beside].sort((a, b) => Math.abs(b.sidewaysM) - Math.abs(a.sidewaysM) || b.massKg - a.massKg)[0]?.id ?? null
+  );
+}
+
+function sidewaysLevers({ masses, rig }: Around, moverId: string | null): AxisLevers | null {
+  const turning = masses.tubeSide.filter((p) => p.on === 'tube');
+  const chosen = turning.some((p) => p.id === moverId) ? moverId : usualMover(turning, rig);
+  const mover = turning.find((p) => p.id === chosen);
+  if (!mover) return null;
+  const lever = (p: RigMasses['tubeSide'][number]): Lever => ({ ...pieceOf(p), armM: p.sidewaysM });
+  return {
+    axis: 'sideways',
+    fixed: turning.filter((p) => p !== mover).map(lever),
+    moving: [lever(mover)],
+    presentM: mover.sidewaysM,
+    sense: 1,
+    rangeM: [-ASIDE_M, ASIDE_M],
+  };
+}
+
+/** The levers of an axis; null when nothing can be moved there.
+ *  @param moverId which placed piece is shifted sideways; null = the usual one. */
+export function leversOf(axis: BalanceAxis, around: Around, moverId: string | null = null): AxisLevers | null {
+  if (axis === 'ra') return raLevers(around);
+  return axis === 'dec' ? decLevers(around) : sidewaysLevers(around, moverId);
+}
+
+export function movingKgOf({ moving }: AxisLevers): number {
+  return sum(moving, (l) => l.massKg);
+}
+
+/** All levers with the moving pieces at a position. */
+export function leversAt({ fixed, moving, presentM, sense }: AxisLevers, positionM: number): Lever[] {
+  return [...fixed, ...moving.map((l) => ({ ...l, armM: l.armM + sense * (positionM - presentM) }))];
+}
+
+/** Sum of mass x arm at a position, kg m. */
+export function momentAtKgM(levers: AxisLevers, positionM: number): number {
+  return sum(leversAt(levers, positionM), (l) => l.massKg * l.armM);
+}
+
+/** The position without a moment. @param excessKgM moment beyond the stated masses. */
+export function balancePositionM(levers: AxisLevers, excessKgM = 0): number {
+  const { presentM, sense } = levers;
+  return presentM - (sense * (momentAtKgM(levers, presentM) + excessKgM)) / movingKgOf(levers);
+}
+
+/** Doubt of the moment by the stated masses alone, kg m. */
+export function statedDoubtKgM(levers: AxisLevers, positionM: number): number {
+  return momentsDoubtKgM(leversAt(levers, positionM));
+}

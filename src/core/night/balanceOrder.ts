@@ -1,0 +1,102 @@
+/** The order in which a rig is balanced, what of it is done tonight, and the order in which it is taken down. */
+import type { NightStatic } from './nightStatic.ts';
+import { lastReading } from './nightRecords.ts';
+import { mountHasBar } from './rigNumbers.ts';
+import { usualTip } from './tipOfNight.ts';
+import type { BalanceAxis } from './axisLevers.ts';
+
+/** List of the ticks of this bench. */
+export const BALANCE_LIST = 'balance';
+export type OrderStep = 'roughPole' | 'dress' | 'ra' | 'dec' | 'sideways' | 'raAgain' | 'home' | 'poleCheck';
+/** `tick`: done by hand; `trial`: done by a tip test; `station`: done on another bench. */
+export type OrderRow = { step: OrderStep; done: boolean; by: 'tick' | 'trial' | 'station' };
+
+function ticked({ records }: NightStatic, itemId: string): boolean {
+  const found = lastReading(
+    records.readings,
+    'check',
+    (r) => r.values.listId === BALANCE_LIST && r.values.itemId === itemId,
+  );
+  return found?.values.done ?? false;
+}
+
+function balanced({ records }: NightStatic, axis: BalanceAxis): string | null {
+  const tip = usualTip(records, axis);
+  return tip?.estimate.balancedM == null ? null : (tip.trials.at(-1)?.takenAtUtc ?? null);
+}
+
+/** Right ascension counts a second time when it stayed after the last other axis did. */
+function raAfterOthers(night: NightStatic): boolean {
+  const ra = balanced(night, 'ra');
+  const others = (['dec', 'sideways'] as const).flatMap((axis) => balanced(night, axis) ?? []);
+  return ra !== null && others.length > 0 && others.every((at) => at < ra);
+}
+
+function poleSeen({ records }: NightStatic): boolean {
+  return (
+    lastReading(records.readings, 'polarError') !== undefined ||
+    records.readings.some((r) => r.kind === 'check' && r.values.itemId === 'setByEye' && r.values.done)
+  );
+}
+
+/** Steps in order for a rig with a bar; empty for others. A tracker's finder is blocked by the camera, so its pole comes
+ *  first, and loading moves it, so it is looked at again. */
+export function balanceOrder(night: NightStatic): OrderRow[] {
+  const { mount } = night.numbers;
+  if (!mountHasBar(mount)) return [];
+  const tracker = mount?.mountKind === 'trackerBracket';
+  const raDone = balanced(night, 'ra') !== null;
+  const axes: OrderRow[] = (['dec', 'sideways'] as const).flatMap((axis) =>
+    usualTip(night.records, axis) ? [{ step: axis, done: balanced(night, axis) !== null, by: 'trial' as const }] : [],
+  );
+  const rows: OrderRow[] = [
+    { step: 'dress', done: ticked(night, 'dress'), by: 'tick' },
+    { step: 'ra', done: raDone, by: 'trial' },
+    ...axes,
+    ...(axes.length > 0 ? [{ step: 'raAgain', done: raAfterOthers(night), by: 'trial' } as const] : []),
+    { step: 'home', done: ticked(night, 'home'), by: 'tick' },
+  ];
+  if (!tracker) return rows;
+  const checked = night.records.readings.some(
+    (r) => r.kind === 'check' && r.values.itemId === 'finalCheck' && r.values.done,
+  );
+  return [
+    { step: 'roughPole', done: poleSeen(night), by: 'station' },
+    ...rows,
+    { step: 'poleCheck', done: checked, by: 'station' },
+  ];
+}
+
+/** The first step not done; null when all are. */
+export function nextStep(rows: readonly OrderRow[]): OrderStep | null {
+  return rows.find((r) => !r.done)?.step ?? null;
+}
+
+export type UnloadStep =
+  | 'park'
+  | 'parkBare'
+  | 'powerOff'
+  | 'cablesOff'
+  | 'cameraOff'
+  | 'tubeOff'
+  | 'weightsOff'
+  | 'barOff'
+  | 'headOff'
+  | 'legsLast';
+
+/** How a loaded rig is taken down safely; empty without a mount. */
+export function unloadOrder({ numbers }: NightStatic): UnloadStep[] {
+  const { mount, masses, support } = numbers;
+  if (!mount) return [];
+  const bar = masses.bar.massKg > 0 || masses.weights.length > 0;
+  return [
+    bar ? 'park' : 'parkBare',
+    'powerOff',
+    'cablesOff',
+    'cameraOff',
+    'tubeOff',
+    ...(bar ? (['weightsOff', 'barOff'] as const) : []),
+    'headOff',
+    ...(support?.supportKind === 'tripod' ? (['legsLast'] as const) : []),
+  ];
+}

@@ -1,0 +1,95 @@
+import { useState, type ReactNode } from 'react';
+import { Form } from 'react-bootstrap';
+import { formatDate } from '../../core/time/civil.ts';
+import type { BalanceAxis } from '../../core/night/axisLevers.ts';
+import { settingOf } from '../../core/records/setting.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { balanceReason, balanceSentence } from '../../text/balanceWords.ts';
+import { gapWords } from '../../text/errorWords.ts';
+import { plain } from '../../text/said.ts';
+import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import { Problem } from '../../ui/Problem.tsx';
+import { AxisDrawing } from './AxisDrawing.tsx';
+import { BiasSchool } from './BiasSchool.tsx';
+import { BalanceFigures } from './BalanceFigures.tsx';
+import { Implied } from './Implied.tsx';
+import { axisModel, type AxisModel } from './model.ts';
+import { RecordTrial } from './RecordTrial.tsx';
+import { Remedies } from './Remedies.tsx';
+import { TapeChoice } from './TapeChoice.tsx';
+
+/** Which piece beside the tube is shifted. */
+function MoverChoice({ model, choose }: { model: AxisModel; choose: (placedId: string) => void }) {
+  const { numbers } = useNight();
+  const beside = numbers.masses.tubeSide.filter((p) => p.on === 'tube' && p.slides && p.partId !== numbers.tube?.id);
+  return (
+    <Form.Group controlId="mover" className="section short-field">
+      <Form.Label>The piece that is shifted</Form.Label>
+      <Form.Select value={model.tip?.levers.moving[0]?.id ?? ''} onChange={(event) => choose(event.target.value)}>
+        {beside.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  );
+}
+
+function LastMark({ taught }: { taught: NonNullable<AxisModel['tip']>['taught'] }) {
+  if (!taught) return null;
+  return <p className="soft mb-0">The last tape mark is from {formatDate(taught.mark.takenAtUtc.slice(0, 10))}.</p>;
+}
+
+type PartsProps = { model: AxisModel; axis: BalanceAxis; chooseMover: (placedId: string) => void };
+
+/** What belongs to the tip test: the answers, the ways out, what it teaches, and how this user measures. */
+function TipParts({ model, axis, chooseMover }: PartsProps) {
+  const { records } = useNight();
+  const { stored } = useShared();
+  const settings = settingOf(stored.settings, 'balance');
+  const { tip, remedies, implied } = model;
+  if (!tip) return null;
+  const canTry = remedies === null && !records.fromSnapshot;
+  return (
+    <>
+      {canTry && <RecordTrial model={model} tip={tip} axis={axis} />}
+      {remedies && <Remedies remedies={remedies} />}
+      {implied && <Implied implied={implied} />}
+      <LastMark taught={tip.taught} />
+      {axis === 'sideways' ? (
+        <MoverChoice model={model} choose={chooseMover} />
+      ) : (
+        <TapeChoice axis={axis} settings={settings} />
+      )}
+      {axis === 'ra' && canTry && <BiasSchool model={model} settings={settings} />}
+    </>
+  );
+}
+
+/** The tip test of one axis: where the piece goes, what dropped, what it teaches. */
+export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
+  const night = useNight();
+  const { format, stored } = useShared();
+  const [moverId, setMoverId] = useState<string | null>(null);
+  const settings = settingOf(stored.settings, 'balance');
+  const model = axisModel(night, axis, settings, moverId);
+  const { saying, gaps, tip } = model;
+  const sentence = balanceSentence(saying, format);
+  return (
+    <BenchLayout
+      title="Balance"
+      tabs={tabs}
+      sentence={sentence}
+      reason={balanceReason(saying, format)}
+      instrumentName="The drawing"
+      instrument={tip ? <AxisDrawing model={model} label={plain(sentence)} settings={settings} /> : undefined}
+    >
+      {gaps.map((gap) => (
+        <Problem key={JSON.stringify(gap)}>{gapWords(gap)}</Problem>
+      ))}
+      <TipParts model={model} axis={axis} chooseMover={setMoverId} />
+      <BalanceFigures model={model} />
+    </BenchLayout>
+  );
+}
