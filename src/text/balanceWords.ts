@@ -116,7 +116,9 @@ export function balanceSentence(s: BalanceSaying, f: Format): Said {
     case 'again':
       return `It stayed. **Nudge it once each way** and answer again, at ${f.quantity(s.atM, 'barLength')}.`;
     case 'balanced':
-      return `Balanced at **${f.quantity(s.atM, 'barLength')}**. Tighten it and put a tape mark there.`;
+      return s.axis === 'sideways'
+        ? `It stays straight up: **leave the piece at ${f.quantity(s.atM, 'barLength')}**.`
+        : `Balanced at **${f.quantity(s.atM, 'barLength')}**. Tighten it and put a tape mark there.`;
     case 'bias':
       return `Slide the **weight ${f.quantity(Math.abs(s.moveM), 'barLength')} ${s.moveM > 0 ? 'outward' : 'inward'}**, to **${f.quantity(s.toM, 'barLength')}**: east a little heavy.`;
   }

@@ -79,6 +79,11 @@ export function watchReason(watch: Watch, south: boolean): string {
   }
 }
 
+/** With the east kept a little heavy the weight changes sides too. */
+export function biasAtFlipWords(stepM: number, f: Format): string {
+  return `East heavy: with the tube held over there, slide the weight ${f.quantity(stepM, 'barLength')} inward.`;
+}
+
 const NEXT_REASONS: Record<Exclude<WatchEvent, 'flip'>, string> = {
   dark: 'Then: fine focus, framing, guiding.',
   start: 'Then: the first sub.',

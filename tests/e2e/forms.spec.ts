@@ -124,7 +124,7 @@ const attempts: Attempt[] = [
     name: 'a balance trial without a position',
     path: `${HERON}/balance`,
     spoil: async (page) => {
-      await page.getByLabel('The weight’s middle stands at').fill('');
+      await page.getByLabel('The tape reads').fill('');
       await page.getByRole('button', { name: 'Stays anywhere' }).click();
     },
     message: 'Type a number.',

@@ -36,21 +36,25 @@ test('from pack to logbook through every station by keyboard alone', async ({ pa
   await expect(sentence(page)).toContainText('Flip at 21:10');
 
   await key(page, '4', 'Level and bearing');
+  await expect(sentence(page)).toContainText('Set the feet on the marks of Sat 21 Nov');
   await type(page, 'Compass reading', '3.4');
-  await expect(sentence(page)).toHaveText('Turn the head 3.0° to the left (west).');
+  await expect(sentence(page)).toHaveText('Read once more from two or three metres away, along the same line.');
+  await type(page, 'Compass reading', '3.2');
+  await expect(page.getByText('No iron: near and far agree within 0.2°.')).toBeVisible();
+  await expect(sentence(page)).toHaveText('Turn the head 2.8° to the left (west).');
   await type(page, 'Compass reading', '0.4');
   await expect(sentence(page)).toContainText('Leave it');
   await leaveField(page);
   await page.getByRole('tab', { name: 'Level' }).press('Enter');
   await type(page, 'Tilt', '1');
-  await expect(sentence(page)).toHaveText('Raise the south-east foot 14 mm and the south-west foot 14 mm.');
+  await expect(sentence(page)).toHaveText('Draw out the south-east leg 16 mm and the south-west leg 16 mm.');
   await page.getByRole('tab', { name: 'Latitude' }).press('Enter');
   await expect(sentence(page)).toHaveText('Set the latitude scale to 39.9°.');
   await leaveField(page);
 
   await key(page, '5', 'Balance');
   await page.getByRole('button', { name: 'Stays anywhere' }).press('Enter');
-  await expect(sentence(page)).toContainText('Balanced at 293 mm');
+  await expect(sentence(page)).toContainText('Balanced at 299 mm');
   await leaveField(page);
   await key(page, '6', 'Polar alignment');
   await page.getByRole('button', { name: 'The star is there' }).press('Enter');

@@ -47,20 +47,20 @@ async function kept(page: Page): Promise<void> {
 test('with the server stopped the app reloads, also at a deep address, and still records', async ({ page }) => {
   const { server, address } = await listen(createApp({ dist, demo: true }));
   await page.goto(`${address}/n/demo-tonight-heron/balance?now=${NOW}`);
-  await expect(sentence(page)).toContainText('Slide the weight 21 mm outward');
+  await expect(sentence(page)).toContainText('Slide the weight 27 mm outward');
   await kept(page);
   await page.reload();
   await stop(server);
   await page.reload();
-  await expect(sentence(page)).toContainText('Slide the weight 21 mm outward');
+  await expect(sentence(page)).toContainText('Slide the weight 27 mm outward');
   await page.getByRole('button', { name: 'Stays anywhere' }).click();
-  await expect(sentence(page)).toContainText('Balanced at 293 mm');
+  await expect(sentence(page)).toContainText('Balanced at 299 mm');
   for (const step of ['light-path', 'tracking', 'logbook', 'card']) {
     await page.goto(`${address}/n/demo-tonight-heron/${step}`);
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
   }
   await page.goto(`${address}/n/demo-tonight-heron/balance`);
-  await expect(sentence(page)).toContainText('Balanced at 293 mm');
+  await expect(sentence(page)).toContainText('Balanced at 299 mm');
 });
 
 test('on a plain host under a sub-path: first visit, deep address, and without the network', async ({ page }) => {

@@ -28,7 +28,7 @@ test('nothing scrolls sideways, targets are big, axe finds no fault', async ({ p
 test('by touch: the trial, the verdict sheet, the ribbon and Red', async ({ page }) => {
   await open(page, `${HERON}/balance`);
   await page.getByRole('button', { name: 'Stays anywhere' }).tap();
-  await expect(sentence(page)).toContainText('Balanced at 293 mm');
+  await expect(sentence(page)).toContainText('Balanced at 299 mm');
   await page.getByRole('button', { name: 'Close this notice' }).tap();
   await page.getByRole('button', { name: /Round/ }).tap();
   await expect(page.getByRole('dialog')).toContainText('Stretches the star');

@@ -11,8 +11,8 @@ const views: View[] = [
     prepare: async (page) => {
       await page.getByRole('button', { name: 'Tube side dropped' }).click();
       await page.getByText('recorded.').waitFor();
-      await page.getByLabel('The weight’s middle stands at').focus();
-      await page.getByLabel('The weight’s middle stands at').selectText();
+      await page.getByLabel('The tape reads').focus();
+      await page.getByLabel('The tape reads').selectText();
     },
   },
   { name: 'finder dial, north', path: `${HERON}/polar` },
@@ -39,7 +39,27 @@ const views: View[] = [
     prepare: (page) => page.getByRole('slider', { name: 'Move Weight 3.5 kg' }).focus(),
   },
   { name: 'parts box', path: '/kit/parts' },
+  {
+    name: 'a tube on its saddle, with the answers so far',
+    path: `${HERON}/balance?tab=dec`,
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'Front dropped' }).click();
+      await page.getByText('recorded.').waitFor();
+    },
+  },
+  { name: 'the tube straight up', path: `${HERON}/balance?tab=sideways` },
+  { name: 'the order of balancing', path: `${WAGTAIL}/balance?tab=order` },
   { name: 'bearing', path: `${WAGTAIL}/level` },
+  { name: 'the sun’s shadow', path: `${HERON}/level?tab=shadow&at=2026-11-24T16:35:00.000Z` },
+  {
+    name: 'legs to draw out',
+    path: `${WAGTAIL}/level?tab=level`,
+    prepare: async (page) => {
+      await page.getByLabel('Tilt', { exact: true }).fill('2');
+      await page.getByRole('button', { name: 'Record this tilt' }).click();
+      await page.getByText('Draw out').waitFor();
+    },
+  },
   { name: 'latitude', path: `${HERON}/level?tab=latitude` },
   { name: 'focus chart', path: `${HERON}/pointing` },
   { name: 'hand controller', path: `${HERON}/pointing?tab=sheet` },

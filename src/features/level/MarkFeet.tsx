@@ -27,7 +27,7 @@ export function MarkFeet({ marks, firstFootDeg }: { marks: GroundMarks | null; f
             kind: 'feet',
             values: { azimuthDeg },
           },
-          said: `Feet marked, the first at ${format.quantity(azimuthDeg, 'angleDeg', 0)}.`,
+          said: `Marks recorded, the first foot at ${format.quantity(azimuthDeg, 'angleDeg', 0)}.`,
         })}
       >
         <QuantityField

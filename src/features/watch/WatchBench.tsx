@@ -3,12 +3,13 @@ import { Button } from 'react-bootstrap';
 import { fromUtcText, MS_PER_MINUTE, toUtcText } from '../../core/time/utc.ts';
 import { FLIP_BEGUN, FLIP_LIST, watchAt, type Watch } from '../../core/night/watch.ts';
 import { lastReading } from '../../core/night/nightRecords.ts';
+import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { useWakeLock } from '../../session/useWakeLock.ts';
 import { VERDICT_NAMES } from '../../text/budgetWords.ts';
-import { countdown, countdownWords, watchReason, watchSentence } from '../../text/watchWords.ts';
+import { biasAtFlipWords, countdown, countdownWords, watchReason, watchSentence } from '../../text/watchWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { HoldButton } from '../../ui/HoldButton.tsx';
 import { Said } from '../../ui/Said.tsx';
@@ -82,6 +83,16 @@ function Action({ watch, log }: { watch: Watch; log: () => void }) {
   );
 }
 
+/** What the weight has to do at the flip for those who keep the east a little heavy. */
+function BiasAtFlip({ watch }: { watch: Watch }) {
+  const { records } = useNight();
+  const { format, stored } = useShared();
+  const atFlip = watch.code === 'flipDue' || watch.code === 'flipLate' || watch.code === 'flipping';
+  if (!atFlip || records.schools.balance !== 'eastHeavy') return null;
+  const { biasMm } = settingOf(stored.settings, 'balance');
+  return <p className="reason">{biasAtFlipWords((2 * biasMm) / 1000, format)}</p>;
+}
+
 export function WatchBench() {
   const night = useNight();
   const at = useNightAt();
@@ -105,6 +116,7 @@ export function WatchBench() {
         <Said said={watchSentence(watch, format)} />
       </p>
       <p className="reason">{watchReason(watch, night.records.site.latDeg < 0)}</p>
+      <BiasAtFlip watch={watch} />
       <Figures />
       <div className="actions">
         <Action watch={watch} log={() => setLogging(true)} />

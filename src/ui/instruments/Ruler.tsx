@@ -21,6 +21,8 @@ type Props = {
   format: Format;
 };
 
+/** At the caption's size. */
+const PX_PER_LETTER = 7;
 /** Tick spacing and label spacing in the shown unit. */
 const STEPS = { metric: { tick: 10, label: 50 }, imperial: { tick: 0.5, label: 2 } };
 
@@ -37,7 +39,9 @@ export function Ruler({ x, y, tape, lengthM, rangeM, markM, likelyM, caption, fo
   const count = Math.floor(toDisplay(lengthM, 'barLength', format.system) / tick + 1e-6);
   const every = Math.round(label / tick);
   const [zero, end] = [x(placeOf(0)), x(placeOf(lengthM))];
-  const right = Math.max(zero, end);
+  const [left, right] = [Math.min(zero, end), Math.max(zero, end)];
+  const words = `${unitOf('barLength', format.system).symbol} ${caption}`;
+  const fits = right >= words.length * PX_PER_LETTER;
   return (
     <g>
       <Band from={edge(rangeM[0])} to={edge(rangeM[1])} y={y} height={6} fill="var(--tint)" />
@@ -65,8 +69,14 @@ export function Ruler({ x, y, tape, lengthM, rangeM, markM, likelyM, caption, fo
         );
       })}
       {markM !== null && <path d={`M${edge(markM)} ${y - 5}l-6 -10h12z`} fill="var(--action)" />}
-      <text x={right} y={y + 52} textAnchor="end" fontSize="13" fill="var(--soft)">
-        {unitOf('barLength', format.system).symbol} {caption}
+      <text
+        x={fits ? right : Math.max(4, left)}
+        y={y + 52}
+        textAnchor={fits ? 'end' : 'start'}
+        fontSize="13"
+        fill="var(--soft)"
+      >
+        {words}
       </text>
     </g>
   );

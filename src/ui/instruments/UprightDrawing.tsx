@@ -12,8 +12,8 @@ type Props = {
   format: Format;
 };
 
-const [WIDTH, HEIGHT] = [360, 270];
-const [MIDDLE, AXIS_Y, PIECE_Y] = [WIDTH / 2, 150, 96];
+const [WIDTH, HEIGHT] = [360, 226];
+const [MIDDLE, AXIS_Y, PIECE_Y] = [WIDTH / 2, 132, 76];
 /** The drawing shows this far to either side. */
 const SHOWN_M = 0.34;
 const PER_M = (WIDTH / 2 - 10) / SHOWN_M;
@@ -44,15 +44,15 @@ export function UprightDrawing({ label, tubeRadiusM, setM, predictedM, words, fo
     <svg className="instrument quadrant" viewBox={`0 0 ${WIDTH} ${HEIGHT}`} role="img" aria-label={label}>
       <rect
         x={MIDDLE - half}
-        y={26}
+        y={16}
         width={2 * half}
-        height={206}
+        height={182}
         rx={6}
         fill="var(--sheet)"
         stroke="var(--ink)"
         strokeWidth="2"
       />
-      <path d={`M${MIDDLE} 12V250`} stroke="var(--soft)" strokeDasharray="2 5" />
+      <path d={`M${MIDDLE} 6V206`} stroke="var(--soft)" strokeDasharray="2 5" />
       <circle cx={MIDDLE} cy={AXIS_Y} r={15} fill="var(--tint)" stroke="var(--ink)" strokeWidth="2" />
       <circle cx={MIDDLE} cy={AXIS_Y} r={4} fill="var(--ink)" />
       <text x={MIDDLE + half + 10} y={AXIS_Y + 5} fontSize="13" fill="var(--soft)">
@@ -68,10 +68,10 @@ export function UprightDrawing({ label, tubeRadiusM, setM, predictedM, words, fo
           text={format.quantity(Math.abs(predictedM - setM), 'barLength')}
         />
       )}
-      <text x={4} y={264} fontSize="13" fill="var(--soft)">
+      <text x={4} y={220} fontSize="13" fill="var(--soft)">
         {words.lower}
       </text>
-      <text x={WIDTH - 4} y={264} textAnchor="end" fontSize="13" fill="var(--soft)">
+      <text x={WIDTH - 4} y={220} textAnchor="end" fontSize="13" fill="var(--soft)">
         {words.upper}
       </text>
     </svg>

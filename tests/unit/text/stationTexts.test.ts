@@ -45,7 +45,13 @@ import {
   trackingSentence,
   type TrackingSaying,
 } from '../../../src/text/trackingWords.ts';
-import { countdown, countdownWords, watchReason, watchSentence } from '../../../src/text/watchWords.ts';
+import {
+  biasAtFlipWords,
+  countdown,
+  countdownWords,
+  watchReason,
+  watchSentence,
+} from '../../../src/text/watchWords.ts';
 import { parts } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
@@ -234,6 +240,7 @@ describe('words of the stations', () => {
       expect(countdownWords(w) === '', w.code).to.equal(['noTarget', 'noSubs', 'over'].includes(w.code));
     }
     const flip: Watch = { code: 'running', sub: 1, count: 9, next: 'flip', untilMs: t };
+    expect(biasAtFlipWords(0.016, f)).to.include('16 mm inward');
     expect([watchReason(flip, false), watchReason(flip, true)].map((s) => /right|left/.exec(s)?.[0])).to.deep.equal([
       'right',
       'left',
