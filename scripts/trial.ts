@@ -12,15 +12,23 @@ if (chosen.length === 0) {
 }
 const commit = execFileSync('git', ['rev-parse', '--short', 'HEAD'], { encoding: 'utf8' }).trim();
 for (const trial of chosen) {
-  const { seed, failure } = await runTrial(trial, trial.cases);
+  const { seed, failure, figure } = await runTrial(trial, trial.cases);
   console.log(
-    `${trial.name.padEnd(14)}${String(trial.cases).padStart(6)} cases  seed ${seed}  ${failure === null ? 'holds' : 'FAILS'}  ${trial.what}`,
+    `${trial.name.padEnd(14)}${String(trial.cases).padStart(6)} cases  seed ${seed}  ${failure === null ? 'holds' : 'FAILS'}  ${trial.what}${figure === '' ? '' : ` (${figure})`}`,
   );
   if (failure !== null) {
     console.log(failure);
     process.exitCode = 1;
   }
-  const record = { trial: trial.name, what: trial.what, commit, seed, cases: trial.cases, result: failure ?? 'holds' };
+  const record = {
+    trial: trial.name,
+    what: trial.what,
+    commit,
+    seed,
+    cases: trial.cases,
+    result: failure ?? 'holds',
+    figure,
+  };
   writeFileSync(
     join(import.meta.dirname, '..', 'docs', 'trials', `${trial.name}.json`),
     `${JSON.stringify(record, null, 2)}\n`,

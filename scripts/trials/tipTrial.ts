@@ -1,6 +1,6 @@
 /** The tip test on simulated rigs: stated masses off by up to 30 %, friction, and now and then a wrong "it stays". */
 import { raBalance, raImbalanceKgM, sum, type RaBalanceInput } from '../../src/core/mount/balance.ts';
-import { momentsDoubtKgM, type DoubtfulMass } from '../../src/core/mount/massDoubt.ts';
+import { momentsDoubtKgM, PLACE_DOUBT_M, type DoubtfulMass } from '../../src/core/mount/massDoubt.ts';
 import { GOOD_M, tipEstimate, type TipProblem } from '../../src/core/mount/tipEstimate.ts';
 import type { TipTrial } from '../../src/core/mount/tipTest.ts';
 import type { Trial } from './trials.ts';
@@ -55,7 +55,12 @@ function statedRig(rig: RaBalanceInput, random: Random): RaBalanceInput {
 function problemOf(stated: RaBalanceInput): TipProblem {
   const predictedM = raBalance(stated).positionM ?? 0;
   const movingKg = sum(stated.movableWeights, (w) => w.massKg);
-  const doubtful = (massKg: number, armM: number): DoubtfulMass => ({ massKg, massBasis: 'stated', armM });
+  const doubtful = (massKg: number, armM: number): DoubtfulMass => ({
+    massKg,
+    massBasis: 'stated',
+    armM,
+    placeDoubtM: PLACE_DOUBT_M.across,
+  });
   const doubtKgM = momentsDoubtKgM([
     ...stated.parts.map((p) => doubtful(p.massKg, p.fromRaAxisM)),
     doubtful(stated.bar.massKg, stated.bar.centreM),
@@ -98,8 +103,8 @@ export function tipTrialWith({ wrongStays }: { wrongStays: number }): Trial {
     run: (seed, cases) => {
       const random = seeded(seed);
       const good = Array.from({ length: cases }, () => isBalanced(random, wrongStays)).filter(Boolean).length;
-      const enough = good >= SHARE_WANTED * cases;
-      return Promise.resolve(enough ? null : `balanced in ${good} of ${cases} rigs`);
+      const figure = `balanced in ${good} of ${cases} rigs`;
+      return Promise.resolve({ failure: good >= SHARE_WANTED * cases ? null : figure, figure });
     },
   };
 }

@@ -15,9 +15,10 @@ export type Trial = {
   cases: number;
   /** A claim about shares needs this many cases to be fair; 0 for claims about every single case. */
   leastCases: number;
-  /** The words of the failure, or null. */
-  run: (seed: number, cases: number) => Promise<string | null>;
+  run: (seed: number, cases: number) => Promise<Outcome>;
 };
+/** `failure`: its words, or null. `figure`: what was found, for claims about shares. */
+export type Outcome = { failure: string | null; figure: string };
 
 const HOUR_MS = 3_600_000;
 const SIDEREAL_HOUR_MS = HOUR_MS * 0.99726956633;
@@ -139,9 +140,9 @@ function moreHolds([rig, extraKg, armM, alongM]: readonly [RaBalanceInput, numbe
 
 /** A trial of a claim that must hold in every single case. */
 export function everyCase(name: string, what: string, cases: number, property: () => fc.IRawProperty<unknown>): Trial {
-  const run = async (seed: number, numRuns: number): Promise<string | null> => {
+  const run = async (seed: number, numRuns: number): Promise<Outcome> => {
     const result = await fc.check(property(), { seed, numRuns });
-    return result.failed ? await fc.asyncDefaultReportMessage(result) : null;
+    return { failure: result.failed ? await fc.asyncDefaultReportMessage(result) : null, figure: '' };
   };
   return { name, what, cases, leastCases: 0, run };
 }
@@ -188,7 +189,7 @@ export const TRIALS: readonly Trial[] = [
 
 const SEED = 20261124;
 
-/** Runs cases of a trial with the printed seed; the failure's words, or null. */
-export async function runTrial(trial: Trial, cases: number): Promise<{ seed: number; failure: string | null }> {
-  return { seed: SEED, failure: await trial.run(SEED, cases) };
+/** Runs cases of a trial with the printed seed. */
+export async function runTrial(trial: Trial, cases: number): Promise<Outcome & { seed: number }> {
+  return { seed: SEED, ...(await trial.run(SEED, cases)) };
 }

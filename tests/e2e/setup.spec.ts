@@ -164,7 +164,7 @@ test('another piece: what comes off and what comes on, before it does', async ({
   await page.getByRole('button', { name: 'Reckon with it' }).click();
   await expect(page.getByText('Type a number.').first()).toBeVisible();
   await fill(page, 'Its mass', '0.35');
-  await fill(page, 'From the saddle, front +', '300');
+  await fill(page, 'Along the tube', '300');
   await page.getByRole('button', { name: 'Reckon with it' }).click();
   await expect(sentence(page)).toContainText('weight 17 mm outward');
   await expect(sentence(page)).toContainText('toward the camera end');

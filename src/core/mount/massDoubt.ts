@@ -4,14 +4,14 @@ import { sum } from './balance.ts';
 /** One sigma of a mass as a share of it. A stated mass may be off by 30 % either way: evenly spread, that is 17 %. */
 export const MASS_DOUBT_SHARE = { weighed: 0.01, stated: 0.17, assumed: 0.25 } as const;
 export type MassBasis = keyof typeof MASS_DOUBT_SHARE;
-/** A distance measured with a tape, one sigma. */
-export const PLACE_DOUBT_M = 0.005;
+/** A distance, one sigma: across the tube a tape tells it; along it nobody knows quite where a piece has its middle. */
+export const PLACE_DOUBT_M = { across: 0.005, along: 0.015 } as const;
 
-export type DoubtfulMass = { massKg: number; massBasis: MassBasis; armM: number };
+export type DoubtfulMass = { massKg: number; massBasis: MassBasis; armM: number; placeDoubtM: number };
 
 /** Doubt of the moment of one piece, kg m. */
-export function momentDoubtKgM({ massKg, massBasis, armM }: DoubtfulMass): number {
-  return Math.hypot(MASS_DOUBT_SHARE[massBasis] * massKg * armM, PLACE_DOUBT_M * massKg);
+export function momentDoubtKgM({ massKg, massBasis, armM, placeDoubtM }: DoubtfulMass): number {
+  return Math.hypot(MASS_DOUBT_SHARE[massBasis] * massKg * armM, placeDoubtM * massKg);
 }
 
 /** Doubt of a sum of moments, independent pieces. */

@@ -30,6 +30,7 @@ export function pieceComesOn(levers: AxisLevers, piece: ComingPiece, excessKgM: 
     name: '',
     massKg: piece.massKg,
     massBasis: 'stated',
+    placeDoubtM: 0,
     armM: dec ? piece.alongTubeM : piece.fromRaAxisM,
   };
   const after = withLever(levers, lever, dec && piece.slides);

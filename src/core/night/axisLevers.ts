@@ -1,7 +1,7 @@
 /** One axis of a rig as pieces on levers: what stays, and what is moved to balance it. Arms in m, + = the side that drops
  *  when the sum of mass x arm is positive: the tube's side, the front end, the upper side of a level tube. */
 import { sum } from '../mount/balance.ts';
-import { momentsDoubtKgM, type DoubtfulMass } from '../mount/massDoubt.ts';
+import { momentsDoubtKgM, PLACE_DOUBT_M, type DoubtfulMass } from '../mount/massDoubt.ts';
 import type { MountPart, PartOf } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
 import type { RigMasses } from './rigMasses.ts';
@@ -39,6 +39,7 @@ function raLevers({ masses, mount }: Around): AxisLevers | null {
     name: w.name,
     massKg: w.massKg,
     massBasis: w.massBasis,
+    placeDoubtM: PLACE_DOUBT_M.across,
     armM: -atM,
   });
   const bar: Lever = {
@@ -47,12 +48,13 @@ function raLevers({ masses, mount }: Around): AxisLevers | null {
     name: 'bar',
     massKg: masses.bar.massKg,
     massBasis: masses.barBasis,
+    placeDoubtM: PLACE_DOUBT_M.across,
     armM: -masses.bar.centreM,
   };
   return {
     axis: 'ra',
     fixed: [
-      ...masses.tubeSide.map((p): Lever => ({ ...pieceOf(p), armM: p.fromRaAxisM })),
+      ...masses.tubeSide.map((p): Lever => ({ ...pieceOf(p), placeDoubtM: PLACE_DOUBT_M.across, armM: p.fromRaAxisM })),
       bar,
       ...masses.weights.filter((w) => !w.movable).map((w) => onBar(w, w.setM)),
     ],
@@ -74,7 +76,11 @@ const pieceOf = ({ id, partId, name, massKg, massBasis }: RigMasses['tubeSide'][
 function decLevers({ masses, tube }: Around): AxisLevers | null {
   const turning = masses.tubeSide.filter((p) => p.on === 'tube');
   const own = turning.find((p) => p.partId === tube?.id);
-  const lever = (p: RigMasses['tubeSide'][number]): Lever => ({ ...pieceOf(p), armM: p.alongTubeM });
+  const lever = (p: RigMasses['tubeSide'][number]): Lever => ({
+    ...pieceOf(p),
+    placeDoubtM: PLACE_DOUBT_M.along,
+    armM: p.alongTubeM,
+  });
   const moving = turning.filter((p) => p.slides);
   if (!own || !tube || moving.length === 0) return null;
   return {
@@ -102,7 +108,11 @@ function sidewaysLevers({ masses, rig }: Around, moverId: string | null): AxisLe
   const chosen = turning.some((p) => p.id === moverId) ? moverId : usualMover(turning, rig);
   const mover = turning.find((p) => p.id === chosen);
   if (!mover) return null;
-  const lever = (p: RigMasses['tubeSide'][number]): Lever => ({ ...pieceOf(p), armM: p.sidewaysM });
+  const lever = (p: RigMasses['tubeSide'][number]): Lever => ({
+    ...pieceOf(p),
+    placeDoubtM: PLACE_DOUBT_M.across,
+    armM: p.sidewaysM,
+  });
   return {
     axis: 'sideways',
     fixed: turning.filter((p) => p !== mover).map(lever),

@@ -1,6 +1,6 @@
 /** Marks: where a rig stayed on earlier occasions, and what that teaches about its masses. */
 import { sum } from '../mount/balance.ts';
-import { MASS_DOUBT_SHARE, momentDoubtKgM, PLACE_DOUBT_M } from '../mount/massDoubt.ts';
+import { MASS_DOUBT_SHARE, momentDoubtKgM } from '../mount/massDoubt.ts';
 import type { Part } from '../records/part.ts';
 import type { ReadingOf } from '../records/reading.ts';
 import type { Rig } from '../records/rig.ts';
@@ -106,8 +106,12 @@ function changeBetween(then: readonly Lever[], now: readonly Lever[], slid: Read
   const moved = kept.filter(({ byM }) => Math.abs(byM) > SAME_ARM_M);
   const doubts = [
     ...[...added, ...removed].map(momentDoubtKgM),
+    // What slides together keeps its places within itself: only its mass is in doubt, times the way.
     ...moved.map(({ lever, byM }) =>
-      Math.hypot(MASS_DOUBT_SHARE[lever.massBasis] * lever.massKg * byM, PLACE_DOUBT_M * lever.massKg),
+      Math.hypot(
+        MASS_DOUBT_SHARE[lever.massBasis] * lever.massKg * byM,
+        slid.has(lever.id) ? 0 : lever.placeDoubtM * lever.massKg,
+      ),
     ),
   ];
   return {

@@ -20,16 +20,16 @@ function ticked({ records }: NightStatic, itemId: string): boolean {
   return found?.values.done ?? false;
 }
 
-function balanced({ records }: NightStatic, axis: BalanceAxis): string | null {
-  const tip = usualTip(records, axis);
-  return tip?.estimate.balancedM == null ? null : (tip.trials.at(-1)?.takenAtUtc ?? null);
-}
+const balanced = ({ records }: NightStatic, axis: BalanceAxis): boolean =>
+  usualTip(records, axis)?.estimate.balancedM != null;
 
-/** Right ascension counts a second time when it stayed after the last other axis did. */
+/** Right ascension counts a second time when it was tried after the last other axis, and stayed. */
 function raAfterOthers(night: NightStatic): boolean {
-  const ra = balanced(night, 'ra');
-  const others = (['dec', 'sideways'] as const).flatMap((axis) => balanced(night, axis) ?? []);
-  return ra !== null && others.length > 0 && others.every((at) => at < ra);
+  const { readings } = night.records;
+  const lastOf = (axis: BalanceAxis): number =>
+    readings.findLastIndex((r) => r.kind === 'balance' && r.values.axis === axis);
+  const others = (['dec', 'sideways'] as const).filter((axis) => balanced(night, axis));
+  return balanced(night, 'ra') && others.length > 0 && others.every((axis) => lastOf(axis) < lastOf('ra'));
 }
 
 function poleSeen({ records }: NightStatic): boolean {
@@ -45,9 +45,9 @@ export function balanceOrder(night: NightStatic): OrderRow[] {
   const { mount } = night.numbers;
   if (!mountHasBar(mount)) return [];
   const tracker = mount?.mountKind === 'trackerBracket';
-  const raDone = balanced(night, 'ra') !== null;
+  const raDone = balanced(night, 'ra');
   const axes: OrderRow[] = (['dec', 'sideways'] as const).flatMap((axis) =>
-    usualTip(night.records, axis) ? [{ step: axis, done: balanced(night, axis) !== null, by: 'trial' as const }] : [],
+    usualTip(night.records, axis) ? [{ step: axis, done: balanced(night, axis), by: 'trial' as const }] : [],
   );
   const rows: OrderRow[] = [
     { step: 'dress', done: ticked(night, 'dress'), by: 'tick' },

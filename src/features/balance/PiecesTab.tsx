@@ -51,10 +51,10 @@ function ComingForm({ part, onReckon }: { part: Part | null; onReckon: (choice: 
           <QuantityField name="fromRaAxisM" label="From the polar axis" kind="barLength" system={format.system} />
           <QuantityField
             name="alongTubeM"
-            label="From the saddle, front +"
+            label="Along the tube"
             kind="barLength"
             system={format.system}
-            hint="− for the camera end."
+            hint="From the saddle: front +, camera end −."
           />
         </div>
         <div className="actions">

@@ -38,7 +38,9 @@ function MoverChoice({ model, choose }: { model: AxisModel; choose: (placedId: s
 
 function LastMark({ taught }: { taught: NonNullable<AxisModel['tip']>['taught'] }) {
   if (!taught) return null;
-  return <p className="soft mb-0">The last tape mark is from {formatDate(taught.mark.takenAtUtc.slice(0, 10))}.</p>;
+  return (
+    <p className="soft mt-3 mb-0">The last tape mark is from {formatDate(taught.mark.takenAtUtc.slice(0, 10))}.</p>
+  );
 }
 
 type PartsProps = { model: AxisModel; axis: BalanceAxis; chooseMover: (placedId: string) => void };

@@ -57,6 +57,12 @@ function setUp({ rig, site }: Where, e: Earlier): Entry[] {
     },
     { minutes: -63, step: 'level', kind: 'feet', subject: wholeRig, values: { azimuthDeg: 0 } },
     { minutes: -60, step: 'level', kind: 'scaleReading', subject: mount, values: { scaleDeg: 40.9, trueAltDeg: 40.3 } },
+  ];
+}
+
+function balanceAndTap({ rig }: Where, e: Earlier): Entry[] {
+  const wholeRig = { type: 'rig', id: rig.id } as const;
+  return [
     {
       minutes: -40,
       step: 'balance',
@@ -166,6 +172,7 @@ function sometimes({ rig }: Where, e: Earlier): Entry[] {
 export function nightReadings(where: Where, earlier: Earlier): Reading[] {
   const entries = [
     ...setUp(where, earlier),
+    ...balanceAndTap(where, earlier),
     ...atDusk(where, earlier),
     ...sometimes(where, earlier),
     ...inTheDark(where, earlier),

@@ -170,13 +170,33 @@ describe('what an earlier balance teaches', () => {
     expect(one.bar?.found.positionM).to.be.closeTo(model(one).goalM ?? 0, 1e-9);
   });
 
-  it('another rig teaches nothing, and where masses are weighed they know better than a place found by hand', () => {
+  it('another rig teaches nothing', () => {
     const foreign = nightStatic(
       nightRecords({ readings: [old(0.272)], snapshots: [snapshotOf({ rigId: 'demo-plover' })] }),
     );
     expect(model(foreign).tip?.taught).to.equal(null);
+  });
+
+  it('after everything else on the tube’s side changed, the stated masses know better', () => {
+    const assumed = parts.map((p): Part => ({ ...p, massBasis: 'assumed' }));
+    const other = (rig: Rig): Rig => ({
+      ...rig,
+      placed: rig.placed.map((p) =>
+        p.partId === 'demo-heron-tube' ? { ...p, placedId: 'other', partId: 'demo-plover-tube' } : p,
+      ),
+    });
+    const s1 = snapshotOf({ parts: assumed }, 's1', other);
+    const records = nightRecords({ readings: [old(0.4)], parts: assumed, snapshots: [s1] });
+    expect(model(nightStatic(records)).tip?.taught).to.equal(null);
+  });
+
+  it('declination learns where the tube’s middle really is', () => {
     const dec = trial('dec', 0.05, 'none', 1, { nightId: 'old', takenAtUtc: '2026-11-01T20:00:00.000Z' });
-    expect(model(night([dec]), 'dec').tip?.taught).to.equal(null);
+    const found = model(night([dec]), 'dec');
+    // Without the wheel 66.5 mm by the masses; with it 87.0 mm. What was missing then is missing now.
+    const excess = 5.17 * (0.3436 / 5.17 - 0.05);
+    expect(found.tip?.taught?.excessKgM).to.be.closeTo(excess, 1e-3);
+    expect(found.goalM).to.be.closeTo((0.4976 - excess) / 5.72, 1e-3);
   });
 
   it('the more changed since, the less it is worth', () => {

@@ -12,7 +12,7 @@ describe('a share of the long trials', () => {
   }
 
   it('the tip test fails on rigs with more friction and more wrong answers than it was made for', async () => {
-    expect(await tipTrialWith({ wrongStays: 0.45 }).run(20261124, 500)).to.match(/^balanced in .* of 500/);
+    expect((await tipTrialWith({ wrongStays: 0.45 }).run(20261124, 500)).failure).to.match(/^balanced in .* of 500/);
   });
 
   it('tells a failure', async () => {

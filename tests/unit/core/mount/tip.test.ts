@@ -91,7 +91,7 @@ describe('the estimate of a tip test', () => {
 
 describe('doubt of moments', () => {
   it('a stated kilogram at 200 mm is good to 34 g m, a weighed one to the tape', () => {
-    const at = { massKg: 1, armM: 0.2 };
+    const at = { massKg: 1, armM: 0.2, placeDoubtM: 0.005 };
     expect(momentDoubtKgM({ ...at, massBasis: 'stated' })).to.be.closeTo(Math.hypot(0.034, 0.005), 1e-9);
     expect(momentDoubtKgM({ ...at, massBasis: 'weighed' })).to.be.closeTo(Math.hypot(0.002, 0.005), 1e-9);
     const two = [at, at].map((p) => ({ ...p, massBasis: 'assumed' as const }));
