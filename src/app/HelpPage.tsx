@@ -1,23 +1,12 @@
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { settingOf, type SettingKey, type SettingValue } from '../core/records/setting.ts';
-import { saveSetting } from '../storage/settings.ts';
-import { useSession, useShared } from '../session/session.ts';
-import { writeWords } from '../text/errorWords.ts';
+import { settingOf } from '../core/records/setting.ts';
+import { useShared } from '../session/session.ts';
 import { GLOSSARY } from '../text/glossary.ts';
 import { useShortcutSetting } from './commands/CommandProvider.tsx';
 import { COMMANDS, keyOf } from './commands/commands.ts';
+import { useSaveSetting } from '../session/useWriting.ts';
 import { PageTitle } from '../ui/PageTitle.tsx';
-
-function useSaveSetting(): <K extends SettingKey>(key: K, value: SettingValue<K>) => void {
-  const { writer } = useSession();
-  const { notify } = useShared();
-  return (key, value) => {
-    void saveSetting(writer, key, value).then((written) => {
-      if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
-    });
-  };
-}
 
 function OwnKeys() {
   const shortcuts = useShortcutSetting();

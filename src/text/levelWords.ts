@@ -210,11 +210,14 @@ export function latitudeSentence(s: LatitudeSaying, f: Format): Said {
 /** From here on refraction is worth a word on a scale. */
 const REFRACTION_TOLD_ARCMIN = 3;
 
+const spreadWords = (spreadDeg: number | null, f: Format): string =>
+  spreadDeg === null ? '' : `, within ${f.quantity(Math.max(0.1, spreadDeg), 'angleDeg')}`;
+
 /** `+ 0.4° of bias learned`, slope of the base. */
 export function latitudeReason(
   parts: {
     latDeg: number;
-    bias: { biasDeg: number; readings: number } | null;
+    bias: { biasDeg: number; spreadDeg: number | null; readings: number } | null;
     poleSideUpDeg: number | null;
     refractionArcmin: number;
     up: boolean | null;
@@ -224,7 +227,7 @@ export function latitudeReason(
   const bias =
     parts.bias === null
       ? 'how far this scale is off is not known yet'
-      : `your scale reads ${f.quantity(Math.abs(parts.bias.biasDeg), 'angleDeg')} too ${parts.bias.biasDeg > 0 ? 'high' : 'low'} (${parts.bias.readings} ${parts.bias.readings === 1 ? 'reading' : 'readings'})`;
+      : `your scale reads ${f.quantity(Math.abs(parts.bias.biasDeg), 'angleDeg')} too ${parts.bias.biasDeg > 0 ? 'high' : 'low'} (${parts.bias.readings} ${parts.bias.readings === 1 ? 'reading' : 'readings'}${spreadWords(parts.bias.spreadDeg, f)})`;
   const slope =
     parts.poleSideUpDeg === null || Math.abs(parts.poleSideUpDeg) < 0.05
       ? ''

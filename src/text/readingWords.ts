@@ -107,5 +107,6 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
 /** The reading's values in words. */
 export function readingLine(reading: Reading, about: About): string {
   const line = LINES[reading.kind] as Line<ReadingKind>;
-  return line(reading.values, about);
+  const words = line(reading.values, about);
+  return reading.source === 'sensor' ? `${words}, by the device’s own sensor (coarse)` : words;
 }

@@ -1,13 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectContrast, expectNoFaults, HERON, open, visit, type Light } from './support.ts';
-import { VIEWS } from './views.ts';
+import { HALVES, VIEWS } from './views.ts';
 
 const setLight = (page: Page, light: Light) =>
   page.evaluate((chosen) => (document.documentElement.dataset['light'] = chosen), light);
-
-/** Two runs share the work; neighbours keep different headings. */
-const MIDDLE = Math.ceil(VIEWS.length / 2);
-const HALVES = [VIEWS.slice(0, MIDDLE), VIEWS.slice(MIDDLE)];
 
 for (const [n, views] of HALVES.entries()) {
   test(`axe finds no fault on any view, nor in the contrast of the other lights, half ${n + 1}`, async ({ page }) => {

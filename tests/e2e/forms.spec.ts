@@ -130,6 +130,24 @@ const attempts: Attempt[] = [
     message: 'Type a number.',
   },
   {
+    name: 'a weight where there is no bar',
+    path: `${HERON}/balance`,
+    spoil: async (page) => {
+      await page.getByLabel('The tape reads').fill('900');
+      await page.getByRole('button', { name: 'Tube side dropped' }).click();
+    },
+    message: 'Must be at most 430 mm.',
+  },
+  {
+    name: 'a level steeper than any tripod',
+    path: `${HERON}/level?tab=level`,
+    spoil: async (page) => {
+      await page.getByLabel('Tilt', { exact: true }).fill('60');
+      await page.getByRole('button', { name: 'Record this tilt' }).click();
+    },
+    message: 'Must be at most 45.0°.',
+  },
+  {
     name: 'a polar error without sizes',
     path: `${HERON}/polar?tab=error`,
     spoil: async (page) => {

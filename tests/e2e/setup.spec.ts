@@ -22,7 +22,7 @@ async function fill(page: Page, label: string, value: string): Promise<void> {
 test('a whole set-up by keyboard: every reading in the night’s record and on its card', async ({ page }) => {
   test.setTimeout(90_000);
   const problems = await open(page, `${HERON}/level`);
-  await expect(sentence(page)).toHaveText('Set the feet on the marks of Sat 21 Nov; expect true north within 1.5°.');
+  await expect(sentence(page)).toHaveText('Set the feet on the marks of Sat 21 Nov; expect true north within 0.5°.');
   await fill(page, 'Compass reading', '1.4');
   await page.keyboard.press('Enter');
   await expect(sentence(page)).toContainText('Read once more from two or three metres away');

@@ -73,7 +73,15 @@ const pieceOf = ({ id, partId, name, massKg, massBasis }: RigMasses['tubeSide'][
   massBasis,
 });
 
-function decLevers({ masses, tube }: Around): AxisLevers | null {
+/** How far behind its mark the saddle can hold: the tube's rear end, on a tracker's bracket also a camera. */
+function holdsBehindM(moving: RigMasses['tubeSide'], ownM: number, { tube, mount }: Around): number {
+  const backM = tube?.backM ?? 0;
+  if (mount?.mountKind !== 'trackerBracket') return backM;
+  return Math.max(backM, ...moving.map((p) => ownM - p.alongTubeM + p.lengthM / 2));
+}
+
+function decLevers(around: Around): AxisLevers | null {
+  const { masses, tube } = around;
   const turning = masses.tubeSide.filter((p) => p.on === 'tube');
   const own = turning.find((p) => p.partId === tube?.id);
   const lever = (p: RigMasses['tubeSide'][number]): Lever => ({
@@ -89,7 +97,7 @@ function decLevers({ masses, tube }: Around): AxisLevers | null {
     moving: moving.map(lever),
     presentM: own.alongTubeM,
     sense: 1,
-    rangeM: [-tube.frontM * TUBE_SHARE, tube.backM * TUBE_SHARE],
+    rangeM: [-tube.frontM * TUBE_SHARE, holdsBehindM(moving, own.alongTubeM, around) * TUBE_SHARE],
   };
 }
 

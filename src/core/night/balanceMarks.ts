@@ -23,7 +23,7 @@ const STAY_DOUBT_M = 0.004;
 /** Arms closer than this are the same place. */
 const SAME_ARM_M = 0.001;
 
-export type Mark = { readingId: string; takenAtUtc: string; positionM: number };
+export type Mark = { takenAtUtc: string; positionM: number };
 export type Taught = {
   mark: Mark;
   /** Moment about the axis beyond the stated masses, kg m, + as the arms. */
@@ -139,7 +139,7 @@ export function taughtFor(records: NightRecords, levers: AxisLevers): Taught | n
     const { doubtKgM, ...change } = changeBetween(leversAt(then, positionM), leversAt(levers, plainM), slid);
     const left = Math.hypot(doubtKgM, STAY_DOUBT_M * movingKgOf(levers));
     if (left > statedDoubtKgM(levers, plainM)) return null;
-    const mark = { readingId: reading.id, takenAtUtc: reading.takenAtUtc, positionM };
+    const mark = { takenAtUtc: reading.takenAtUtc, positionM };
     return { mark, excessKgM: -momentAtKgM(then, positionM), doubtKgM: left, ...change };
   }
   return null;

@@ -6,8 +6,10 @@ import { lastReading, type NightRecords } from './nightRecords.ts';
 /** Before the marks have shown how good they are. */
 const USUAL_WITHIN_DEG = 2;
 const LEAST_WITHIN_DEG = 0.5;
-/** How many nights with marks it takes to trust their own record. */
+/** How many nights with marks it takes to trust their own record, and how many count: one clumsy night long ago does
+ *  not. */
 const ENOUGH_NIGHTS = 2;
+const LAST_NIGHTS = 6;
 
 export type GroundMarks = {
   /** The first foot's true azimuth as marked. */
@@ -44,7 +46,7 @@ export function groundMarks({ history, snapshots, rig, site }: NightRecords): Gr
       site.latDeg,
     ),
   );
-  const found = errors.filter((e) => e !== null);
+  const found = errors.slice(-LAST_NIGHTS).filter((e) => e !== null);
   const worst = Math.max(0, ...found.map(Math.abs));
   return {
     firstFootAzimuthDeg: last.values.azimuthDeg,

@@ -1,11 +1,33 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { tapeReadingM, type Tape } from '../../core/mount/tape.ts';
+import type { TipOfNight } from '../../core/night/tipOfNight.ts';
+import type { Format } from '../../text/format.ts';
 import { useShared } from '../../session/session.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 import type { AxisModel } from './model.ts';
 
+type Figure = { name: string; value: string };
+
+/** What the answers so far amount to. */
+function trialFigures({ trials, estimate, bracket, taught }: TipOfNight, tape: Tape, format: Format): Figure[] {
+  const { lowM, highM } = bracket;
+  const at = (positionM: number): string => format.quantity(tapeReadingM(tape, positionM), 'barLength');
+  const between =
+    lowM === null || highM === null ? [] : [{ name: 'Dropped on either side of', value: `${at(lowM)}, ${at(highM)}` }];
+  const chance =
+    trials.length === 0 ? [] : [{ name: 'Balanced there', value: format.quantity(estimate.chance, 'percent') }];
+  return [
+    { name: 'Answers so far', value: String(trials.length) },
+    ...between,
+    ...chance,
+    { name: 'Nothing moves within', value: `± ${format.quantity(estimate.bandM, 'barLength')}` },
+    { name: 'Beyond stated masses', value: format.quantity(taught?.excessKgM ?? 0, 'moment') },
+  ];
+}
+
 /** Raw numbers, second to the sentence. */
-export function BalanceFigures({ model: { found, tip } }: { model: AxisModel }) {
+export function BalanceFigures({ model: { found, tip, tape } }: { model: AxisModel }) {
   const { format } = useShared();
   const [shown, setShown] = useState(false);
   if (!found && !tip) return null;
@@ -23,13 +45,7 @@ export function BalanceFigures({ model: { found, tip } }: { model: AxisModel }) 
     : [];
   const inertia =
     found?.inertiaKgM2 == null ? [] : [{ name: 'Inertia', value: format.quantity(found.inertiaKgM2, 'inertia') }];
-  const trials = tip
-    ? [
-        { name: 'Answers so far', value: String(tip.trials.length) },
-        { name: 'Nothing moves within', value: `± ${format.quantity(tip.estimate.bandM, 'barLength')}` },
-        { name: 'Beyond stated masses', value: format.quantity(tip.taught?.excessKgM ?? 0, 'moment') },
-      ]
-    : [];
+  const trials = tip ? trialFigures(tip, tape, format) : [];
   return (
     <div className="section">
       <Button variant="link" className="px-0" aria-expanded={shown} onClick={() => setShown(!shown)}>

@@ -5,9 +5,9 @@ import { biasedPositionM } from '../../core/mount/balance.ts';
 import { tapeReadingM } from '../../core/mount/tape.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
+import { useWriting } from '../../session/useWriting.ts';
 import { updateHead } from '../../storage/commands.ts';
 import { BIAS_WORDS, biasWords } from '../../text/balanceWords.ts';
-import { writeWords } from '../../text/errorWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import type { AxisModel } from './model.ts';
@@ -45,17 +45,14 @@ function BiasSize({ settings }: Pick<Props, 'settings'>) {
 /** The two schools of right-ascension balance, each with its reason. */
 export function BiasSchool({ model, settings }: Props) {
   const { records } = useNight();
-  const { format, notify } = useShared();
+  const { format } = useShared();
+  const writing = useWriting();
   const { writer } = useSession();
   const chosen = records.schools.balance;
   const choose = (text: string): void => {
     const balance = SCHOOLS.find((s) => s === text);
     if (!balance) return;
-    void updateHead(writer, 'rigs', records.rig.id, { schools: { ...records.rig.schools, balance } }).then(
-      (written) => {
-        if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
-      },
-    );
+    void writing(updateHead(writer, 'rigs', records.rig.id, { schools: { ...records.rig.schools, balance } }));
   };
   const deadM = model.tip?.estimate.balancedM ?? model.goalM ?? 0;
   const at = (side: 'west' | 'east'): number => tapeReadingM(model.tape, biasedPositionM(deadM, settings.biasMm, side));

@@ -4,6 +4,7 @@ import { strainOfRig } from '../../core/night/payloadOfRig.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { MountPart } from '../../core/records/part.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
+import { useWriting } from '../../session/useWriting.ts';
 import { updateHead } from '../../storage/commands.ts';
 import {
   DRIVEN_NAMES,
@@ -13,7 +14,6 @@ import {
   swingWords,
   torqueWords,
 } from '../../text/drivenWords.ts';
-import { writeWords } from '../../text/errorWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { drivenSaying } from './drivenModel.ts';
@@ -21,12 +21,10 @@ import { drivenSaying } from './drivenModel.ts';
 /** Asked once per mount. */
 function PowerLoss({ mount }: { mount: MountPart }) {
   const { records } = useNight();
-  const { notify } = useShared();
+  const writing = useWriting();
   const { writer } = useSession();
   const choose = (onPowerLoss: 'brakes' | 'drops'): void => {
-    void updateHead(writer, 'parts', mount.id, { onPowerLoss }).then((written) => {
-      if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
-    });
+    void writing(updateHead(writer, 'parts', mount.id, { onPowerLoss }));
   };
   if (mount.onPowerLoss !== null) {
     return <p>{mount.onPowerLoss === 'brakes' ? POWER_LOSS_WORDS.saidBrakes : POWER_LOSS_WORDS.saidDrops}</p>;

@@ -1,9 +1,9 @@
 import { Button } from 'react-bootstrap';
 import type { Implied as ImpliedPiece } from '../../core/night/impliedPiece.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
+import { useWriting } from '../../session/useWriting.ts';
 import { updateHead } from '../../storage/commands.ts';
 import { impliedSaid, impliedWords } from '../../text/balanceWords.ts';
-import { writeWords } from '../../text/errorWords.ts';
 
 type Props = { implied: ImpliedPiece };
 
@@ -13,13 +13,11 @@ export function Implied({ implied }: Props) {
   const { records } = useNight();
   const { format, notify } = useShared();
   const { writer } = useSession();
-  const said = (written: Awaited<ReturnType<typeof updateHead>>): void => {
-    if (written.ok) notify(impliedSaid(implied.name), { undo: true });
-    else notify(writeWords(written.code, written.figures), { tone: 'problem' });
-  };
-  const takeMass = (): void => {
+  const writing = useWriting();
+  const takeMass = async (): Promise<void> => {
     const massKg = Number(implied.impliedKg.toFixed(3));
-    void updateHead(writer, 'parts', implied.partId, { massKg }).then(said);
+    const stored = await writing(updateHead(writer, 'parts', implied.partId, { massKg }));
+    if (stored) notify(impliedSaid(implied.name), { undo: true });
   };
   return (
     <div className="section">
@@ -27,7 +25,7 @@ export function Implied({ implied }: Props) {
       <p>{impliedWords(implied, format)}</p>
       {!records.fromSnapshot && (
         <div className="actions">
-          <Button variant="outline" onClick={takeMass}>
+          <Button variant="outline" onClick={() => void takeMass()}>
             Take the mass
           </Button>
         </div>

@@ -13,7 +13,20 @@ import { TipMark } from '../../ui/instruments/TipMark.tsx';
 import type { AxisModel } from './model.ts';
 
 type TrialForm = { tapeM: number | null };
-const trialSchema = z.object({ tapeM: z.number().min(-2).max(2) });
+
+/** Beyond the ends of the range a hand still measures by this much. */
+const SLACK_M = 0.01;
+
+/** Readings of the tape at which the piece can stand. */
+function trialSchema({ tape }: AxisModel, { levers }: TipOfNight) {
+  const ends = levers.rangeM.map((positionM) => tapeReadingM(tape, positionM));
+  return z.object({
+    tapeM: z
+      .number()
+      .min(Math.min(...ends) - SLACK_M)
+      .max(Math.max(...ends) + SLACK_M),
+  });
+}
 
 type Props = { model: AxisModel; tip: TipOfNight; axis: BalanceAxis };
 
@@ -27,7 +40,7 @@ export function RecordTrial({ model, tip, axis }: Props) {
   const record = useRecord();
   const { tape, goalM } = model;
   const form = useForm<TrialForm, unknown, { tapeM: number }>({
-    resolver: formResolver(trialSchema),
+    resolver: formResolver(trialSchema(model, tip)),
     values: { tapeM: goalM === null ? null : Math.round(tapeReadingM(tape, goalM) * 1000) / 1000 },
   });
   const mover = tip.levers.moving[0];

@@ -2,8 +2,9 @@ import { useMemo, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Load } from '../../core/mount/load.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
+import { useWriting } from '../../session/useWriting.ts';
 import { updateHead } from '../../storage/commands.ts';
-import { gapWords, writeWords } from '../../text/errorWords.ts';
+import { gapWords } from '../../text/errorWords.ts';
 import {
   BAR_PLACE_WORDS,
   heavyPieceWords,
@@ -75,15 +76,12 @@ function Bars({ load, strain }: { load: Load; strain: LoadModel['payload']['stra
 /** How much of the rating this rig may use, and whether the rating counts bar and weights. */
 function RatingChoices() {
   const { records, numbers } = useNight();
-  const { notify } = useShared();
   const { writer } = useSession();
+  const writing = useWriting();
   const { mount } = numbers;
   if (records.fromSnapshot || !mount) return null;
-  const said = (written: Awaited<ReturnType<typeof updateHead>>): void => {
-    if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
-  };
   const chooseShare = (loadShare: number): void => {
-    void updateHead(writer, 'rigs', records.rig.id, { schools: { ...records.rig.schools, loadShare } }).then(said);
+    void writing(updateHead(writer, 'rigs', records.rig.id, { schools: { ...records.rig.schools, loadShare } }));
   };
   const closest = SHARE_CHOICES.reduce((best, one) =>
     Math.abs(one.share - records.schools.loadShare) < Math.abs(best.share - records.schools.loadShare) ? one : best,
@@ -106,7 +104,7 @@ function RatingChoices() {
         label="The rating counts bar and weights"
         checked={mount.ratingIncludesWeights}
         onChange={(event) =>
-          void updateHead(writer, 'parts', mount.id, { ratingIncludesWeights: event.target.checked }).then(said)
+          void writing(updateHead(writer, 'parts', mount.id, { ratingIncludesWeights: event.target.checked }))
         }
       />
     </div>

@@ -7,10 +7,9 @@ import type { PowerOfRig } from '../../core/night/powerOfRig.ts';
 import type { FuelPoint } from '../../core/power/battery.ts';
 import { settingOf, settingValues, type SettingValue } from '../../core/records/setting.ts';
 import { MS_PER_HOUR } from '../../core/time/utc.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
+import { useSaveSetting } from '../../session/useWriting.ts';
+import { useNight, useShared } from '../../session/session.ts';
 import { useRibbonTime } from '../../session/useTime.ts';
-import { saveSetting } from '../../storage/settings.ts';
-import { writeWords } from '../../text/errorWords.ts';
 import { adviceWords, batteryWords, deviceVerdict, powerReason, powerSentence } from '../../text/powerWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
@@ -103,16 +102,13 @@ type SettingFields = { [K in keyof Settings]: number | null };
 
 /** What the reckoning starts from: the cold, and the set-up before dark. */
 function Conditions({ settings }: { settings: Settings }) {
-  const { writer } = useSession();
-  const { format, notify } = useShared();
+  const saveSetting = useSaveSetting();
+  const { format } = useShared();
   const form = useForm<SettingFields, unknown, Settings>({
     resolver: formResolver<SettingFields, Settings>(settingValues.power),
     defaultValues: settings,
   });
-  const save = async (value: Settings): Promise<void> => {
-    const written = await saveSetting(writer, 'power', value);
-    if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
-  };
+  const save = (value: Settings): void => saveSetting('power', value);
   return (
     <FormProvider {...form}>
       <form className="section" noValidate onSubmit={(event) => void form.handleSubmit(save)(event)}>

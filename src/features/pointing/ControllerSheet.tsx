@@ -2,10 +2,9 @@ import type { ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { settingOf } from '../../core/records/setting.ts';
 import { wallTime, zoneAnswer } from '../../core/time/civil.ts';
-import { saveSetting } from '../../storage/settings.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
+import { useSaveSetting } from '../../session/useWriting.ts';
+import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { writeWords } from '../../text/errorWords.ts';
 import { LATITUDE_LETTERS, LONGITUDE_LETTERS } from '../../text/format.ts';
 import {
   ANGLE_STYLES,
@@ -56,13 +55,11 @@ function Answers() {
 
 /** How this controller wants its numbers. */
 function Styles() {
-  const { stored, notify } = useShared();
-  const { writer } = useSession();
+  const { stored } = useShared();
+  const saveSetting = useSaveSetting();
   const controller = settingOf(stored.settings, 'controller');
   const save = (change: Partial<typeof controller>): void => {
-    void saveSetting(writer, 'controller', { ...controller, ...change }).then((written) => {
-      if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
-    });
+    saveSetting('controller', { ...controller, ...change });
   };
   const choice = <K extends 'angles' | 'dateOrder'>(
     key: K,

@@ -72,6 +72,14 @@ describe('the tip test of a night', () => {
     expect(found.saying).to.deep.include({ code: 'move', axis: 'dec' });
   });
 
+  it('a tracker’s bracket holds the camera too, so the lens may slide farther than its own end', () => {
+    const dec = model(fresh({ rigId: 'demo-wagtail' }), 'dec');
+    // 0.68 kg of camera 40 mm behind, 1.51 kg that slide: 18 mm forward; the lens itself ends 20 mm behind its mark.
+    expect(dec.goalM).to.be.closeTo((0.68 * 0.04) / 1.51, 1e-6);
+    expect(dec.tip?.levers.rangeM[1]).to.be.greaterThan(0.05);
+    expect(dec.saying.code).to.equal('move');
+  });
+
   it('trials with another dress do not count; a mass that is only stated anew keeps them', () => {
     const before = (rig: Rig): Rig => ({ ...rig, placed: rig.placed.filter((p) => p.partId !== 'demo-heron-wheel') });
     const readings = [trial('ra', 0.27, 'tube', 1)];

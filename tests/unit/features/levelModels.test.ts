@@ -1,18 +1,11 @@
 import { expect } from 'chai';
-import { nightStatic } from '../../../src/core/night/nightStatic.ts';
 import { alignedAltDeg } from '../../../src/core/night/scaleToSet.ts';
-import type { Part } from '../../../src/core/records/part.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
 import { bearingModel, latitudeModel, levelModel } from '../../../src/features/level/model.ts';
-import { nightRecords, parts, reading, snapshotOf } from '../../support/records.ts';
+import { reading, snapshotOf } from '../../support/records.ts';
+import { at, before, changed, night, type Wish } from '../../support/nights.ts';
 
-type Wish = Parameters<typeof nightRecords>[0];
-const night = (wish: Wish = {}) => nightStatic(nightRecords(wish));
 const auas = { latDeg: -22.75, lonDeg: 17.2, elevationM: 1800, zoneIana: 'Africa/Windhoek' };
-const at = (minute: number) => ({ takenAtUtc: `2026-11-24T20:${String(minute).padStart(2, '0')}:00.000Z` });
-const before = (kind: Reading['kind'], values: object, id: string, subject: Reading['subject']): Reading =>
-  reading(kind, values, { id, nightId: 'old', subject, takenAtUtc: '2026-11-01T20:00:00.000Z' });
-const changed = (id: string, change: object): Part[] => parts.map((p) => (p.id === id ? { ...p, ...change } : p));
 
 describe('level models', () => {
   const compass = (readDeg: number, distanceM: number, minute: number) =>
@@ -69,6 +62,22 @@ describe('level models', () => {
     expect(two.feet[0]?.azimuthDeg, 'the feet are drawn where they stood').to.equal(4);
     const elsewhere = snapshotOf({ site: { id: 'another-place' } });
     expect(bearingModel(night({ readings: marked, snapshots: [elsewhere] })).marks).to.equal(null);
+  });
+
+  it('one clumsy night long ago does not count against the marks for ever', () => {
+    const nightsWith = (azErrors: readonly number[]): Reading[] =>
+      azErrors.flatMap((azErrorArcmin, i) => {
+        const day = { nightId: `n-${i}`, takenAtUtc: `2026-10-${String(i + 10)}T20:00:00.000Z` };
+        const pole = { altErrorArcmin: 0, azErrorArcmin, method: 'typed', reference: 'true' };
+        return [
+          reading('feet', { azimuthDeg: 0 }, { ...day, id: `f${i}` }),
+          reading('polarError', pole, { ...day, id: `p${i}` }),
+        ];
+      });
+    const within = (azErrors: readonly number[]) =>
+      bearingModel(night({ readings: nightsWith(azErrors), snapshots: [snapshotOf()] })).marks?.expectWithinDeg;
+    expect(within([180, 20, 20, 20, 20, 20, 20])).to.equal(0.5);
+    expect(within([20, 180, 20, 20, 20, 20, 20])).to.equal(3);
   });
 
   it('a tripod that stands askew is turned before a leg is laid along the needle', () => {

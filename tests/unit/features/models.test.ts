@@ -1,8 +1,6 @@
 import { expect } from 'chai';
-import { nightStatic } from '../../../src/core/night/nightStatic.ts';
 import { runFor } from '../../../src/core/night/run.ts';
-import type { MountPart, Part } from '../../../src/core/records/part.ts';
-import type { Reading } from '../../../src/core/records/reading.ts';
+import type { MountPart } from '../../../src/core/records/part.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
 import { lightPathModel, starOnSensor } from '../../../src/features/light-path/model.ts';
 import { filterRows, foldedTicks, nightRows, polarTrend } from '../../../src/features/logbook/model.ts';
@@ -10,15 +8,10 @@ import { CALENDAR_ALARMS, nightCard } from '../../../src/features/night-card/mod
 import { focusModel } from '../../../src/features/pointing/model.ts';
 import { checksModel, trackingModel } from '../../../src/features/tracking/model.ts';
 import { isShown, stopPath } from '../../../src/session/paths.ts';
-import { nightRecords, parts, reading, world } from '../../support/records.ts';
+import { parts, reading, world } from '../../support/records.ts';
+import { at, before, changed, night, type Wish } from '../../support/nights.ts';
 
-type Wish = Parameters<typeof nightRecords>[0];
-const night = (wish: Wish = {}) => nightStatic(nightRecords(wish));
 const auas = { latDeg: -22.75, lonDeg: 17.2, elevationM: 1800, zoneIana: 'Africa/Windhoek' };
-const at = (minute: number) => ({ takenAtUtc: `2026-11-24T20:${String(minute).padStart(2, '0')}:00.000Z` });
-const before = (kind: Reading['kind'], values: object, id: string, subject: Reading['subject']): Reading =>
-  reading(kind, values, { id, nightId: 'old', subject, takenAtUtc: '2026-11-01T20:00:00.000Z' });
-const changed = (id: string, change: object): Part[] => parts.map((p) => (p.id === id ? { ...p, ...change } : p));
 
 describe('light-path model', () => {
   it('says right, short, long, misfit, nothing to set, incomplete', () => {

@@ -47,6 +47,8 @@ describe('station states', () => {
     expect(summary('level')).to.deep.equal({ state: 'open', reading: '' });
     expect(summary('level', { readings: [level] })).to.deep.equal({ state: 'half', reading: '0.3°' });
     expect(state('level', { readings: [level, compass] })).to.equal('done');
+    const shadow = reading('shadow', { shadowDeg: 50, clockwiseDeg: -50, trueDeg: 0 });
+    expect(state('level', { readings: [level, shadow] }), 'a shadow is as good as a needle').to.equal('done');
     expect(state('level', { readings: [level, compass] }, { stale: true })).to.equal('attention');
   });
 

@@ -56,6 +56,12 @@ describe('the backup file', () => {
     expect(parts.find((p) => p.id === 'demo-heron-load-cooler')).to.include({ use: 'other', currentA: 2.5 });
   });
 
+  it('reads a file of version 2, which only lacked what it could not hold yet', () => {
+    const read = readBackup(text.replace(`"version":${BACKUP_VERSION}`, '"version":2'));
+    if (!read.ok) throw new Error(`${read.code} ${JSON.stringify(read.figures)}`);
+    expect(writeBackup(read.value).join('')).to.equal(text);
+  });
+
   it('does not depend on the order in which records came', () => {
     const { lists } = backup;
     const shuffled = {

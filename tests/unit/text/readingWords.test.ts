@@ -52,6 +52,8 @@ describe('readings in words', () => {
       expect(READING_NAMES[kind], kind).to.match(/^[A-Z]/);
     }
     const line = (kind: ReadingKind) => readingLine(reading(kind, values[kind]), { format: f, south: false });
+    const sensed = reading('level', values.level, { source: 'sensor' });
+    expect(readingLine(sensed, { format: f, south: false })).to.include('coarse');
     expect(line('polarError')).to.equal('1.7′ too high and 0.5′ too far left (west)');
     expect(line('flip')).to.equal('at 21:10, took 9 min, missed by 5.0′');
     expect(line('check')).to.equal('Take all caps off, dew heater on: open again');

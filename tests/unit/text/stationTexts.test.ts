@@ -154,13 +154,13 @@ describe('words of the stations', () => {
     isSentence(latitudeSentence({ code: 'low', scaleDeg: 2 }, f), 'low');
     const parts_ = {
       latDeg: -22.75,
-      bias: { biasDeg: 0.6, readings: 8 },
+      bias: { biasDeg: 0.6, spreadDeg: 0.12, readings: 8 },
       poleSideUpDeg: -0.4,
       refractionArcmin: 2.4,
       up: null,
     };
     expect(latitudeReason(parts_, f)).to.equal(
-      'The pole stands 22.8° high; your scale reads 0.6° too high (8 readings); the base leans 0.4° down toward the pole.',
+      'The pole stands 22.8° high; your scale reads 0.6° too high (8 readings, within 0.1°); the base leans 0.4° down toward the pole.',
     );
     isSentence(latitudeReason({ ...parts_, bias: null, poleSideUpDeg: null }, f), 'bare');
     expect(latitudeReason({ ...parts_, refractionArcmin: 9.1, up: false }, f)).to.match(/9\.1′.*come up/);
