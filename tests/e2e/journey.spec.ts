@@ -151,6 +151,7 @@ test('a new night for a place where the target never rises, and a summer night w
   await page.getByRole('dialog').getByLabel('Target').selectOption({ label: 'NGC 104' });
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
   await expect(sentence(page)).toHaveText('NGC 104 never rises here. Choose another target.');
+  await page.getByRole('button', { name: 'Close this notice' }).click();
   await page.getByRole('link', { name: 'Sites' }).click();
   await page.getByRole('link', { name: /Serra da Estrela/ }).click();
   await page.getByLabel('Latitude').fill('62 30 N');

@@ -139,6 +139,7 @@ test('the tape measures from the edge that the user chose, in inches too, and re
   await expect(sentence(page)).toContainText('Balanced at 129 mm');
   await open(page, '/help');
   await page.getByLabel('Units').selectOption('imperial');
+  await expect(page.getByLabel('Units')).toHaveValue('imperial');
   await open(page, `${HERON}/balance`);
   await expect(sentence(page)).toContainText('Balanced at 5.08 in');
 });

@@ -73,16 +73,22 @@ export async function expectOnlyRed(page: Page, what: string): Promise<void> {
   expect(bad, `${what}: pixels with green or blue`).toBe(0);
 }
 
-/** What axe finds wrong on the whole page, by rule and place. The single-frame mode is enough: the app has no frames. */
-export async function expectNoFaults(page: Page, what: string): Promise<void> {
+/** What axe finds wrong on the whole page, by rule and place; or within the view alone where the frame around it was
+ *  looked at already. The single-frame mode is enough: the app has no frames. */
+export async function expectNoFaults(page: Page, what: string, part: 'page' | 'view' = 'page'): Promise<void> {
   const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-  await expectNothingFound(new AxeBuilder({ page }).setLegacyMode(true).withTags(tags), what);
+  const axe = new AxeBuilder({ page }).setLegacyMode(true).withTags(tags);
+  await expectNothingFound(part === 'view' ? await withinView(axe, page) : axe, what);
+}
+
+async function withinView(axe: AxeBuilder, page: Page): Promise<AxeBuilder> {
+  return (await page.locator('.bench').count()) > 0 ? axe.include('.bench') : axe;
 }
 
 /** Contrast alone, within the view itself: for a page that was looked at whole in another light. */
 export async function expectContrast(page: Page, what: string): Promise<void> {
   const axe = new AxeBuilder({ page }).setLegacyMode(true).withRules(['color-contrast']);
-  await expectNothingFound((await page.locator('.bench').count()) > 0 ? axe.include('.bench') : axe, what);
+  await expectNothingFound(await withinView(axe, page), what);
 }
 
 async function expectNothingFound(axe: AxeBuilder, what: string): Promise<void> {

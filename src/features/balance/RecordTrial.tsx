@@ -38,10 +38,11 @@ export function RecordTrial({ model, tip, axis }: Props) {
   const { clock } = useSession();
   const isLive = useIsLive();
   const record = useRecord();
-  const { tape, goalM } = model;
+  const { tape } = model;
+  const nextM = tip.estimate.balancedM ?? tip.estimate.nextM;
   const form = useForm<TrialForm, unknown, { tapeM: number }>({
     resolver: formResolver(trialSchema(model, tip)),
-    values: { tapeM: goalM === null ? null : Math.round(tapeReadingM(tape, goalM) * 1000) / 1000 },
+    values: { tapeM: Math.round(tapeReadingM(tape, nextM) * 1000) / 1000 },
   });
   const mover = tip.levers.moving[0];
   const subject =

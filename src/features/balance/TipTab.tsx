@@ -52,7 +52,8 @@ function TipParts({ model, axis, chooseMover }: PartsProps) {
   const settings = settingOf(stored.settings, 'balance');
   const { tip, remedies, implied } = model;
   if (!tip) return null;
-  const canTry = remedies === null && !records.fromSnapshot;
+  // Answers that led off the bar can still be corrected by further ones.
+  const canTry = (remedies === null || tip.trials.length > 0) && !records.fromSnapshot;
   return (
     <>
       {canTry && <RecordTrial model={model} tip={tip} axis={axis} />}
