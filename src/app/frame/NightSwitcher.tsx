@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { formatDate } from '../../core/time/civil.ts';
@@ -6,7 +6,11 @@ import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Night } from '../../core/records/night.ts';
 import { useShared } from '../../session/session.ts';
 import type { Stored } from '../../storage/useStored.ts';
-import { NightDialog } from '../../features/nights/NightDialog.tsx';
+
+/** Fetched when it is first opened. */
+const NightDialog = lazy(async () => ({
+  default: (await import('../../features/nights/NightDialog.tsx')).NightDialog,
+}));
 
 function describe(night: Night, stored: Stored): string {
   const rig = stored.rigs.find((r) => r.id === night.rigId)?.name ?? 'rig gone';
@@ -53,7 +57,9 @@ export function NightSwitcher({ night }: { night: NightStatic | null }) {
         </Dropdown.Menu>
       </Dropdown>
       {editing !== 'none' && (
-        <NightDialog night={editing === 'this' ? (shown ?? null) : null} close={() => setEditing('none')} />
+        <Suspense fallback={null}>
+          <NightDialog night={editing === 'this' ? (shown ?? null) : null} close={() => setEditing('none')} />
+        </Suspense>
       )}
     </div>
   );
