@@ -1,5 +1,5 @@
 /** Installs what a fresh clone lacks. Only `node:` modules, because nothing else is there yet. */
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
@@ -12,6 +12,15 @@ const at = (...parts) => join(root, ...parts);
 export function run(command, args, env = {}) {
   const done = spawnSync(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
   return done.status ?? 1;
+}
+
+/** The same beside other work: its exit code, later. */
+export function runBeside(command, args, env = {}) {
+  return new Promise((resolve) => {
+    const child = spawn(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+    child.on('error', () => resolve(1));
+    child.on('close', (code) => resolve(code ?? 1));
+  });
 }
 
 function runOrExit(command, args) {
@@ -87,4 +96,8 @@ const tools = {
 /** Runs one of the project's tools with the Node that runs this script; returns the exit code. */
 export function tool(name, args, env = {}) {
   return run(process.execPath, [...tools[name], ...args], env);
+}
+
+export function toolBeside(name, args, env = {}) {
+  return runBeside(process.execPath, [...tools[name], ...args], env);
 }

@@ -13,7 +13,7 @@ export type BalanceSaying =
   | { code: 'notNeeded'; drive: Drive }
   | { code: 'incomplete' }
   | { code: 'noWeight'; momentKgM: number }
-  | { code: 'noMover' }
+  | { code: 'noMover'; axis: BalanceAxis }
   /** Masses or trials put the balance off the bar; from the polar axis. */
   | { code: 'beyondEnd'; positionM: number; endM: number; fits: number }
   | { code: 'insideStart'; positionM: number; startM: number; fits: number }
@@ -96,7 +96,9 @@ export function balanceSentence(s: BalanceSaying, f: Format): Said {
     case 'noWeight':
       return 'Add a **movable weight** to the bar in Kit.';
     case 'noMover':
-      return 'Leave this out: **nothing hangs beside the tube** that could be shifted.';
+      return s.axis === 'sideways'
+        ? 'Leave this out: **nothing hangs beside the tube** that could be shifted.'
+        : 'Say in **Kit** what slides with the tube, and what it weighs.';
     case 'beyondEnd':
       return s.fits > 0
         ? 'The bar is **too short for this weight**. Use another set.'
@@ -164,7 +166,9 @@ export function balanceReason(s: BalanceSaying, f: Format): string {
     case 'noWeight':
       return `The tube’s side asks for ${f.quantity(s.momentKgM, 'moment')} on the bar.`;
     case 'noMover':
-      return 'With the tube straight up only what sits beside its middle line can swing it.';
+      return s.axis === 'sideways'
+        ? 'With the tube straight up only what sits beside its middle line can swing it.'
+        : 'Declination is balanced by sliding the tube in its rings.';
     case 'beyondEnd':
       return `It would balance at ${f.quantity(s.positionM, 'barLength')} from the polar axis; the bar ends at ${f.quantity(s.endM, 'barLength')}.`;
     case 'insideStart':

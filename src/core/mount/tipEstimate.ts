@@ -42,17 +42,22 @@ const BEYOND_M = 0.1;
 /** Weight of "anywhere" beside the prediction: a piece that was forgotten altogether. */
 const ANYWHERE = 0.03;
 /** How often each answer is given, inside and outside the band. */
-const STAYS = { inside: 0.98, outside: 0.06 };
-const DROPS = { right: 0.93, wrong: 0.01 };
+const LOG = {
+  staysInside: Math.log(0.98),
+  staysOutside: Math.log(0.06),
+  dropsRight: Math.log(0.93),
+  dropsWrong: Math.log(0.01),
+};
 
 /** `upTo[i]`: the chance of the cells before i, for one width of the band. */
 type Grid = { placesM: number[]; bands: { halfM: number; upTo: number[] }[] };
 
-function likelihood({ positionM, wants }: TipTrial, placeM: number, halfM: number): number {
+/** Natural logarithm of the chance of an answer. */
+function logChance({ positionM, wants }: TipTrial, placeM: number, halfM: number): number {
   const inside = Math.abs(positionM - placeM) <= halfM;
-  if (wants === 'none') return inside ? STAYS.inside : STAYS.outside;
-  if (inside) return DROPS.wrong;
-  return (wants === 'more') === placeM > positionM ? DROPS.right : DROPS.wrong;
+  if (wants === 'none') return inside ? LOG.staysInside : LOG.staysOutside;
+  if (inside) return LOG.dropsWrong;
+  return (wants === 'more') === placeM > positionM ? LOG.dropsRight : LOG.dropsWrong;
 }
 
 /** The probabilities, summing to 1. */
@@ -61,16 +66,19 @@ function gridOf(trials: readonly TipTrial[], { predictedM, sigmaM, movingKg, ran
   const toM = Math.max(rangeM[1] + BEYOND_M, predictedM + 3 * sigmaM);
   const cellM = (toM - fromM) / CELLS;
   const placesM = Array.from({ length: CELLS }, (_, i) => fromM + (i + 0.5) * cellM);
-  const prior = placesM.map(
-    (p) =>
+  const prior = placesM.map((p) =>
+    Math.log(
       ((1 - ANYWHERE) * Math.exp(-0.5 * ((p - predictedM) / sigmaM) ** 2)) / (sigmaM * Math.sqrt(2 * Math.PI)) +
-      ANYWHERE / (toM - fromM),
+        ANYWHERE / (toM - fromM),
+    ),
   );
-  const raw = FRICTIONS_KG_M.map((friction) => {
+  const logs = FRICTIONS_KG_M.map((friction) => {
     const halfM = friction / movingKg;
-    const weights = placesM.map((p, i) => trials.reduce((w, t) => w * likelihood(t, p, halfM), prior[i] ?? 0));
-    return { halfM, weights };
+    return { halfM, at: placesM.map((p, i) => trials.reduce((s, t) => s + logChance(t, p, halfM), prior[i] ?? 0)) };
   });
+  // Against the largest, so that many answers do not vanish in rounding.
+  const largest = Math.max(...logs.map((band) => Math.max(...band.at)));
+  const raw = logs.map(({ halfM, at }) => ({ halfM, weights: at.map((log) => Math.exp(log - largest)) }));
   const total = raw.reduce((sum, band) => sum + band.weights.reduce((s, w) => s + w, 0), 0);
   const bands = raw.map(({ halfM, weights }) => {
     let sum = 0;

@@ -90,7 +90,7 @@ function decLevers(around: Around): AxisLevers | null {
     armM: p.alongTubeM,
   });
   const moving = turning.filter((p) => p.slides);
-  if (!own || !tube || moving.length === 0) return null;
+  if (!own || !tube || sum(moving, (p) => p.massKg) <= 0) return null;
   return {
     axis: 'dec',
     fixed: turning.filter((p) => !p.slides).map(lever),
@@ -115,7 +115,7 @@ function sidewaysLevers({ masses, rig }: Around, moverId: string | null): AxisLe
   const turning = masses.tubeSide.filter((p) => p.on === 'tube');
   const chosen = turning.some((p) => p.id === moverId) ? moverId : usualMover(turning, rig);
   const mover = turning.find((p) => p.id === chosen);
-  if (!mover) return null;
+  if (!mover || mover.massKg <= 0) return null;
   const lever = (p: RigMasses['tubeSide'][number]): Lever => ({
     ...pieceOf(p),
     placeDoubtM: PLACE_DOUBT_M.across,

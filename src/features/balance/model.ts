@@ -141,7 +141,7 @@ function hindrance(night: NightStatic, axis: BalanceAxis, tip: TipOfNight | null
   const found = night.bar?.found ?? null;
   if (!night.bar) return { ...NOTHING, saying: { code: 'incomplete' }, gaps };
   if (tip) return null;
-  if (axis !== 'ra') return { ...NOTHING, saying: { code: 'noMover' }, gaps: [] };
+  if (axis !== 'ra') return { ...NOTHING, saying: { code: 'noMover', axis }, gaps: [] };
   const momentKgM = night.bar.found.momentNeededFromWeightsKgM;
   return { ...NOTHING, saying: { code: 'noWeight', momentKgM }, gaps, found };
 }

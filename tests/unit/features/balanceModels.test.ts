@@ -72,6 +72,14 @@ describe('the tip test of a night', () => {
     expect(found.saying).to.deep.include({ code: 'move', axis: 'dec' });
   });
 
+  it('pieces without any mass cannot be slid against anything', () => {
+    const weightless = parts.map((p): Part => (p.kind === 'mount' || p.kind === 'weight' ? p : { ...p, massKg: 0 }));
+    const night = fresh({ parts: weightless });
+    expect(model(night, 'dec').saying.code).to.equal('noMover');
+    expect(model(night, 'sideways').saying.code).to.equal('noMover');
+    expect(balanceOrder(night).map((r) => r.step)).to.not.include('dec');
+  });
+
   it('a tracker’s bracket holds the camera too, so the lens may slide farther than its own end', () => {
     const dec = model(fresh({ rigId: 'demo-wagtail' }), 'dec');
     // 0.68 kg of camera 40 mm behind, 1.51 kg that slide: 18 mm forward; the lens itself ends 20 mm behind its mark.

@@ -42,7 +42,8 @@ describe('words', () => {
       { code: 'notNeeded', drive: 'worm' },
       { code: 'incomplete' },
       { code: 'noWeight', momentKgM: 1 },
-      { code: 'noMover' },
+      { code: 'noMover', axis: 'dec' },
+      { code: 'noMover', axis: 'sideways' },
       { code: 'offSaddle', toward: 'rear' },
       { code: 'bias', moveM: 0.008, toM: 0.301, stepM: 0.016, tubeSide: 'west' },
       ...(['ra', 'dec', 'sideways'] as const).flatMap((axis): BalanceSaying[] => [

@@ -83,6 +83,14 @@ describe('the estimate of a tip test', () => {
     expect(wide.bandM).to.be.greaterThan(2 * narrow.bandM);
   });
 
+  it('hundreds of answers, also contradicting ones, end in a place and no NaN', () => {
+    const many = Array.from({ length: 400 }, (_, i) => trial(0.25 + (i % 9) / 100, i % 3 === 0 ? 'less' : 'more'));
+    const found = tipEstimate(many, problem);
+    for (const value of [found.middleM, found.lowM, found.highM, found.bandM, found.nextM, found.chance])
+      expect(Number.isFinite(value)).to.equal(true);
+    expect(found.lowM).to.be.at.most(found.highM);
+  });
+
   it('refuses a problem without doubt or mass', () => {
     expect(() => tipEstimate([], { ...problem, sigmaM: 0 })).to.throw('sigmaM must be above 0, got 0');
     expect(() => tipEstimate([], { ...problem, movingKg: -1 })).to.throw('movingKg must be above 0, got -1');
