@@ -90,6 +90,7 @@ test('power: the cold empties the battery before dawn; kept over a reload, mende
   await page.goto('/kit/parts/demo-heron-cable-mount');
   await page.getByLabel('Length', { exact: true }).fill('1');
   await page.getByRole('button', { name: 'Save', exact: true }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
   await page.goto(`${HERON}/payload?tab=power`);
   await expect(page.getByRole('row', { name: /^Mount/ })).toContainText('0.6 m too short');
   await page.goto('/n/demo-tonight-wagtail/payload?tab=power');
