@@ -142,6 +142,7 @@ test('the tape measures from the edge that the user chose, in inches too, and re
   await expect(page.getByLabel('Units')).toHaveValue('imperial');
   await open(page, `${HERON}/balance`);
   await expect(sentence(page)).toContainText('Balanced at 5.08 in');
+  await expect(page.getByLabel('The tape reads')).toHaveValue('5.08');
 });
 
 test('east a little heavy: the weight goes outward now and back by twice as much at the flip', async ({ page }) => {
