@@ -29,7 +29,7 @@ export type BalanceSaying =
 /** Why the next place is where it is. */
 export type Why =
   | { code: 'answers'; lastDrop: Drops; lowM: number; highM: number }
-  | { code: 'lastTime'; atM: number; atUtc: string; added: string[]; removed: string[]; moved: string[] }
+  | { code: 'lastTime'; atM: number; added: string[]; removed: string[]; moved: string[] }
   | { code: 'stated'; withinM: number };
 
 export const DROP_NAMES: Record<Drops, string> = {

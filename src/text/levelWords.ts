@@ -100,8 +100,7 @@ export function marksWords(marks: GroundMarks, f: Format): string {
 }
 
 export type ShadowSaying =
-  | { code: 'down'; meridianMs: number; south: boolean }
-  | { code: 'shadow'; timeMs: number; shadow: SunShadow; south: boolean };
+  { code: 'down'; meridianMs: number } | { code: 'shadow'; timeMs: number; shadow: SunShadow; south: boolean };
 
 export function shadowSentence(s: ShadowSaying, f: Format): Said {
   if (s.code === 'down')
@@ -188,7 +187,7 @@ export type LatitudeSaying =
   | { code: 'set'; scaleDeg: number }
   | { code: 'low'; scaleDeg: number }
   /** `turns` null: the bolt's gain is not known. */
-  | { code: 'turnBolt'; scaleDeg: number; fromDeg: number; turns: number | null; clockwise: boolean; up: boolean }
+  | { code: 'turnBolt'; scaleDeg: number; turns: number | null; clockwise: boolean; up: boolean }
   | { code: 'done'; scaleDeg: number };
 
 export function latitudeSentence(s: LatitudeSaying, f: Format): Said {

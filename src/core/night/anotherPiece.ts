@@ -1,5 +1,5 @@
 /** What changes when a piece comes on or goes off: the new places of weight and tube. */
-import { balancePositionM, type AxisLevers, type Lever } from './axisLevers.ts';
+import { balancePositionM, movingKgOf, type AxisLevers, type Lever } from './axisLevers.ts';
 
 export type Shift = { fromM: number; toM: number; onRange: boolean };
 /** A piece on the tube: from the polar axis, along the tube, aside. */
@@ -48,7 +48,6 @@ export function pieceGoesOff(levers: AxisLevers, placedId: string, excessKgM: nu
  *  behind the focuser move with the travel, so the tube goes the other way. */
 export function shiftByFocusTravelM(levers: AxisLevers, behindFocuser: ReadonlySet<string>, travelM: number): number {
   const all = [...levers.fixed, ...levers.moving];
-  const movingKg = levers.moving.reduce((sum, l) => sum + l.massKg, 0);
   const carriedKg = all.filter((l) => behindFocuser.has(l.partId)).reduce((sum, l) => sum + l.massKg, 0);
-  return (carriedKg * travelM) / movingKg;
+  return (carriedKg * travelM) / movingKgOf(levers);
 }

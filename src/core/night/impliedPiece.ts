@@ -1,7 +1,7 @@
 /** After a balance: what the most doubtful piece really weighs, or where it really hangs, if it alone is off. On the bar
  *  the weights are taken as known. */
 import { momentDoubtKgM } from '../mount/massDoubt.ts';
-import { leversAt, momentAtKgM, type AxisLevers } from './axisLevers.ts';
+import { leversAt, momentAtKgM, movingKgOf, type AxisLevers } from './axisLevers.ts';
 
 export type Implied = {
   partId: string;
@@ -20,8 +20,7 @@ const LARGEST_SHARE = 0.5;
 /** Null when the stated masses agree with the balance, or no piece can explain it. */
 export function impliedPiece(levers: AxisLevers, balancedM: number): Implied | null {
   const excessKgM = -momentAtKgM(levers, balancedM);
-  const movingKg = levers.moving.reduce((sum, l) => sum + l.massKg, 0);
-  if (Math.abs(excessKgM) < WORTH_SAYING_M * movingKg) return null;
+  if (Math.abs(excessKgM) < WORTH_SAYING_M * movingKgOf(levers)) return null;
   // The weights' place was just read from the tape, and a weight is easily weighed.
   const hanging = levers.axis === 'ra' ? levers.fixed : leversAt(levers, balancedM);
   const suspects = [...hanging]

@@ -2,7 +2,14 @@
 import { tipEstimate, type TipEstimate, type TipProblem } from '../mount/tipEstimate.ts';
 import { tipBracket, type Bracket, type TipTrial } from '../mount/tipTest.ts';
 import type { ReadingOf } from '../records/reading.ts';
-import { balancePositionM, movingKgOf, statedDoubtKgM, type AxisLevers, type BalanceAxis } from './axisLevers.ts';
+import {
+  balancePositionM,
+  momentAtKgM,
+  movingKgOf,
+  statedDoubtKgM,
+  type AxisLevers,
+  type BalanceAxis,
+} from './axisLevers.ts';
 import { moverOf, rigLevers, taughtFor, trialsInDress, type Taught } from './balanceMarks.ts';
 import type { NightRecords } from './nightRecords.ts';
 
@@ -11,7 +18,7 @@ export type TipOfNight = {
   levers: AxisLevers;
   problem: TipProblem;
   taught: Taught | null;
-  trials: { positionM: number; drops: Drops; takenAtUtc: string }[];
+  trials: { positionM: number; drops: Drops }[];
   estimate: TipEstimate;
   bracket: Bracket;
 };
@@ -48,7 +55,7 @@ export function tipOfNight(records: NightRecords, axis: BalanceAxis, moverId: st
   const movingKg = movingKgOf(levers);
   const doubtKgM = taught?.doubtKgM ?? statedDoubtKgM(levers, predictedM);
   const problem = { predictedM, sigmaM: doubtKgM / movingKg, movingKg, rangeM: levers.rangeM };
-  const trials = trialsInDress(records, levers).map((r) => ({ ...r.values, takenAtUtc: r.takenAtUtc }));
+  const trials = trialsInDress(records, levers).map((r) => r.values);
   const asked = trials.map(({ positionM, drops }): TipTrial => ({ positionM, wants: wantsOf(drops, levers) }));
   return { levers, problem, taught, trials, estimate: tipEstimate(asked, problem), bracket: tipBracket(asked) };
 }
@@ -66,7 +73,14 @@ export function usualTip(records: NightRecords, axis: BalanceAxis): TipOfNight |
   return made;
 }
 
-/** Moment about the polar axis that the last balance showed beyond the stated masses, kg m; 0 before the first. */
+/** Moment of an axis beyond the stated masses, kg m: as tonight's balance shows it, else as the last one did; 0 before the
+ *  first. */
+export function excessKgM({ levers, estimate, taught }: TipOfNight): number {
+  return estimate.balancedM === null ? (taught?.excessKgM ?? 0) : -momentAtKgM(levers, estimate.balancedM);
+}
+
+/** The same about the polar axis. */
 export function learnedRaKgM(records: NightRecords): number {
-  return usualTip(records, 'ra')?.taught?.excessKgM ?? 0;
+  const tip = usualTip(records, 'ra');
+  return tip ? excessKgM(tip) : 0;
 }

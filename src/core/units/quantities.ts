@@ -126,6 +126,11 @@ export function fromDisplay(shown: number, kind: QuantityKind, system: UnitSyste
   return (shown - offset) / perBase;
 }
 
+/** A stored value as finely as its unit is shown, so that a field holds what a sentence says. */
+export function asShown(base: number, kind: QuantityKind, system: UnitSystem): number {
+  return fromDisplay(Number(toDisplay(base, kind, system).toFixed(unitOf(kind, system).decimals)), kind, system);
+}
+
 /** A number with fixed decimals, a true minus sign and no "-0". */
 export function formatNumber(value: number, decimals: number): string {
   const text = value.toFixed(decimals);

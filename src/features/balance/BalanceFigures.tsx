@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { tapeReadingM, type Tape } from '../../core/mount/tape.ts';
-import type { TipOfNight } from '../../core/night/tipOfNight.ts';
+import { excessKgM, type TipOfNight } from '../../core/night/tipOfNight.ts';
 import type { Format } from '../../text/format.ts';
 import { useShared } from '../../session/session.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
@@ -10,7 +10,8 @@ import type { AxisModel } from './model.ts';
 type Figure = { name: string; value: string };
 
 /** What the answers so far amount to. */
-function trialFigures({ trials, estimate, bracket, taught }: TipOfNight, tape: Tape, format: Format): Figure[] {
+function trialFigures(tip: TipOfNight, tape: Tape, format: Format): Figure[] {
+  const { trials, estimate, bracket } = tip;
   const { lowM, highM } = bracket;
   const at = (positionM: number): string => format.quantity(tapeReadingM(tape, positionM), 'barLength');
   const between =
@@ -22,7 +23,7 @@ function trialFigures({ trials, estimate, bracket, taught }: TipOfNight, tape: T
     ...between,
     ...chance,
     { name: 'Nothing moves within', value: `± ${format.quantity(estimate.bandM, 'barLength')}` },
-    { name: 'Beyond stated masses', value: format.quantity(taught?.excessKgM ?? 0, 'moment') },
+    { name: 'Beyond stated masses', value: format.quantity(excessKgM(tip), 'moment') },
   ];
 }
 

@@ -133,7 +133,7 @@ export function PiecesTab({ tabs }: { tabs: ReactNode }) {
         <FigureList
           figures={shifts.map(({ axis, fromM, toM }) => ({
             name: AXIS_TABS[axis],
-            value: `${format.number(format.shown(fromM, 'barLength'), format.system === 'metric' ? 0 : 2)} → ${format.quantity(toM, 'barLength')}`,
+            value: `${format.quantity(fromM, 'barLength')} → ${format.quantity(toM, 'barLength')}`,
           }))}
         />
       )}

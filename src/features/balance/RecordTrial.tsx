@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { positionFromTapeM, tapeReadingM } from '../../core/mount/tape.ts';
 import type { BalanceAxis } from '../../core/night/axisLevers.ts';
 import { ENDS, type Drops, type TipOfNight } from '../../core/night/tipOfNight.ts';
-import { fromDisplay, toDisplay, unitOf, type UnitSystem } from '../../core/units/quantities.ts';
+import { asShown } from '../../core/units/quantities.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { recordLabel, useRecord } from '../../session/useRecord.ts';
 import { useIsLive } from '../../session/useTime.ts';
@@ -29,12 +29,6 @@ function trialSchema({ tape }: AxisModel, { levers }: TipOfNight) {
   });
 }
 
-/** A length as finely as the user's unit is shown, so that the field holds what the sentence says. */
-function asShown(lengthM: number, system: UnitSystem): number {
-  const shown = toDisplay(lengthM, 'barLength', system).toFixed(unitOf('barLength', system).decimals);
-  return fromDisplay(Number(shown), 'barLength', system);
-}
-
 type Props = { model: AxisModel; tip: TipOfNight; axis: BalanceAxis };
 
 /** Which end dropped when the rig was let go, as buttons as large as the ends they stand for; below, where the piece
@@ -49,7 +43,7 @@ export function RecordTrial({ model, tip, axis }: Props) {
   const nextM = tip.estimate.balancedM ?? tip.estimate.nextM;
   const form = useForm<TrialForm, unknown, { tapeM: number }>({
     resolver: formResolver(trialSchema(model, tip)),
-    values: { tapeM: asShown(tapeReadingM(tape, nextM), format.system) },
+    values: { tapeM: asShown(tapeReadingM(tape, nextM), 'barLength', format.system) },
   });
   const mover = tip.levers.moving[0];
   const subject =

@@ -83,7 +83,7 @@ function whyOf(tip: TipOfNight, tape: Tape): Why {
   }
   if (!taught) return { code: 'stated', withinM: problem.sigmaM };
   const { mark, added, removed, moved } = taught;
-  return { code: 'lastTime', atM: reading(mark.positionM), atUtc: mark.takenAtUtc, added, removed, moved };
+  return { code: 'lastTime', atM: reading(mark.positionM), added, removed, moved };
 }
 
 /** Before the flip the tube hangs west of the column, after it east, in both hemispheres. */

@@ -10,7 +10,7 @@ import {
 } from '../../core/night/anotherPiece.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { tapeOfRig } from '../../core/night/tapeOfRig.ts';
-import { usualTip } from '../../core/night/tipOfNight.ts';
+import { excessKgM, usualTip } from '../../core/night/tipOfNight.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
 import type { PiecesSaying } from '../../text/pieceWords.ts';
 
@@ -26,10 +26,10 @@ export const FOCUS_TRAVEL_M = 0.01;
 function shiftOf(night: NightStatic, axis: BalanceAxis, choice: Choice): Shift | null {
   const tip = usualTip(night.records, axis);
   if (!tip) return null;
-  const excessKgM = tip.taught?.excessKgM ?? 0;
+  const excess = excessKgM(tip);
   return choice.type === 'on'
-    ? pieceComesOn(tip.levers, choice.piece, excessKgM)
-    : pieceGoesOff(tip.levers, choice.placedId, excessKgM);
+    ? pieceComesOn(tip.levers, choice.piece, excess)
+    : pieceGoesOff(tip.levers, choice.placedId, excess);
 }
 
 /** New places by the user's tapes. */

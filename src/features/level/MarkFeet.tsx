@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { GroundMarks } from '../../core/night/groundMarks.ts';
+import { asShown } from '../../core/units/quantities.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { marksWords } from '../../text/levelWords.ts';
@@ -18,7 +19,7 @@ export function MarkFeet({ marks, firstFootDeg }: { marks: GroundMarks | null; f
         title="Mark the feet on the ground"
         button="The feet are marked"
         schema={schema}
-        defaults={{ azimuthDeg: Math.round(firstFootDeg * 10) / 10 }}
+        defaults={{ azimuthDeg: asShown(firstFootDeg, 'angleDeg', format.system) }}
         keep
         toReading={({ azimuthDeg }) => ({
           reading: {

@@ -66,7 +66,7 @@ export function Shadow({ tabs }: { tabs: ReactNode }) {
   const shadow = useMemo(() => sunShadow(timeMs, site), [timeMs, site]);
   const south = site.latDeg < 0;
   const saying: ShadowSaying =
-    shadow.use === 'none' ? { code: 'down', meridianMs, south } : { code: 'shadow', timeMs, shadow, south };
+    shadow.use === 'none' ? { code: 'down', meridianMs } : { code: 'shadow', timeMs, shadow, south };
   const sentence = shadowSentence(saying, format);
   return (
     <BenchLayout

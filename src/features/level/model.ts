@@ -46,15 +46,21 @@ export function feetOf(night: NightStatic): number[] {
 
 type Compass = ReadingOf<'compass'>;
 
-/** Tonight's last compass reading and the last one read at least a metre nearer or farther. */
+/** The last two compass readings in a row that were taken at different distances: further back the head may have been
+ *  turned in between. With iron the last reading from afar counts, else the last one. */
 function ironCheck(readings: readonly Compass[]): IronCheck & { counts: Compass | undefined } {
-  const last = readings.at(-1);
-  const other = readings.findLast((r) => last && Math.abs(r.values.distanceM - last.values.distanceM) >= APART_M);
-  if (!last || !other) return { differenceDeg: null, iron: false, counts: last };
-  const differenceDeg = Math.abs(wrap180(last.values.readDeg - other.values.readDeg));
+  const apart = (r: Compass, i: number): boolean => {
+    const previous = readings[i - 1];
+    return previous !== undefined && Math.abs(r.values.distanceM - previous.values.distanceM) >= APART_M;
+  };
+  const at = readings.findLastIndex(apart);
+  const [first, second] = [readings[at - 1], readings[at]];
+  if (!first || !second) return { differenceDeg: null, iron: false, counts: readings.at(-1) };
+  const differenceDeg = Math.abs(wrap180(second.values.readDeg - first.values.readDeg));
   const iron = differenceDeg > IRON_DEG;
-  const far = last.values.distanceM > other.values.distanceM ? last : other;
-  return { differenceDeg, iron, counts: iron ? far : last };
+  const farM = Math.max(first.values.distanceM, second.values.distanceM);
+  const counts = iron ? readings.findLast((r) => farM - r.values.distanceM < APART_M) : readings.at(-1);
+  return { differenceDeg, iron, counts };
 }
 
 export type BearingModel = {
@@ -65,8 +71,6 @@ export type BearingModel = {
   check: IronCheck;
   marks: GroundMarks | null;
   feet: { azimuthDeg: number; compassDeg: number }[];
-  /** A reading close to the mount stands alone: the next one is read farther away. */
-  nearOnly: boolean;
 };
 
 /** The foot that lies nearest to a bearing. */
@@ -112,7 +116,7 @@ export function bearingModel(night: NightStatic): BearingModel {
     azimuthDeg,
     compassDeg: compassReadingDeg(azimuthDeg, magnetic.declinationDeg),
   }));
-  return { saying: saying(), poleDeg, axisDeg, check, marks, feet, nearOnly };
+  return { saying: saying(), poleDeg, axisDeg, check, marks, feet };
 }
 
 export type LevelModel = { saying: LevelSaying; tilt: Tilt | null; legs: LegStretch[] };
@@ -148,11 +152,11 @@ function boltSaying(mount: MountPart | null, scaleDeg: number, fromDeg: number):
   const up = scaleDeg > fromDeg;
   const adjuster = mount?.adjusters?.altitude;
   if (!adjuster?.pitchMm || !adjuster.leverMm || !adjuster.clockwiseMoves) {
-    return { code: 'turnBolt', scaleDeg, fromDeg, turns: null, clockwise: true, up };
+    return { code: 'turnBolt', scaleDeg, turns: null, clockwise: true, up };
   }
   const gain = arcminPerTurn(adjuster.pitchMm, adjuster.leverMm);
   const { turns, clockwise } = turnToMend((fromDeg - scaleDeg) * 60, gain, adjuster.clockwiseMoves);
-  return { code: 'turnBolt', scaleDeg, fromDeg, turns, clockwise, up };
+  return { code: 'turnBolt', scaleDeg, turns, clockwise, up };
 }
 
 function latitudeSaying(

@@ -251,6 +251,15 @@ describe('another piece', () => {
     expect(camera[1]?.moveM, 'without the camera the front drops, so the tube goes back').to.be.lessThan(0);
   });
 
+  it('starts from where it stayed tonight, on every bench', () => {
+    const night = tried([trial('ra', 0.31, 'none', 1), trial('ra', 0.31, 'none', 2)]);
+    expect(model(night).saying.code).to.equal('balanced');
+    const off = piecesModel(night, { type: 'off', name: 'Camera', placedId: 'demo-at-heron-camera' }, SETTINGS);
+    expect(off.shifts[0]?.fromM).to.be.closeTo(0.31, 1e-9);
+    expect(off.shifts[0]?.toM).to.be.closeTo(0.31 - (0.72 * 0.17) / 3.5, 1e-9);
+    expect(night.bar?.found.positionM).to.be.closeTo(0.31, 1e-9);
+  });
+
   it('warns before the weight runs off the bar', () => {
     const piece = { massKg: 4, fromRaAxisM: 0.2, alongTubeM: 0, slides: true };
     expect(choose({ type: 'on', name: 'Second tube', piece }).shifts[0]?.onRange).to.equal(false);

@@ -37,6 +37,17 @@ describe('level models', () => {
     expect(pair(0.5).saying.code).to.equal('readFar');
   });
 
+  it('a head turned after the check is no iron', () => {
+    const turned = bearingModel(night({ readings: [compass(16.4, 0.4, 1), compass(16.2, 3, 2), compass(12.9, 3, 3)] }));
+    expect(turned.check.iron).to.equal(false);
+    expect(turned.axisDeg).to.be.closeTo(0, 1e-9);
+    const near = bearingModel(
+      night({ readings: [compass(1, 0.4, 1), compass(8, 3, 2), compass(9, 3, 3), compass(2, 0.4, 4)] }),
+    );
+    expect(near.check, 'iron stays iron').to.deep.equal({ differenceDeg: 7, iron: true });
+    expect(near.axisDeg, 'and the last far reading counts').to.be.closeTo(9 - 12.9, 1e-9);
+  });
+
   it('the later of needle and shadow tells where the axis looks', () => {
     const shadow = (minute: number) =>
       reading('shadow', { shadowDeg: 60, clockwiseDeg: -59, trueDeg: 1 }, { ...at(minute), id: `s${minute}` });

@@ -164,7 +164,7 @@ describe('words of the stations', () => {
     );
     isSentence(latitudeReason({ ...parts_, bias: null, poleSideUpDeg: null }, f), 'bare');
     expect(latitudeReason({ ...parts_, refractionArcmin: 9.1, up: false }, f)).to.match(/9\.1′.*come up/);
-    const bolt = { code: 'turnBolt', scaleDeg: 40.9, fromDeg: 43, clockwise: false, up: false } as const;
+    const bolt = { code: 'turnBolt', scaleDeg: 40.9, clockwise: false, up: false } as const;
     expect(plain(latitudeSentence({ ...bolt, turns: 2.25 }, f))).to.equal(
       'Turn the altitude bolt 2 turns and 90° counter-clockwise, to 40.9° on the scale.',
     );

@@ -27,12 +27,11 @@ const WHYS: readonly Why[] = [
   {
     code: 'lastTime',
     atM: 0.27,
-    atUtc: '2026-11-21T18:00:00.000Z',
     added: ['Wheel', 'Filter'],
     removed: [],
     moved: [],
   },
-  { code: 'lastTime', atM: 0.27, atUtc: '2026-11-21T18:00:00.000Z', added: [], removed: [], moved: [] },
+  { code: 'lastTime', atM: 0.27, added: [], removed: [], moved: [] },
 ];
 
 describe('words', () => {

@@ -150,7 +150,7 @@ describe('snapshots', () => {
 
   it('an old night keeps its numbers when a mass changes; tonight follows', () => {
     const all = {
-      ...world({ parts: heavier, readings: [reading('balance', { axis: 'ra', positionM: 0.29, drops: 'none' })] }),
+      ...world({ parts: heavier, readings: [reading('balance', { axis: 'ra', positionM: 0.28, drops: 'tube' })] }),
       snapshots: [snapshot],
     };
     const position = (nowMs: number) => nightStatic(recordsOfNight(all, 'n1', nowMs)!).bar?.found.positionM ?? 0;
