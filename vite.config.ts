@@ -20,7 +20,7 @@ export default defineConfig({
       filename: 'sw.ts',
       registerType: 'prompt',
       injectRegister: false,
-      injectManifest: { globPatterns: ['**/*.{js,css,svg,png,woff2}', 'index.html'] },
+      injectManifest: { globPatterns: ['**/*.{js,css,svg,png,woff2,bin}', 'index.html'] },
       manifest: {
         name: 'Tidy Owl',
         short_name: 'Tidy Owl',

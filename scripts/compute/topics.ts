@@ -1,5 +1,6 @@
 /** Every topic that `compute` answers, by the name of its case file. */
 import { balance } from './balance.ts';
+import { knobs } from './knobs.ts';
 import { level } from './level.ts';
 import { budget, dial } from './mechanics.ts';
 import { optics } from './optics.ts';
@@ -18,6 +19,7 @@ export const topics: Record<string, Adapter> = {
   dial,
   balance,
   level,
+  knobs,
   tripod,
   power,
   budget,

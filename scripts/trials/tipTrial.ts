@@ -3,27 +3,13 @@ import { raBalance, raImbalanceKgM, sum, type RaBalanceInput } from '../../src/c
 import { momentsDoubtKgM, PLACE_DOUBT_M, type DoubtfulMass } from '../../src/core/mount/massDoubt.ts';
 import { GOOD_M, tipEstimate, type TipProblem } from '../../src/core/mount/tipEstimate.ts';
 import type { TipTrial } from '../../src/core/mount/tipTest.ts';
+import { seeded, within, type Random } from './random.ts';
 import type { Trial } from './trials.ts';
 
 const LARGEST_MASS_ERROR = 0.3;
 const FRICTION_KG_M: readonly [number, number] = [0.02, 0.1];
 const MOST_ANSWERS = 6;
 const SHARE_WANTED = 0.95;
-
-type Random = () => number;
-
-/** Evenly spread numbers in [0, 1) from a seed (mulberry32). */
-function seeded(seed: number): Random {
-  let state = seed >>> 0;
-  return () => {
-    state = (state + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(state ^ (state >>> 15), 1 | state);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
-
-const within = (random: Random, from: number, to: number): number => from + random() * (to - from);
 
 /** A rig that balances somewhere on its bar. */
 function trueRig(random: Random): RaBalanceInput {

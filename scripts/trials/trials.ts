@@ -6,6 +6,9 @@ import { raBalance, raImbalanceKgM, type RaBalanceInput } from '../../src/core/m
 import { decBalance } from '../../src/core/mount/decBalance.ts';
 import { judgeLoad } from '../../src/core/mount/load.ts';
 import { importProperty } from './importTrial.ts';
+import { driftTrial } from './driftTrial.ts';
+import { knobTrial } from './knobTrial.ts';
+import { plateTrial } from './plateTrial.ts';
 import { tipTrial } from './tipTrial.ts';
 import { weightSets } from '../../src/core/mount/balanceProposals.ts';
 
@@ -173,6 +176,9 @@ export const TRIALS: readonly Trial[] = [
     asRaw(fc.tuple(rigs, fc.array(mass, { minLength: 1, maxLength: 6 })), balanceHolds),
   ),
   tipTrial,
+  driftTrial,
+  plateTrial,
+  knobTrial,
   everyCase(
     'payload',
     'adding mass never lowers mass, moment or inertia; declination balanced = zero moment',

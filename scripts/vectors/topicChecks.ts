@@ -129,6 +129,8 @@ function compareTree(
       const list = Array.isArray(found) ? found : [];
       if (list.length !== value.length) c.exactValues(label, value, found);
       value.forEach((one, i) => c.nearValues(`${label}[${i}]`, one, list[i] ?? null, limit(key, one)));
+    } else if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
+      compareTree(c, value, asObject(found), limit, `${label}.`);
     } else if (typeof value === 'number') c.nearValues(label, value, found, limit(key, value));
     else c.exactValues(label, value, found);
   }
@@ -143,6 +145,20 @@ const level: TopicCheck = (c) => {
 };
 
 const PER_MILLE = 0.001;
+
+function knobLimit(key: string, expected: number, learned: boolean): number {
+  if (key === 'totalArcmin') return Math.max(0.02, 0.002 * Math.abs(expected));
+  if (learned) return key === 'deadTurns' ? 0.06 : 0.08 * Math.abs(expected);
+  return Math.max(1e-9, PER_MILLE * Math.abs(expected));
+}
+
+/** Figures of other estimators are for reading only. */
+const INFORMATIVE = new Set(['theilSenGainArcminPerTurn', 'theilSenDeadTurns', 'plainLeastSquaresGain', 'outliers']);
+
+const knobs: TopicCheck = (c, input) => {
+  const held = Object.fromEntries(Object.entries(c.expected).filter(([key]) => !INFORMATIVE.has(key)));
+  compareTree(c, held, c.actual, (key, value) => knobLimit(key, value, input['kind'] === 'learn'));
+};
 
 function tripodLimit(key: string, expected: number): number {
   if (key.endsWith('DegPerEdge') || key.endsWith('Deg')) return 0.01;
@@ -173,6 +189,7 @@ export const topicChecks: Record<string, TopicCheck> = {
   dial,
   balance,
   level,
+  knobs,
   tripod,
   power,
   optics,

@@ -1,6 +1,5 @@
 import { createBrowserRouter } from 'react-router';
 import { lazy, Suspense, type ComponentType, type ReactElement } from 'react';
-import { HelpPage } from './HelpPage.tsx';
 import { LastNight } from './LastNight.tsx';
 import { NotFound, RouteError } from './NotFound.tsx';
 import { NightFrame } from './frame/NightFrame.tsx';
@@ -49,6 +48,7 @@ const benches = [
 
 const kit = later(async () => (await import('../features/kit/KitPage.tsx')).KitPage);
 const sites = later(async () => (await import('../features/sites/SitesPage.tsx')).SitesPage);
+const help = later(async () => (await import('./HelpPage.tsx')).HelpPage);
 const data = later(async () => (await import('../features/data/DataPage.tsx')).DataPage);
 
 export function createRouter() {
@@ -70,7 +70,7 @@ export function createRouter() {
               { path: '/kit/:kind?/:id?', element: kit },
               { path: '/sites/:id?', element: sites },
               { path: '/data', element: data },
-              { path: '/help/:topic?', element: <HelpPage /> },
+              { path: '/help/:topic?', element: help },
               { path: '*', element: <NotFound /> },
             ],
           },

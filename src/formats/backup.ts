@@ -10,7 +10,7 @@ import { canonicalJson } from './canonicalJson.ts';
 
 export const BACKUP_FORMAT = 'tidy-owl-backup';
 /** 2: plates state their dovetail, mounts their saddle, electric devices their use. */
-export const BACKUP_VERSION = 3;
+export const BACKUP_VERSION = 4;
 /** Earlier contents kept per record. */
 export const LONGEST_LINEAGE = 200;
 

@@ -1,5 +1,5 @@
 /** Reading a backup file: named refusals that say what is wrong and where; nothing is written here. */
-import { upgradeParts, withUse } from '../core/records/upgrades.ts';
+import { upgradeParts, withEngraving, withUse, type PartUpgrade } from '../core/records/upgrades.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
 import {
   BACKUP_FORMAT,
@@ -36,13 +36,19 @@ const RECORDS_PER_REPORT = 500;
 type Issue = { path: PropertyKey[]; message: string };
 const whereOf = (issue: Issue | undefined): string => issue?.path.map(String).join('.') ?? '';
 
-/** A file of an earlier version as this one writes it. Version 2 differs only in what it could not hold yet: readings of
- *  a shadow, ends of the tube that drop, the choice of tapes. */
+/** What each earlier version still lacked in its parts. Version 2 lacked only kinds of readings and settings. */
+const UPGRADES: Record<number, readonly PartUpgrade[]> = {
+  1: [withUse, withEngraving],
+  2: [withEngraving],
+  3: [withEngraving],
+};
+
+/** A file of an earlier version as this one writes it. */
 function fromEarlier(file: Loose): Loose {
-  if (file['version'] === 2) return { ...file, version: BACKUP_VERSION };
-  if (file['version'] !== 1) return file;
+  const upgrades = UPGRADES[Number(file['version'])];
+  if (!upgrades) return file;
   const upgraded = (list: 'parts' | 'snapshots'): Loose =>
-    list in file ? { [list]: upgradeParts(file[list], withUse) } : {};
+    list in file ? { [list]: upgrades.reduce((rows: unknown, one) => upgradeParts(rows, one), file[list]) } : {};
   return { ...file, version: BACKUP_VERSION, ...upgraded('parts'), ...upgraded('snapshots') };
 }
 

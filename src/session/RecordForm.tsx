@@ -13,8 +13,8 @@ type Props<Fields extends FieldValues, Out extends FieldValues> = {
   schema: z.ZodType<Out>;
   defaults: Fields;
   button: string;
-  /** The reading and what is said of it afterwards. */
-  toReading: (values: Out) => { reading: NewReadingHere; said: string };
+  /** The reading, or several that belong together, and what is said afterwards. */
+  toReading: (values: Out) => { reading: NewReadingHere | readonly NewReadingHere[]; said: string };
   /** Keep the fields after recording instead of clearing them. */
   keep?: boolean;
   children: ReactNode;

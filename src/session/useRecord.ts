@@ -2,13 +2,16 @@
 import { useCallback } from 'react';
 import { toUtcText } from '../core/time/utc.ts';
 import type { NewReading } from '../storage/commands.ts';
-import { recordReading } from '../storage/commands.ts';
+import { recordReadings } from '../storage/commands.ts';
 import { writeWords } from '../text/errorWords.ts';
 import { useNight, useSession, useShared, type NewReadingHere } from './session.ts';
 
-/** Records a reading of the shown night, taken now by the clock, whatever the ribbon shows. True when it was stored.
+/** Records a reading of the shown night, or several that belong together, taken now by the clock, whatever the ribbon shows. True when it was stored.
  *  `said` null: the page itself shows what was recorded, as a tick does. */
-export function useRecord(): (reading: NewReadingHere, said: string | null) => Promise<boolean> {
+export function useRecord(): (
+  reading: NewReadingHere | readonly NewReadingHere[],
+  said: string | null,
+) => Promise<boolean> {
   const { writer, clock } = useSession();
   const { notify } = useShared();
   const night = useNight();
@@ -16,8 +19,11 @@ export function useRecord(): (reading: NewReadingHere, said: string | null) => P
     async (reading, said) => {
       const usual = { source: 'typed', sigma: {}, blobIds: [], note: '' } as const;
       const here = { nightId: night.records.night.id, takenAtUtc: toUtcText(clock.nowMs()) };
-      const whole = { ...usual, ...reading, ...here } as NewReading;
-      const written = await recordReading(writer, whole);
+      const all = Array.isArray(reading) ? (reading as readonly NewReadingHere[]) : [reading as NewReadingHere];
+      const written = await recordReadings(
+        writer,
+        all.map((one) => ({ ...usual, ...one, ...here }) as NewReading),
+      );
       if (written.ok && said !== null) notify(said, { undo: true });
       if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
       return written.ok;

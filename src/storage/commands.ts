@@ -162,23 +162,31 @@ async function appendReading(w: Writer, reading: Reading): Promise<void> {
 
 /** Records what was measured, with a snapshot of rig, parts and site when they changed since the last one. */
 export async function recordReading(w: Writer, given: NewReading): Written<Reading> {
+  const written = await recordReadings(w, [given]);
+  const first = written.ok ? written.value[0] : undefined;
+  return written.ok && first ? ok(first) : (written as Extract<typeof written, { ok: false }>);
+}
+
+/** Records what belongs together as one change: all of it is kept, or nothing, and undo takes all of it back. */
+export async function recordReadings(w: Writer, given: readonly NewReading[]): Written<Reading[]> {
   return w.db.transaction('rw', ALL_TABLES, async () => {
-    const snapshot = await snapshotFor(w, given.nightId);
-    if (!snapshot) return refuse('missingRecord', { id: given.nightId ?? '' });
-    const parsed = readingSchema.safeParse({
-      ...given,
-      id: w.newId(),
-      deviceId: w.deviceId,
-      snapshotId: snapshot.id,
-      recordedAtUtc: toUtcText(w.nowMs()),
-    });
-    if (!parsed.success) {
-      const issue = parsed.error.issues[0];
-      return refuse('invalidRecord', { where: issue?.path.join('.') ?? '', what: issue?.message ?? '' });
+    const nightId = given[0]?.nightId ?? null;
+    const snapshot = await snapshotFor(w, nightId);
+    if (!snapshot) return refuse('missingRecord', { id: nightId ?? '' });
+    const head = { deviceId: w.deviceId, snapshotId: snapshot.id, recordedAtUtc: toUtcText(w.nowMs()) };
+    const readings: Reading[] = [];
+    for (const one of given) {
+      const parsed = readingSchema.safeParse({ ...one, id: w.newId(), ...head });
+      if (!parsed.success) {
+        const issue = parsed.error.issues[0];
+        return refuse('invalidRecord', { where: issue?.path.join('.') ?? '', what: issue?.message ?? '' });
+      }
+      readings.push(parsed.data);
     }
-    await appendReading(w, parsed.data);
-    await logChange(w, 'recorded', parsed.data.kind, [{ type: 'reading', reading: parsed.data }]);
-    return ok(parsed.data);
+    for (const reading of readings) await appendReading(w, reading);
+    const changes = readings.map((reading): Change => ({ type: 'reading', reading }));
+    await logChange(w, 'recorded', readings[0]?.kind ?? '', changes);
+    return ok(readings);
   });
 }
 

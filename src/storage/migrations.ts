@@ -1,7 +1,7 @@
 /** The numbered schemas of the database. A published number never changes; a change adds the next one with its upgrade
  *  and a frozen fixture of the version before. */
 import type { Transaction } from 'dexie';
-import { upgradeParts, withUse, withImageCircle, type PartUpgrade } from '../core/records/upgrades.ts';
+import { upgradeParts, withEngraving, withUse, withImageCircle, type PartUpgrade } from '../core/records/upgrades.ts';
 
 export type Migration = {
   version: number;
@@ -46,5 +46,10 @@ export const MIGRATIONS: readonly Migration[] = [
     version: 3,
     stores: {},
     upgrade: (transaction) => rewriteParts(transaction, withUse),
+  },
+  {
+    version: 4,
+    stores: {},
+    upgrade: (transaction) => rewriteParts(transaction, withEngraving),
   },
 ];

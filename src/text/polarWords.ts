@@ -26,7 +26,15 @@ export type DialSaying =
       view: 'upright' | 'inverted';
       south: boolean;
     }
-  | { code: 'pattern'; star: string; viewAngleDeg: number; view: 'upright' | 'inverted'; south: boolean }
+  | {
+      code: 'pattern';
+      star: string;
+      viewAngleDeg: number;
+      view: 'upright' | 'inverted';
+      south: boolean;
+      /** Stars have marks of their own on the plate. */
+      engraved: boolean;
+    }
   | { code: 'noFinder'; star: string; viewAngleDeg: number; south: boolean }
   | { code: 'equator' };
 
@@ -36,7 +44,9 @@ export function dialSentence(saying: DialSaying, f: Format): Said {
     case 'engraved':
       return `Set the dial upright, then put ${saying.star} at **${readingWords(saying.reading, saying.numbering, f)}** on it.`;
     case 'pattern':
-      return `Bring ${saying.star} to **${clockFaceWords(saying.viewAngleDeg)}** in the view, on its own mark.`;
+      return saying.engraved
+        ? `Turn the plate until its marks lie **as drawn**, then bring each star into its own mark: ${saying.star} at **${clockFaceWords(saying.viewAngleDeg)}**.`
+        : `Bring ${saying.star} to **${clockFaceWords(saying.viewAngleDeg)}** in the view.`;
     case 'noFinder':
       return 'This mount has **no polar finder**. Enter its engraving in Kit if it has one.';
     case 'equator':

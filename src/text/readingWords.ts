@@ -19,6 +19,7 @@ export const READING_NAMES: Record<ReadingKind, string> = {
   feet: 'Feet',
   balance: 'Balance',
   halfTurn: 'Half-turn test',
+  driftMark: 'Star timed',
   drift: 'Drift',
   track: 'Drive measured',
   backlash: 'Backlash',
@@ -45,6 +46,8 @@ type Line<K extends ReadingKind> = (v: ReadingOf<K>['values'], about: About) => 
 const AXIS_NAMES = { ra: 'right ascension', dec: 'declination', sideways: 'sideways' } as const;
 const TICKS: Record<string, string> = {
   setByEye: 'star set at its mark by eye',
+  plateMoved: 'plate screws of the finder turned',
+  driftGivenUp: 'timing of a star given up',
   finalCheck: 'pole checked with everything on',
   begun: 'flip begun',
   scaleSet: 'latitude scale set',
@@ -60,7 +63,7 @@ function tickWords(itemId: string): string {
 const LINES: { [K in ReadingKind]: Line<K> } = {
   polarError: (v, { format, south }) => errorWords(v, south, format),
   knobTurn: (v, { format }) =>
-    `${v.adjuster} by ${format.number(v.turns, 2)} turns: ${format.quantity(v.beforeArcmin, 'arcmin')} to ${format.quantity(v.afterArcmin, 'arcmin')}`,
+    `${v.adjuster} by ${format.number(v.turns, 2)} turns, from ${format.quantity(v.beforeArcmin, 'arcmin')}${v.afterArcmin === null ? '' : ` to ${format.quantity(v.afterArcmin, 'arcmin')}`}`,
   lockShift: (v, { format }) =>
     `altitude ${format.quantity(v.altArcmin, 'arcmin')}, azimuth ${format.quantity(v.azArcmin, 'arcmin')}`,
   scaleReading: (v, { format }) =>
@@ -75,6 +78,8 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
     `${AXIS_NAMES[v.axis]} at ${format.quantity(v.positionM, 'barLength')}: ${DROP_NAMES[v.drops].toLowerCase()}`,
   halfTurn: (v, { format }) =>
     `moved ${format.quantity(Math.hypot(v.afterXArcmin - v.beforeXArcmin, v.afterYArcmin - v.beforeYArcmin), 'arcmin')}`,
+  driftMark: (v, { format }) =>
+    v.starts ? `${v.starName}: clock started` : `${v.starName}: ${format.quantity(v.northArcsec, 'arcsec', 1)} north`,
   drift: (v, { format }) =>
     `${format.quantity(v.rateArcsecPerMin, 'driftRate')} at hour angle ${format.hours(v.haH)}, declination ${format.quantity(v.decDeg, 'angleDeg', 0)}`,
   track: (v, { format }) => {

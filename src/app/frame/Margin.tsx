@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { Offcanvas } from 'react-bootstrap';
 import { useLocation } from 'react-router';
 import { fromUtcText } from '../../core/time/utc.ts';
@@ -10,6 +10,10 @@ import { CAUTIONS } from '../../text/cautions.ts';
 import { stationOf } from '../../text/stations.ts';
 import { BudgetTable } from '../../ui/BudgetTable.tsx';
 import { StarShape } from '../../ui/StarShape.tsx';
+
+const GoalInMargin = lazy(async () => ({
+  default: (await import('../../features/polar/GoalInMargin.tsx')).GoalInMargin,
+}));
 
 function useStep(): string {
   return useLocation().pathname.split('/')[3] ?? '';
@@ -102,6 +106,11 @@ function MarginContent() {
       <Verdict budget={at.budget} />
       <BudgetTable budget={at.budget} sources={night.budget.sources} format={format} here={step} />
       <Advice budget={at.budget} />
+      {step === 'polar' && (
+        <Suspense>
+          <GoalInMargin />
+        </Suspense>
+      )}
       <Confidence />
       {station && <p className="caution">{CAUTIONS[station.step]}</p>}
     </>

@@ -6,7 +6,8 @@ export const ARCSEC_PER_RAD = 206264.80624709636;
 
 /** The remainder in [0, period), also for negative values. */
 export function wrap(value: number, period: number): number {
-  const rest = value % period;
+  // Adding nothing turns -0 into 0.
+  const rest = (value % period) + 0;
   // -1e-17 % 360 is -1e-17; adding 360 rounds to 360 itself, which lies outside the half-open range.
   const wrapped = rest < 0 ? rest + period : rest;
   return wrapped === period ? 0 : wrapped;

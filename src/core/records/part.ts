@@ -14,7 +14,8 @@ import {
 
 const jointSchema = z.object({ thread: z.string().min(1).max(40), gender: z.enum(['male', 'female']) });
 
-/** One bolt or pair of knobs: what a turn does. */
+/** One bolt or pair of knobs: what a turn does. Of two opposed knobs `clockwiseMoves` is said of the right one, of two
+ *  opposed bolts of the rear one, as seen from behind the mount; the other one then moves the axis back. */
 export const adjusterSchema = z.object({
   pitchMm: positiveMmSchema.nullable(),
   leverMm: positiveMmSchema.nullable(),
@@ -22,14 +23,25 @@ export const adjusterSchema = z.object({
   paired: z.boolean(),
 });
 
+const yearSchema = z.number().int().min(1950).max(2100);
+
 /** The engraving of a polar finder. */
 export const dialSchema = z.object({
   numbering: z.enum(['12h', '24h', 'deg', 'pattern']),
   topMark: z.number().min(0).max(360),
   direction: z.enum(['clockwise', 'counterclockwise']),
   view: z.enum(['upright', 'inverted']),
-  ringArcmin: z.number().positive().max(600).nullable(),
-  ringYear: z.number().int().min(1950).max(2100).nullable(),
+  /** Between two marks and between two numbers, in the dial's own units; null = none engraved. */
+  tickEvery: z.number().positive().max(360).nullable(),
+  numberEvery: z.number().positive().max(360).nullable(),
+  /** Rings about the middle: what each stands for, and the year it is for. */
+  rings: z.array(z.object({ arcmin: z.number().positive().max(600), year: yearSchema.nullable() })).max(4),
+  /** Stars with a mark of their own on the plate, by Hipparcos number, and the year these are for. */
+  patternHips: z.array(z.number().int().positive()).max(9),
+  patternYear: yearSchema.nullable(),
+  /** How wide the view is, and the faintest star it shows. */
+  fieldDeg: z.number().min(1).max(20),
+  faintestMag: z.number().min(2).max(9.5),
   turnsWithAxis: z.boolean(),
   plateTurnDeg: degSchema,
   screwAnglesDeg: z.array(degSchema).max(8),

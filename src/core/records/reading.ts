@@ -36,7 +36,8 @@ export const readingValues = {
     turns: n,
     afterLockOrReversal: z.boolean(),
     beforeArcmin: n,
-    afterArcmin: n,
+    /** Null: as the next error measured on that night says. */
+    afterArcmin: n.nullable(),
   }),
   lockShift: z.object({ altArcmin: n, azArcmin: n }),
   scaleReading: z.object({ scaleDeg: n, trueAltDeg: n }),
@@ -53,6 +54,15 @@ export const readingValues = {
     drops: z.enum(['tube', 'weight', 'front', 'rear', 'upper', 'lower', 'none']),
   }),
   halfTurn: z.object({ beforeXArcmin: n, beforeYArcmin: n, afterXArcmin: n, afterYArcmin: n }),
+  /** A star timed: where it stood toward north from where it began. The one that `starts` sets the clock going. */
+  driftMark: z.object({
+    starName: z.string().max(80),
+    raDeg: n,
+    decDeg: n,
+    northArcsec: n.min(-36_000).max(36_000),
+    sigmaArcsec: n.positive(),
+    starts: z.boolean(),
+  }),
   drift: z.object({ haH: n, decDeg: n, rateArcsecPerMin: n }),
   track: z.object({
     periodS: n.nullable(),
@@ -121,6 +131,7 @@ export const readingSchema = z.discriminatedUnion('kind', [
   of('feet'),
   of('balance'),
   of('halfTurn'),
+  of('driftMark'),
   of('drift'),
   of('track'),
   of('backlash'),

@@ -21,6 +21,20 @@ export const withUse: PartUpgrade = (part) => {
   }
 };
 
+/** Usual marks of an engraving, in its own units: smallest and numbered ones. */
+const USUAL_MARKS: Record<string, readonly [number, number]> = { '12h': [0.25, 1], '24h': [0.5, 2], deg: [5, 30] };
+
+/** A finder's engraving states its marks, several rings, the stars it marks, and what it shows. */
+export const withEngraving: PartUpgrade = (part) => {
+  const finder = part['finder'];
+  if (part['kind'] !== 'mount' || typeof finder !== 'object' || finder === null || 'rings' in finder) return part;
+  const { ringArcmin, ringYear, ...rest } = finder as Loose;
+  const [tickEvery, numberEvery] = USUAL_MARKS[String(rest['numbering'])] ?? [null, null];
+  const rings = typeof ringArcmin === 'number' ? [{ arcmin: ringArcmin, year: ringYear ?? null }] : [];
+  const seen = { patternHips: [], patternYear: null, fieldDeg: 7, faintestMag: 8 };
+  return { ...part, finder: { ...rest, tickEvery, numberEvery, rings, ...seen } };
+};
+
 /** A list of parts or of snapshots with every part upgraded; anything else is left for the validation to name. */
 export function upgradeParts(rows: unknown, upgrade: PartUpgrade): unknown {
   if (!Array.isArray(rows)) return rows;

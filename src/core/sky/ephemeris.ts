@@ -49,20 +49,32 @@ function meanDirection(star: CatalogueStar, utcMs: number): Vec3 {
   return normalize(add(fromSpherical(ra, dec), add(scale(east, eastRad), scale(north, northRad))));
 }
 
+/** Places of date at one instant: a function, because velocity and rotation are the same for all stars. */
+function placeOfDate(utcMs: number): (star: CatalogueStar) => Equatorial {
+  const date = new Date(utcMs);
+  const earth = BaryState(Body.Earth, date);
+  const velocity: Vec3 = [earth.vx, earth.vy, earth.vz];
+  const { rot } = Rotation_EQJ_EQD(date);
+  return (star) => {
+    const seen = normalize(add(meanDirection(star, utcMs), scale(velocity, 1 / LIGHT_AU_PER_DAY)));
+    const ofDate = [0, 1, 2].map((row) =>
+      seen.reduce((sum, component, column) => sum + component * (rot[column]?.[row] ?? 0), 0),
+    );
+    const [ra, dec] = toSpherical([ofDate[0] ?? 0, ofDate[1] ?? 0, ofDate[2] ?? 0]);
+    return { raDeg: wrap360(ra * DEG_PER_RAD), decDeg: dec * DEG_PER_RAD };
+  };
+}
+
 /** Geocentric apparent place of date of a star: proper motion, annual aberration (first order in v/c), precession and
  *  nutation. Left out, each under 0.02 arcsec away from the sun: light deflection, parallax.
  *  Polaris, 2026-12-30: 89.38196 deg, 37.08 arcmin from the pole. */
 export function apparentPlace(star: CatalogueStar, utcMs: number): Equatorial {
-  const date = new Date(utcMs);
-  const earth = BaryState(Body.Earth, date);
-  const velocity: Vec3 = [earth.vx, earth.vy, earth.vz];
-  const seen = normalize(add(meanDirection(star, utcMs), scale(velocity, 1 / LIGHT_AU_PER_DAY)));
-  const { rot } = Rotation_EQJ_EQD(date);
-  const ofDate = [0, 1, 2].map((row) =>
-    seen.reduce((sum, component, column) => sum + component * (rot[column]?.[row] ?? 0), 0),
-  );
-  const [ra, dec] = toSpherical([ofDate[0] ?? 0, ofDate[1] ?? 0, ofDate[2] ?? 0]);
-  return { raDeg: wrap360(ra * DEG_PER_RAD), decDeg: dec * DEG_PER_RAD };
+  return placeOfDate(utcMs)(star);
+}
+
+/** The same for a whole table. */
+export function apparentPlaces(stars: readonly CatalogueStar[], utcMs: number): Equatorial[] {
+  return stars.map(placeOfDate(utcMs));
 }
 
 function topocentric(body: Body, utcMs: number, place: Place): Equatorial {

@@ -23,12 +23,13 @@ export const SOUTH_POLE_STAR: PoleStar = {
   pmDecMasPerYr: 4.8,
 };
 
-/** The pattern around the southern pole, all faint: sigma with chi, tau and upsilon of the same constellation. */
+/** The pattern around the southern pole, all faint: sigma with chi, upsilon and tau of the same constellation, in
+ *  the order in which they make a trapezium. */
 export const SOUTH_PATTERN: readonly PoleStar[] = [
   SOUTH_POLE_STAR,
   { hip: 92824, name: 'Chi Octantis', magnitude: 5.3, raJ2000Deg: 283.6964, decJ2000Deg: -87.6058 },
-  { hip: 115836, name: 'Tau Octantis', magnitude: 5.5, raJ2000Deg: 352.0158, decJ2000Deg: -87.4822 },
   { hip: 111196, name: 'Upsilon Octantis', magnitude: 5.8, raJ2000Deg: 337.9063, decJ2000Deg: -85.9673 },
+  { hip: 115836, name: 'Tau Octantis', magnitude: 5.5, raJ2000Deg: 352.0158, decJ2000Deg: -87.4822 },
 ];
 
 /** Fainter company of the northern pole star that helps to recognise the field. */

@@ -8,6 +8,7 @@ import { CheckField, QuantityField, SelectField, TextField } from '../../ui/form
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { SaveBar } from '../../ui/form/SaveBar.tsx';
 import { BLANK_PART } from './blankParts.ts';
+import { EngravingPreview, NumberListField, PatternStarsField, RingsField } from './EngravingFields.tsx';
 import { PART_FIELDS, PART_KIND_NAMES } from './partFields.ts';
 import type { FieldGroup, FieldSpec } from './fieldSpecs.ts';
 import { useHeadActions } from '../../session/useHeadActions.ts';
@@ -30,6 +31,14 @@ function Field({ spec }: { spec: FieldSpec }) {
       return <CheckField {...common} />;
     case 'text':
       return <TextField {...common} />;
+    case 'numbers':
+      return <NumberListField {...spec} />;
+    case 'rings':
+      return <RingsField {...spec} />;
+    case 'patternStars':
+      return <PatternStarsField {...spec} />;
+    case 'engraving':
+      return <EngravingPreview path={spec.path} />;
   }
 }
 

@@ -6,7 +6,9 @@ export type FieldSpec =
   | { type: 'quantity'; path: string; label: string; kind: QuantityKind; hint?: string }
   | { type: 'select'; path: string; label: string; options: readonly Option[]; noneLabel?: string; hint?: string }
   | { type: 'check'; path: string; label: string }
-  | { type: 'text'; path: string; label: string; hint?: string };
+  | { type: 'text'; path: string; label: string; hint?: string }
+  | { type: 'numbers'; path: string; label: string; hint?: string }
+  | { type: 'rings' | 'patternStars' | 'engraving'; path: string; label: string };
 
 /** Fields that stand together; with `optional` the whole group can be absent (null) and is then offered to be added. */
 export type FieldGroup = {

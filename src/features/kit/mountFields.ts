@@ -1,10 +1,11 @@
 /** The form of a mount head. */
 import { check, group, openSelect, q, select, type FieldGroup, type FieldSpec } from './fieldSpecs.ts';
 
+/** Of two opposed ones the question is about the right knob, or the rear bolt. */
 const adjuster = (path: string, title: string, moves: Record<string, string>): FieldSpec[] => [
   q(`${path}.pitchMm`, `${title}: thread pitch`, 'opticsMm', 'M6 has 1.0 mm.'),
   q(`${path}.leverMm`, `${title}: lever arm`, 'opticsMm', 'From the pivot to the bolt.'),
-  select(`${path}.clockwiseMoves`, `${title}: clockwise moves the axis`, moves),
+  openSelect(`${path}.clockwiseMoves`, `${title}: clockwise moves the axis`, 'not known', moves),
   check(`${path}.paired`, `${title}: two opposed knobs`),
 ];
 
@@ -92,8 +93,13 @@ export const MOUNT_FIELDS: FieldGroup[] = [
         topMark: 0,
         direction: 'clockwise',
         view: 'inverted',
-        ringArcmin: null,
-        ringYear: null,
+        tickEvery: 0.25,
+        numberEvery: 1,
+        rings: [],
+        patternHips: [],
+        patternYear: null,
+        fieldDeg: 7,
+        faintestMag: 8,
         turnsWithAxis: true,
         plateTurnDeg: 0,
         screwAnglesDeg: [],
@@ -112,14 +118,31 @@ export const MOUNT_FIELDS: FieldGroup[] = [
         counterclockwise: 'counter-clockwise in the view',
       }),
       select('finder.view', 'The view is', { inverted: 'upside down (ordinary finder)', upright: 'upright' }),
-      q('finder.ringArcmin', 'Radius of the engraved ring', 'arcmin', 'Empty = no ring.'),
-      q('finder.ringYear', 'Year the ring is for', 'count'),
+      q('finder.tickEvery', 'Smallest marks every', 'ratio', 'In the dial’s own units; empty = none.'),
+      q('finder.numberEvery', 'Numbers every', 'ratio', 'In the dial’s own units; empty = none.'),
+      { type: 'rings', path: 'finder.rings', label: 'Engraved rings' },
+      {
+        type: 'patternStars',
+        path: 'finder.patternHips',
+        label: 'Stars with a mark of their own, on a plate with only a star pattern',
+      },
+      q('finder.patternYear', 'Year the star marks are for', 'count'),
+      q('finder.fieldDeg', 'Width of the view', 'angleDeg', 'Usual: 6 to 9.'),
+      q('finder.faintestMag', 'Faintest star it shows', 'ratio', 'Magnitude; 8 under a dark sky.'),
+      check('finder.turnsWithAxis', 'The plate turns with right ascension'),
       q(
         'finder.plateTurnDeg',
         'The plate stands turned by',
         'angleDeg',
         'Clockwise in the view; 0 when it can be set upright.',
       ),
+      {
+        type: 'numbers',
+        path: 'finder.screwAnglesDeg',
+        label: 'Screws around the plate, degrees',
+        hint: 'Clockwise from the top of the view, plate upright: 90, 210, 330.',
+      },
+      { type: 'engraving', path: 'finder', label: 'The plate' },
     ],
   },
   {
@@ -131,8 +154,8 @@ export const MOUNT_FIELDS: FieldGroup[] = [
       value: { altitude: noAdjuster, azimuth: { ...noAdjuster, paired: true } },
     },
     fields: [
-      ...adjuster('adjusters.altitude', 'Altitude bolt', { up: 'up', down: 'down' }),
-      ...adjuster('adjusters.azimuth', 'Azimuth knob', { east: 'east', west: 'west' }),
+      ...adjuster('adjusters.altitude', 'Altitude bolt (of two, the rear one)', { up: 'up', down: 'down' }),
+      ...adjuster('adjusters.azimuth', 'Azimuth knob (of two, the right one)', { east: 'east', west: 'west' }),
     ],
   },
 ];

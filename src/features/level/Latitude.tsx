@@ -2,8 +2,7 @@ import { useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
-import { alignedAltDeg } from '../../core/night/scaleToSet.ts';
-import { RecordForm } from '../../session/RecordForm.tsx';
+import { RecordScale } from '../../session/RecordScale.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import { inclinometerWords, latitudeReason, latitudeSentence } from '../../text/levelWords.ts';
@@ -17,37 +16,6 @@ import { latitudeModel, LEVEL_LIST, type LatitudeModel } from './model.ts';
 
 type Fields = { scaleDeg: number | null };
 const schema = z.object({ scaleDeg: z.number().min(0).max(90) });
-
-/** With the axis on the pole its altitude is known: what the scale reads then tells its bias. */
-function RecordScale() {
-  const night = useNight();
-  const { format } = useShared();
-  return (
-    <RecordForm<Fields, z.infer<typeof schema>>
-      title="After polar alignment: what does the scale read?"
-      button="Record this reading"
-      schema={schema}
-      defaults={{ scaleDeg: null }}
-      toReading={({ scaleDeg }) => ({
-        reading: {
-          step: 'level',
-          subject: { type: 'mount', id: night.records.rig.mountId },
-          kind: 'scaleReading',
-          values: { scaleDeg, trueAltDeg: alignedAltDeg(night.records) },
-        },
-        said: `Scale recorded: ${format.quantity(scaleDeg, 'angleDeg')}.`,
-      })}
-    >
-      <QuantityField
-        name="scaleDeg"
-        label="Scale reading"
-        kind="angleDeg"
-        system={format.system}
-        hint="It teaches how far this scale is off."
-      />
-    </RecordForm>
-  );
-}
 
 /** What the scale reads now, for the turns of the bolt; set, it is ticked off. */
 function SetScale({ onPresent }: { onPresent: (scaleDeg: number) => void }) {

@@ -1,13 +1,14 @@
 /** What level, bearing and latitude show, as codes and figures. */
 import { wrap180 } from '../../core/math/angles.ts';
-import { arcminPerTurn, turnToMend } from '../../core/mount/knobs.ts';
+import { turnsFor } from '../../core/mount/knobs.ts';
+import { knobOfMount } from '../../core/night/knobsOfMount.ts';
 import { footAzimuthsDeg, LEVEL_GOOD_DEG, legStretches, type LegStretch } from '../../core/mount/level.ts';
 import type { Tilt } from '../../core/mount/tiltedBase.ts';
 import { firstFootAzimuthDeg, groundMarks, type GroundMarks } from '../../core/night/groundMarks.ts';
 import { lastReading } from '../../core/night/nightRecords.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { scaleToSet, type ScaleToSet } from '../../core/night/scaleToSet.ts';
-import type { MountPart, PartOf } from '../../core/records/part.ts';
+import type { PartOf } from '../../core/records/part.ts';
 import type { ReadingOf } from '../../core/records/reading.ts';
 import { bearingErrorDeg, compassReadingDeg, IRON_DEG, poleBearingDeg } from '../../core/sky/bearing.ts';
 import {
@@ -148,25 +149,18 @@ export type LatitudeModel = ScaleToSet & {
   up: boolean | null;
 };
 
-function boltSaying(mount: MountPart | null, scaleDeg: number, fromDeg: number): LatitudeSaying {
+function boltSaying({ records, numbers }: NightStatic, scaleDeg: number, fromDeg: number): LatitudeSaying {
   const up = scaleDeg > fromDeg;
-  const adjuster = mount?.adjusters?.altitude;
-  if (!adjuster?.pitchMm || !adjuster.leverMm || !adjuster.clockwiseMoves) {
-    return { code: 'turnBolt', scaleDeg, turns: null, clockwise: true, up };
-  }
-  const gain = arcminPerTurn(adjuster.pitchMm, adjuster.leverMm);
-  const { turns, clockwise } = turnToMend((fromDeg - scaleDeg) * 60, gain, adjuster.clockwiseMoves);
-  return { code: 'turnBolt', scaleDeg, turns, clockwise, up };
+  const knob = knobOfMount(records, numbers.mount, 'altitude');
+  if (!knob) return { code: 'turnBolt', scaleDeg, turns: null, clockwise: true, up };
+  return { code: 'turnBolt', scaleDeg, up, ...turnsFor((scaleDeg - fromDeg) * 60, knob) };
 }
 
-function latitudeSaying(
-  { records, numbers }: NightStatic,
-  scaleDeg: number,
-  presentDeg: number | null,
-): LatitudeSaying {
+function latitudeSaying(night: NightStatic, scaleDeg: number, presentDeg: number | null): LatitudeSaying {
+  const { records } = night;
   if (Math.abs(records.site.latDeg) < LOWEST_LATITUDE_DEG) return { code: 'low', scaleDeg };
   if (presentDeg !== null && Math.abs(presentDeg - scaleDeg) > SCALE_GOOD_DEG) {
-    return boltSaying(numbers.mount, scaleDeg, presentDeg);
+    return boltSaying(night, scaleDeg, presentDeg);
   }
   const set = lastReading(
     records.readings,

@@ -1,18 +1,23 @@
-import { Button } from 'react-bootstrap';
 import type { ReactNode } from 'react';
-import { useSearchParams } from 'react-router';
-import { FINAL_CHECK, POLAR_LIST, SET_BY_EYE } from '../../core/night/checklists.ts';
-import { MS_PER_HOUR } from '../../core/time/utc.ts';
+import { Form } from 'react-bootstrap';
+import { Link, useSearchParams } from 'react-router';
 import { viewAngleDeg } from '../../core/mount/dial.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
-import { recordLabel, useRecord } from '../../session/useRecord.ts';
-import { useIsLive, useNightAt } from '../../session/useTime.ts';
+import { MS_PER_HOUR } from '../../core/time/utc.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { usePlacesInAddress } from '../../session/usePlacesInAddress.ts';
+import { useNightAt } from '../../session/useTime.ts';
+import { drawnWords } from '../../text/dialWords.ts';
 import { clockFaceWords, dialReason, dialSentence, readingWords } from '../../text/polarWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import { Boundary } from '../../ui/Boundary.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { PoleDial } from '../../ui/instruments/PoleDial.tsx';
-import { dialModel, type DialModel } from './model.ts';
+import { KnobMoves, PatternChecks, PlateNotes } from './DialNotes.tsx';
+import { dialModel, plateOf, shownRadiusArcmin, type DialModel } from './dialModel.ts';
+import { SeenStar } from './SeenStar.tsx';
+import { SetByEye } from './SetByEye.tsx';
+import { usePoleField, type DrawnField } from './usePoleField.ts';
 
 const SIDEREAL_PER_SOLAR = 1.0027379;
 
@@ -31,55 +36,47 @@ function figures(model: DialModel, haH: number, polarDistance: number, format: R
   ];
 }
 
-/** Where a ring engraved for another year puts the star now. */
-function RingNote({ model }: { model: DialModel }) {
-  const { format } = useShared();
-  if (model.ringFraction === null || model.ringArcmin === null) return null;
-  const percent = Math.round(Math.abs(model.ringFraction - 1) * 100);
-  const where =
-    percent < 2
-      ? 'on the ring'
-      : `${percent} % of its radius ${model.ringFraction < 1 ? 'inside' : 'outside'} the ring`;
-  return (
-    <p>
-      Your ring stands for {format.quantity(model.ringArcmin, 'arcmin', 0)}
-      {model.ringYear === null ? '' : ` (${model.ringYear})`}: put the star <strong>{where}</strong>.
-    </p>
-  );
+/** The whole view of the finder, or the neighbourhood of star and rings; kept in the address. */
+function useWholeView(south: boolean): [boolean, (whole: boolean) => void] {
+  const [params, setParams] = useSearchParams();
+  const chosen = params.get('view');
+  const set = (whole: boolean): void =>
+    setParams(
+      (before) => {
+        before.set('view', whole ? 'whole' : 'near');
+        return before;
+      },
+      { replace: true },
+    );
+  return [chosen === null ? south : chosen === 'whole', set];
 }
 
-/** On a tracker's last visit the tick says that the star still stood there with everything on. */
-function SetByEye() {
-  const { clock } = useSession();
-  const { format } = useShared();
+type DialProps = { model: DialModel; drawn: DrawnField; label: string; whole: boolean };
+
+function Dial({ model, drawn, label, whole }: DialProps) {
   const night = useNight();
-  const isLive = useIsLive();
-  const record = useRecord();
-  const [params] = useSearchParams();
-  if (night.records.fromSnapshot) return null;
-  const isFinal = params.get('visit') === 'final';
-  const itemId = isFinal ? FINAL_CHECK : SET_BY_EYE;
-  const said = isFinal
-    ? 'Checked with everything on: recorded.'
-    : 'Set by eye: recorded. About 8′ is assumed from now on.';
-  const label = isFinal ? 'It still stands there, clutch tight' : 'The star is there';
+  const at = useNightAt();
+  const { format } = useShared();
+  const [{ seen }, mark] = usePlacesInAddress('seen');
+  const path = [1, 2, 3].map((hours) => ({
+    viewAngleDeg: viewAngleDeg(at.poleStar.haH + hours * SIDEREAL_PER_SOLAR, night.records.site.latDeg, model.view),
+    text: format.clock(at.timeMs + hours * MS_PER_HOUR),
+  }));
   return (
-    <Button
-      variant="primary"
-      onClick={() =>
-        void record(
-          {
-            step: 'polar',
-            subject: { type: 'mount', id: night.records.rig.mountId },
-            kind: 'check',
-            values: { listId: POLAR_LIST, itemId, done: true },
-          },
-          said,
-        )
-      }
-    >
-      {recordLabel(label, isLive, format.clock(clock.nowMs()))}
-    </Button>
+    <PoleDial
+      label={label}
+      plate={plateOf(model, format)}
+      plateTurnDeg={model.numbering === 'pattern' ? model.spotsTurnDeg : model.plateTurnDeg}
+      spotsTurnDeg={model.spotsTurnDeg}
+      radiusArcmin={shownRadiusArcmin(model, whole)}
+      stars={model.stars}
+      field={drawn.field}
+      fieldTurnDeg={drawn.turnDeg}
+      path={path}
+      crossOffset={model.crossOffset}
+      seen={seen}
+      onTap={model.numbering === null || night.records.fromSnapshot ? undefined : (place) => mark({ seen: place })}
+    />
   );
 }
 
@@ -88,53 +85,44 @@ export function FinderDial({ tabs }: { tabs: ReactNode }) {
   const at = useNightAt();
   const { format } = useShared();
   const model = dialModel(night, at);
+  const drawn = usePoleField(model, at.siderealH);
+  const [whole, setWhole] = useWholeView(model.latDeg < 0);
   const sentence = dialSentence(model.saying, format);
-  const path = [1, 2, 3].map((hours) => ({
-    viewAngleDeg: viewAngleDeg(at.poleStar.haH + hours * SIDEREAL_PER_SOLAR, night.records.site.latDeg, model.view),
-    text: format.clock(at.timeMs + hours * MS_PER_HOUR),
-  }));
-  const usable = model.saying.code !== 'equator';
+  const reason = dialReason(model.saying, at.poleStar.polarDistanceArcmin, format);
+  if (model.saying.code === 'equator')
+    return (
+      <BenchLayout title="Polar alignment" tabs={tabs} sentence={sentence} reason={reason} instrumentName="The dial" />
+    );
   return (
-    <BenchLayout
-      title="Polar alignment"
-      tabs={tabs}
-      sentence={sentence}
-      reason={dialReason(model.saying, at.poleStar.polarDistanceArcmin, format)}
-      instrumentName="The dial"
-    >
-      {usable && (
-        <div className="dial-row">
-          <PoleDial
-            label={plain(sentence)}
-            engraving={model.engraving}
-            ringArcmin={model.ringArcmin}
-            plateTurnDeg={model.plateTurnDeg}
-            stars={model.stars}
-            path={path}
+    <BenchLayout title="Polar alignment" tabs={tabs} sentence={sentence} reason={reason} instrumentName="The dial">
+      <div className="dial-row">
+        <div>
+          <Boundary what="The dial">
+            <Dial model={model} drawn={drawn} label={plain(sentence)} whole={whole} />
+          </Boundary>
+          <Form.Check
+            id="whole-view"
+            type="switch"
+            label={`Whole view, ${format.quantity(model.fieldDeg, 'angleDeg')}`}
+            checked={whole}
+            onChange={(event) => setWhole(event.target.checked)}
           />
-          <div>
-            <FigureList figures={figures(model, at.poleStar.haH, at.poleStar.polarDistanceArcmin, format)} />
-            <RingNote model={model} />
-            {model.saying.code !== 'noFinder' && (
-              <>
-                <div className="actions">
-                  <SetByEye />
-                </div>
-                <p className="soft">
-                  <strong>Dial upright first:</strong> turn only the altitude bolt; a distant lamp must run along the
-                  line from the top mark. Turn the axis until it does.
-                </p>
-              </>
-            )}
-            <p className="soft">
-              {model.view === 'inverted'
-                ? 'Drawn as your finder shows it, upside down.'
-                : 'Drawn upright, as the eye sees it.'}{' '}
-              Open circles: the star at those times.
-            </p>
-          </div>
         </div>
-      )}
+        <div>
+          <FigureList figures={figures(model, at.poleStar.haH, at.poleStar.polarDistanceArcmin, format)} />
+          {model.numbering !== null && <SetByEye />}
+          <PlateNotes model={model} />
+          <p className="soft">{drawnWords(model.view, drawn.missing)}</p>
+          {night.numbers.mount && (
+            <Link to={`/kit/parts/${night.numbers.mount.id}`} className="touch-link">
+              Change the engraving
+            </Link>
+          )}
+        </div>
+      </div>
+      {model.numbering !== null && <SeenStar model={model} />}
+      <KnobMoves model={model} />
+      <PatternChecks model={model} drawn={drawn} />
     </BenchLayout>
   );
 }

@@ -1,11 +1,27 @@
+import { lazy, Suspense, type ComponentType, type ReactNode } from 'react';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { FinderDial } from './FinderDial.tsx';
-import { TypedError } from './TypedError.tsx';
 
+type Tab = ComponentType<{ tabs: ReactNode }>;
+const FindPole: Tab = lazy(async () => ({ default: (await import('./FindPole.tsx')).FindPole }));
+const HalfTurn: Tab = lazy(async () => ({ default: (await import('./HalfTurn.tsx')).HalfTurn }));
+const DriftTab: Tab = lazy(async () => ({ default: (await import('./DriftTab.tsx')).DriftTab }));
+const ErrorTab: Tab = lazy(async () => ({ default: (await import('./ErrorTab.tsx')).ErrorTab }));
+
+/** From the bare eye to the turned knob: find the pole, set the star, test the finder, drift, error and knobs. */
 export function PolarBench() {
   const { active, row } = useBenchTabs('Ways of polar alignment', [
     { key: 'dial', name: 'Finder dial' },
+    { key: 'find', name: 'Find the pole' },
+    { key: 'halfturn', name: 'Half-turn test' },
+    { key: 'drift', name: 'Drift' },
     { key: 'error', name: 'Error and knobs' },
   ]);
-  return active === 'dial' ? <FinderDial tabs={row} /> : <TypedError tabs={row} />;
+  const tabs = { dial: FinderDial, find: FindPole, halfturn: HalfTurn, drift: DriftTab, error: ErrorTab };
+  const Shown = tabs[active];
+  return (
+    <Suspense fallback={<p role="status">Opening…</p>}>
+      <Shown tabs={row} />
+    </Suspense>
+  );
 }

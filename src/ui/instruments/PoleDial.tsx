@@ -1,125 +1,166 @@
 /** The view through a polar finder: its own engraving, the pole in the middle, stars where they stand now. */
-import { range } from 'd3';
-import { memo } from 'react';
-import { FULL_TURN, viewAngleOf, type Numbering } from '../../core/mount/dial.ts';
+import { memo, useRef } from 'react';
+import { times, type PlatePoint } from '../../core/mount/finderPlate.ts';
+import type { FieldStar } from '../../core/mount/poleField.ts';
+import { PlateDrawing, type Plate } from './PlateDrawing.tsx';
+import { atAngle, fromPointer, toPixels, VIEW_CENTRE, VIEW_RADIUS, VIEW_SIZE } from './plateView.ts';
 
 export type DialStar = { name: string; viewAngleDeg: number; distanceArcmin: number; lead: boolean };
 export type PoleDialProps = {
   label: string;
-  engraving: { numbering: Numbering; topMark: number; direction: 'clockwise' | 'counterclockwise' } | null;
-  /** Radius that the engraved ring stands for; null = no ring. */
-  ringArcmin: number | null;
+  plate: Plate;
   plateTurnDeg: number;
+  /** How far the engraved stars are turned to lie as the sky does now. */
+  spotsTurnDeg: number;
+  /** What the edge of the view stands for. */
+  radiusArcmin: number;
   stars: readonly DialStar[];
+  /** Fainter stars at sidereal time 0, and how far the sky has turned since, clockwise in the view. */
+  field: readonly FieldStar[];
+  fieldTurnDeg: number;
   /** View angles of the leading star over the coming hours, each with the clock's words. */
   path: readonly { viewAngleDeg: number; text: string }[];
+  /** Of the cross from the axis: the stars circle the axis, not the cross. */
+  crossOffset: PlatePoint | null;
+  /** Where the leading star was seen to stand. */
+  seen: PlatePoint | null;
+  onTap?: ((place: PlatePoint) => void) | undefined;
 };
 
-const SIZE = 440;
-const CENTRE = SIZE / 2;
-const FIELD = 172;
+const FAINTEST_DRAWN = 9.5;
 
-function at(angleDeg: number, radius: number): [number, number] {
-  const a = (angleDeg * Math.PI) / 180;
-  return [CENTRE + radius * Math.sin(a), CENTRE - radius * Math.cos(a)];
-}
-
-const MARKS: Record<Numbering, { step: number; label: number }> = {
-  '12h': { step: 0.25, label: 1 },
-  '24h': { step: 0.5, label: 2 },
-  deg: { step: 5, label: 30 },
-};
-
-type EngravingProps = NonNullable<PoleDialProps['engraving']> & { turnDeg: number };
-
-/** Drawn once per engraving: its marks stay while the star moves. */
-const Engraving = memo(function Engraving({ numbering, topMark, direction, turnDeg }: EngravingProps) {
-  const engraving = { numbering, topMark, direction };
-  const { step, label } = MARKS[numbering];
-  const full = FULL_TURN[numbering];
+const Field = memo(function Field({ stars, radiusArcmin }: { stars: readonly FieldStar[]; radiusArcmin: number }) {
   return (
-    <g>
-      {range(0, full, step).map((mark) => {
-        const angle = viewAngleOf(mark, engraving) + turnDeg;
-        const isLabel = mark % label === 0;
-        const [x1, y1] = at(angle, FIELD + 2);
-        const [x2, y2] = at(angle, FIELD + (isLabel ? 16 : 8));
-        const [tx, ty] = at(angle, FIELD + 31);
+    <g fill="var(--soft)">
+      {stars.map((star) => {
+        const [x, y] = toPixels(star, radiusArcmin);
         return (
-          <g key={mark}>
-            <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="var(--soft)" strokeWidth={isLabel ? 2 : 1} />
-            {isLabel && (
-              <text x={tx} y={ty + 5} textAnchor="middle" className="figures" fontSize="17" fill="var(--ink)">
-                {mark === 0 && numbering === '12h' ? 12 : mark}
-              </text>
-            )}
-          </g>
+          <circle
+            key={`${star.xArcmin} ${star.yArcmin}`}
+            cx={x}
+            cy={y}
+            r={Math.max(0.8, (FAINTEST_DRAWN - star.magnitude) * 0.55)}
+          />
         );
       })}
     </g>
   );
 });
 
-function Star({ star, radius }: { star: DialStar; radius: number }) {
-  const [x, y] = at(star.viewAngleDeg, radius);
-  const side = x < CENTRE ? -1 : 1;
+function Star({ star, scale }: { star: DialStar; scale: number }) {
+  const [x, y] = atAngle(star.viewAngleDeg, star.distanceArcmin * scale);
+  const side = x < VIEW_CENTRE ? -1 : 1;
   return (
     <g>
       {star.lead && <circle cx={x} cy={y} r={13} fill="none" stroke="var(--amber)" strokeWidth="2.5" />}
-      <circle cx={x} cy={y} r={star.lead ? 6.5 : 4} fill={star.lead ? 'var(--amber)' : 'var(--ink)'} />
+      <circle cx={x} cy={y} r={star.lead ? 6.5 : 4.5} fill={star.lead ? 'var(--amber)' : 'var(--ink)'} />
       {!star.lead && (
-        <text x={x + side * 9} y={y + 5} textAnchor={side < 0 ? 'end' : 'start'} fontSize="15" fill="var(--soft)">
-          {star.name}
+        <text x={x + side * 11} y={y + 5} textAnchor={side < 0 ? 'end' : 'start'} fontSize="16" fill="var(--soft)">
+          {star.name.split(' ')[0]}
         </text>
       )}
     </g>
   );
 }
 
-export function PoleDial({ label, engraving, ringArcmin, plateTurnDeg, stars, path }: PoleDialProps) {
-  const farthest = Math.max(...stars.map((s) => s.distanceArcmin), ringArcmin ?? 0);
-  const scale = (FIELD - 46) / farthest;
+/** Nearer to the middle than this the hours stand too close for words. */
+const ROOM_FOR_WORDS = 90;
+
+/** The leading star's way over the coming hours, on its own circle. */
+function Path({ path, radius }: { path: PoleDialProps['path']; radius: number }) {
+  return path.map((p) => {
+    const [x, y] = atAngle(p.viewAngleDeg, radius);
+    const [tx, ty] = atAngle(p.viewAngleDeg, radius + 24);
+    return (
+      <g key={p.text}>
+        <circle cx={x} cy={y} r={4.5} fill="var(--sheet)" stroke="var(--amber)" strokeWidth="2" />
+        {radius > ROOM_FOR_WORDS && (
+          <text x={tx} y={ty + 5} textAnchor="middle" className="figures" fontSize="16" fill="var(--soft)">
+            {p.text}
+          </text>
+        )}
+      </g>
+    );
+  });
+}
+
+/** Everything that circles the axis. */
+function Sky({ stars, field, fieldTurnDeg, radiusArcmin, crossOffset, path }: PoleDialProps) {
+  const scale = VIEW_RADIUS / radiusArcmin;
+  const [ax, ay] = toPixels(crossOffset ? times(crossOffset, -1) : { xArcmin: 0, yArcmin: 0 }, radiusArcmin);
   const lead = stars.find((s) => s.lead);
   return (
-    <svg className="instrument pole-dial" viewBox={`0 0 ${SIZE} ${SIZE}`} role="img" aria-label={label}>
-      <circle cx={CENTRE} cy={CENTRE} r={FIELD} fill="var(--sheet)" stroke="var(--line)" strokeWidth="2" />
-      {engraving && <Engraving {...engraving} turnDeg={plateTurnDeg} />}
-      {ringArcmin !== null && (
-        <circle cx={CENTRE} cy={CENTRE} r={ringArcmin * scale} fill="none" stroke="var(--ghost)" strokeWidth="1.5" />
-      )}
-      <g transform={`rotate(${plateTurnDeg} ${CENTRE} ${CENTRE})`} stroke="var(--ghost)">
-        <path
-          d={`M${CENTRE - FIELD} ${CENTRE}H${CENTRE + FIELD}M${CENTRE} ${CENTRE - FIELD}V${CENTRE + FIELD}`}
-          strokeDasharray="2 5"
-        />
+    <g transform={`translate(${ax - VIEW_CENTRE} ${ay - VIEW_CENTRE})`}>
+      <g transform={`rotate(${fieldTurnDeg} ${VIEW_CENTRE} ${VIEW_CENTRE})`}>
+        <Field stars={field} radiusArcmin={radiusArcmin} />
       </g>
-      <path d={`M${CENTRE - 7} ${CENTRE}h14M${CENTRE} ${CENTRE - 7}v14`} stroke="var(--ink)" strokeWidth="1.5" />
-      <text x={CENTRE + 10} y={CENTRE + 20} fontSize="15" fill="var(--soft)">
-        pole
-      </text>
       {lead && (
         <path
-          d={`M${CENTRE} ${CENTRE}L${at(lead.viewAngleDeg, FIELD).join(' ')}`}
+          d={`M${VIEW_CENTRE} ${VIEW_CENTRE}L${atAngle(lead.viewAngleDeg, lead.distanceArcmin * scale).join(' ')}`}
           stroke="var(--amber)"
           strokeWidth="1.5"
           strokeDasharray="5 5"
         />
       )}
-      {path.map((p) => {
-        const [x, y] = at(p.viewAngleDeg, FIELD);
-        const [tx, ty] = at(p.viewAngleDeg, FIELD - 26);
-        return (
-          <g key={p.text}>
-            <circle cx={x} cy={y} r={4.5} fill="var(--sheet)" stroke="var(--amber)" strokeWidth="2" />
-            <text x={tx} y={ty + 5} textAnchor="middle" className="figures" fontSize="15" fill="var(--soft)">
-              {p.text}
-            </text>
-          </g>
-        );
-      })}
-      {stars.map((star) => (
-        <Star key={star.name} star={star} radius={star.distanceArcmin * scale} />
-      ))}
+      {lead && <Path path={path} radius={lead.distanceArcmin * scale} />}
+      {crossOffset && <circle cx={VIEW_CENTRE} cy={VIEW_CENTRE} r={4} fill="none" stroke="var(--ink)" />}
+      <text x={VIEW_CENTRE + 10} y={VIEW_CENTRE - 8} fontSize="16" fill="var(--soft)">
+        pole
+      </text>
+      {stars
+        .filter((star) => star.distanceArcmin <= radiusArcmin)
+        .map((star) => (
+          <Star key={star.name} star={star} scale={scale} />
+        ))}
+    </g>
+  );
+}
+
+function Seen({ seen, radiusArcmin }: { seen: PlatePoint; radiusArcmin: number }) {
+  const [x, y] = toPixels(seen, radiusArcmin);
+  return (
+    <path
+      d={`M${x - 9} ${y - 9}l18 18M${x + 9} ${y - 9}l-18 18`}
+      stroke="var(--action)"
+      strokeWidth="3.5"
+      strokeLinecap="round"
+    />
+  );
+}
+
+export function PoleDial(props: PoleDialProps) {
+  const { label, plate, plateTurnDeg, spotsTurnDeg, radiusArcmin, seen, onTap } = props;
+  const svg = useRef<SVGSVGElement>(null);
+  const lead = props.stars.find((s) => s.lead);
+  return (
+    <svg
+      ref={svg}
+      className={onTap ? 'instrument pole-dial tappable' : 'instrument pole-dial'}
+      viewBox={`0 0 ${VIEW_SIZE} ${VIEW_SIZE}`}
+      role="img"
+      aria-label={label}
+      onClick={(event) => {
+        const place = svg.current && fromPointer(svg.current, event, radiusArcmin);
+        if (place) onTap?.(place);
+      }}
+    >
+      <circle
+        cx={VIEW_CENTRE}
+        cy={VIEW_CENTRE}
+        r={VIEW_RADIUS}
+        fill="var(--sheet)"
+        stroke="var(--line)"
+        strokeWidth="2"
+      />
+      <PlateDrawing
+        plate={plate}
+        radiusArcmin={radiusArcmin}
+        turnDeg={plateTurnDeg}
+        spotsTurnDeg={spotsTurnDeg}
+        wordsAbove={lead !== undefined && Math.cos((lead.viewAngleDeg * Math.PI) / 180) < 0}
+      />
+      <Sky {...props} />
+      {seen && <Seen seen={seen} radiusArcmin={radiusArcmin} />}
     </svg>
   );
 }

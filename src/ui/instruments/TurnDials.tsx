@@ -48,23 +48,26 @@ function Eye({ dial, x }: { dial: TurnDial; x: number }) {
       <text y={-38} textAnchor="middle" fontSize="18" fill="var(--soft)">
         {dial.name}
       </text>
+      {dial.within && <circle cy={-4} r={26} fill="var(--amber)" stroke="var(--ink)" strokeWidth="2" />}
       <text
-        y={dial.amount.length > 6 ? 4 : 10}
+        y={dial.within ? 48 : dial.amount.length > 6 ? 4 : 10}
         textAnchor="middle"
         className="figures"
-        fontSize={dial.amount.length > 6 ? 24 : 44}
+        fontSize={dial.amount.length > 6 || dial.within ? 24 : 44}
         fontWeight="700"
         fill="var(--ink)"
       >
         {dial.amount}
       </text>
-      <text y={36} textAnchor="middle" fontSize="19" fontWeight="700" fill="var(--ink)">
-        {dial.direction}
-      </text>
-      <text y={58} textAnchor="middle" fontSize="16" fill="var(--soft)">
+      {!dial.within && (
+        <text y={36} textAnchor="middle" fontSize="19" fontWeight="700" fill="var(--ink)">
+          {dial.direction}
+        </text>
+      )}
+      <text y={dial.within ? 68 : 58} textAnchor="middle" fontSize="16" fill="var(--soft)">
         {dial.effect}
       </text>
-      <text y={78} textAnchor="middle" fontSize="16" fill="var(--soft)">
+      <text y={dial.within ? 86 : 78} textAnchor="middle" fontSize="16" fill="var(--soft)">
         {dial.size}
       </text>
     </g>

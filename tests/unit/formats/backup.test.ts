@@ -62,6 +62,28 @@ describe('the backup file', () => {
     expect(writeBackup(read.value).join('')).to.equal(text);
   });
 
+  it('reads a file of version 3: a finder’s one ring becomes the first of several', () => {
+    type Loose = Record<string, unknown>;
+    const file = JSON.parse(text) as { parts: Loose[]; snapshots: { parts: Loose[] }[] };
+    const added = ['tickEvery', 'numberEvery', 'rings', 'patternHips', 'patternYear', 'fieldDeg', 'faintestMag'];
+    const older = (part: Loose): Loose => {
+      const finder = part['finder'] as Loose | null | undefined;
+      if (!finder) return part;
+      const kept = Object.fromEntries(Object.entries(finder).filter(([key]) => !added.includes(key)));
+      return { ...part, finder: { ...kept, ringArcmin: 40, ringYear: 2020 } };
+    };
+    const snapshots = file.snapshots.map((s) => ({ ...s, parts: s.parts.map(older) }));
+    const read = readBackup(JSON.stringify({ ...file, version: 3, parts: file.parts.map(older), snapshots }));
+    if (!read.ok) throw new Error(`${read.code} ${JSON.stringify(read.figures)}`);
+    const mount = read.value.lists.parts.find((p) => p.id === 'demo-heron-mount');
+    expect(mount).to.deep.nested.include({
+      'finder.rings': [{ arcmin: 40, year: 2020 }],
+      'finder.tickEvery': 0.25,
+      'finder.faintestMag': 8,
+    });
+    expect(mount).not.to.have.nested.property('finder.ringArcmin');
+  });
+
   it('does not depend on the order in which records came', () => {
     const { lists } = backup;
     const shuffled = {

@@ -22,6 +22,7 @@ const EXPECTED: Record<string, { file: string; cases: number }> = {
   optics: { file: 'mechanics/optics.json', cases: 46 },
   balance: { file: 'mechanics/balance.json', cases: 31 },
   level: { file: 'mechanics/level.json', cases: 16 },
+  knobs: { file: 'mechanics/knobs.json', cases: 22 },
   tripod: { file: 'mechanics/tripod.json', cases: 22 },
   power: { file: 'mechanics/power.json', cases: 21 },
 };

@@ -5,6 +5,7 @@ import {
   createHead,
   deleteHead,
   recordReading,
+  recordReadings,
   undoLast,
   updateHead,
   type NewReading,
@@ -258,6 +259,60 @@ describe('the step from version 2 to 3', () => {
     const snapshot = (await now.table('snapshots').get('s')) as { parts: object[] };
     expect(snapshot.parts).to.have.deep.members(upgraded);
     await now.delete();
+  });
+});
+
+describe('the step from version 3 to 4', () => {
+  it('gives finders the marks, rings and view that they could not state, in snapshots too', async () => {
+    const old = new Dexie('test-frozen-3');
+    for (const [i, { stores }] of MIGRATIONS.slice(0, 3).entries()) old.version(i + 1).stores(stores);
+    await old.open();
+    const finder = { numbering: '24h', topMark: 12, ringArcmin: 65, ringYear: 2020, screwAnglesDeg: [0] };
+    const rows = [
+      { id: 'm', kind: 'mount', name: 'Mount', finder },
+      { id: 'n', kind: 'mount', name: 'Plate', finder: { ...finder, numbering: 'pattern', ringArcmin: null } },
+      { id: 'o', kind: 'mount', name: 'None', finder: null },
+    ];
+    await old.table('parts').bulkPut(rows);
+    await old.table('snapshots').put({ id: 's', rig: {}, parts: rows, site: {} });
+    old.close();
+    const now = new OwlDatabase('test-frozen-3');
+    const seen = { patternHips: [], patternYear: null, fieldDeg: 7, faintestMag: 8 };
+    const kept = { topMark: 12, screwAnglesDeg: [0], ...seen };
+    const upgraded = [
+      {
+        ...rows[0],
+        finder: { ...kept, numbering: '24h', tickEvery: 0.5, numberEvery: 2, rings: [{ arcmin: 65, year: 2020 }] },
+      },
+      { ...rows[1], finder: { ...kept, numbering: 'pattern', tickEvery: null, numberEvery: null, rings: [] } },
+      rows[2],
+    ];
+    expect(await now.table('parts').toArray()).to.deep.equal(upgraded);
+    const snapshot = (await now.table('snapshots').get('s')) as { parts: object[] };
+    expect(snapshot.parts).to.deep.equal(upgraded);
+    await now.delete();
+  });
+});
+
+describe('readings that belong together', () => {
+  const count = async () => (await readReadings(db)).records.filter((r) => r.nightId === 'demo-tonight-heron').length;
+
+  it('are kept as one change, and undone as one', async () => {
+    const before = await count();
+    const kept = await recordReadings(w, [balanceTrial(0.29), balanceTrial(0.3)]);
+    expect(kept.ok && kept.value.map((r) => r.kind)).to.deep.equal(['balance', 'balance']);
+    expect(await count()).to.equal(before + 2);
+    await undoLast(w);
+    const standing = (await readReadings(db)).records.filter((r) => r.nightId === 'demo-tonight-heron');
+    const retracted = standing.flatMap((r) => (r.kind === 'retract' ? [r.values.readingId] : []));
+    expect(retracted).to.have.members(kept.ok ? kept.value.map((r) => r.id) : []);
+  });
+
+  it('are kept whole or not at all', async () => {
+    const before = await count();
+    const refused = await recordReadings(w, [balanceTrial(0.29), balanceTrial(99)]);
+    expect(refused.ok).to.equal(false);
+    expect(await count()).to.equal(before);
   });
 });
 

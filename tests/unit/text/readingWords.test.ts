@@ -19,6 +19,7 @@ describe('readings in words', () => {
       feet: { azimuthDeg: 10 },
       balance: { axis: 'ra', positionM: 0.293, drops: 'none' },
       halfTurn: { beforeXArcmin: 0, beforeYArcmin: 0, afterXArcmin: 3, afterYArcmin: 4 },
+      driftMark: { starName: 'Mirach', raDeg: 17, decDeg: 35, northArcsec: -4, sigmaArcsec: 1, starts: false },
       drift: { haH: 0.5, decDeg: 2, rateArcsecPerMin: 1.2 },
       track: {
         periodS: 478.7,

@@ -112,7 +112,8 @@ describe('words', () => {
     const common = { star: 'Polaris', viewAngleDeg: 126, view: 'inverted' as const, south: false };
     const sayings: DialSaying[] = [
       { code: 'engraved', reading: 4.2, numbering: '12h', ...common },
-      { code: 'pattern', ...common, south: true },
+      { code: 'pattern', ...common, south: true, engraved: true },
+      { code: 'pattern', ...common, engraved: false },
       { code: 'noFinder', star: 'Polaris', viewAngleDeg: 10, south: false },
       { code: 'equator' },
     ];

@@ -3,7 +3,6 @@ import fc from 'fast-check';
 import { raBalance, type RaBalanceInput } from '../../../../src/core/mount/balance.ts';
 import { barExtensionM, clampShift, weightSets } from '../../../../src/core/mount/balanceProposals.ts';
 import { dialReading, readingAt, viewAngleOf, type Numbering } from '../../../../src/core/mount/dial.ts';
-import { arcminPerTurn, turnToMend } from '../../../../src/core/mount/knobs.ts';
 import { driftRates, polarDrift, totalErrorArcmin } from '../../../../src/core/mount/polarDrift.ts';
 import { finite, holds } from '../../../support/properties.ts';
 
@@ -123,21 +122,5 @@ describe('drift from polar error', () => {
     expect(totalErrorArcmin(error(3, 0), 40)).to.be.closeTo(3, 1e-9);
     expect(totalErrorArcmin(error(0, 4), 60)).to.be.closeTo(2, 0.001);
     expect(totalErrorArcmin(error(0, 4), -60)).to.be.closeTo(2, 0.001);
-  });
-});
-
-describe('knobs', () => {
-  it('turning as told takes the error away, whichever way the bolt works', () => {
-    const ways = fc.constantFrom<'up' | 'down' | 'east' | 'west'>('up', 'down', 'east', 'west');
-    holds(
-      fc.property(finite(-90, 90), finite(5, 90), ways, (errorArcmin, gain, clockwiseMoves) => {
-        const { turns, clockwise } = turnToMend(errorArcmin, gain, clockwiseMoves);
-        const perClockwise = clockwiseMoves === 'up' || clockwiseMoves === 'east' ? gain : -gain;
-        expect(errorArcmin + (clockwise ? turns : -turns) * perClockwise).to.be.closeTo(0, 1e-9);
-        expect(turns).to.be.at.least(0);
-      }),
-    );
-    expect(arcminPerTurn(1, 60)).to.be.closeTo(57.3, 0.05);
-    expect(() => arcminPerTurn(0, 60)).to.throw('pitchMm must be above 0, got 0');
   });
 });

@@ -1,0 +1,49 @@
+import { Button } from 'react-bootstrap';
+import type { Adjuster } from '../../core/night/knobsOfMount.ts';
+import type { MountPart } from '../../core/records/part.ts';
+import { useNight, useSession } from '../../session/session.ts';
+import { useWriting } from '../../session/useWriting.ts';
+import { updateHead } from '../../storage/commands.ts';
+import { SIDE_QUESTIONS } from '../../text/knobWords.ts';
+
+type Moves = NonNullable<MountPart['adjusters']>['altitude']['clockwiseMoves'];
+const ANSWERS = {
+  altitude: [
+    ['up', SIDE_QUESTIONS.altitude.up],
+    ['down', SIDE_QUESTIONS.altitude.down],
+  ],
+  azimuth: [
+    ['east', SIDE_QUESTIONS.azimuth.east],
+    ['west', SIDE_QUESTIONS.azimuth.west],
+  ],
+} as const;
+
+const UNKNOWN = { pitchMm: null, leverMm: null, clockwiseMoves: null };
+const NO_ADJUSTERS = { altitude: { ...UNKNOWN, paired: false }, azimuth: { ...UNKNOWN, paired: true } };
+
+/** Asked once per mount: which way each knob moves the axis; kept with the mount. */
+export function AskSides() {
+  const { records, numbers } = useNight();
+  const { writer } = useSession();
+  const writing = useWriting();
+  const { mount } = numbers;
+  if (!mount || records.fromSnapshot) return null;
+  const adjusters = mount.adjusters ?? NO_ADJUSTERS;
+  const open = (['altitude', 'azimuth'] as const).filter((a) => adjusters[a].clockwiseMoves === null);
+  const answer = (adjuster: Adjuster, clockwiseMoves: Moves): void => {
+    const patch = { adjusters: { ...adjusters, [adjuster]: { ...adjusters[adjuster], clockwiseMoves } } };
+    void writing(updateHead(writer, 'parts', mount.id, patch));
+  };
+  return open.map((adjuster) => (
+    <div className="section" key={adjuster}>
+      <p className="mb-1">{SIDE_QUESTIONS[adjuster].ask}</p>
+      <div className="actions">
+        {ANSWERS[adjuster].map(([moves, words]) => (
+          <Button key={moves} variant="outline" onClick={() => answer(adjuster, moves)}>
+            {words}
+          </Button>
+        ))}
+      </div>
+    </div>
+  ));
+}

@@ -1,0 +1,52 @@
+/** What the half-turn test shows, as codes and figures. */
+import { halfwayPoint, crossOffset } from '../../core/mount/halfTurn.ts';
+import type { PlatePoint } from '../../core/mount/finderPlate.ts';
+import type { NightStatic } from '../../core/night/nightStatic.ts';
+import { PLATE_GOOD_ARCMIN, plateOfFinder, type PlateOfFinder } from '../../core/night/plateOfFinder.ts';
+import type { PlateSaying } from '../../text/plateWords.ts';
+
+export type PlateModel = {
+  saying: PlateSaying;
+  plate: PlateOfFinder;
+  /** The plate hangs upside down after the half turn. */
+  turnDeg: number;
+  halfway: PlatePoint | null;
+  /** What tapping marks next; null when both marks stand. */
+  marking: 'before' | 'after' | null;
+  /** Screws are turned now: the test counts and is not good. */
+  mending: boolean;
+};
+
+/** @param before @param after marks of the round that runs, not yet recorded. */
+export function plateModel(night: NightStatic, before: PlatePoint | null, after: PlatePoint | null): PlateModel {
+  const finder = night.numbers.mount?.finder ?? null;
+  const plate = plateOfFinder(night.records);
+  const running = before !== null;
+  const marks = before && after ? { before, after } : null;
+  const mending = !running && plate.offset !== null && !plate.good;
+  return {
+    saying: sayingOf(finder, plate, running, marks),
+    plate,
+    turnDeg: (running && finder?.turnsWithAxis) || mending ? 180 : 0,
+    halfway: marks && halfwayPoint(marks),
+    marking: !running ? 'before' : marks ? null : 'after',
+    mending,
+  };
+}
+
+function sayingOf(
+  finder: { turnsWithAxis: boolean } | null,
+  { sizeArcmin, good, screws }: PlateOfFinder,
+  running: boolean,
+  marks: { before: PlatePoint; after: PlatePoint } | null,
+): PlateSaying {
+  if (!finder) return { code: 'noFinder' };
+  if (marks) {
+    const { xArcmin, yArcmin } = crossOffset(marks);
+    return { code: 'reading', sizeArcmin: Math.hypot(xArcmin, yArcmin) };
+  }
+  if (running) return { code: 'markAfter' };
+  if (sizeArcmin === null) return finder.turnsWithAxis ? { code: 'markBefore' } : { code: 'fixedFinder' };
+  if (good) return { code: 'good', sizeArcmin, limitArcmin: PLATE_GOOD_ARCMIN };
+  return { code: screws ? 'turnScrews' : 'noScrews', sizeArcmin };
+}
