@@ -12,12 +12,20 @@ const [HERON, WAGTAIL] = ['/n/demo-tonight-heron', '/n/demo-tonight-wagtail'];
 type Shot = { name: string; path: string; light?: string; phone?: boolean; prepare?: (page: Page) => Promise<void> };
 
 async function recordError(page: Page): Promise<void> {
-  await page.getByLabel('Altitude is off by').fill('12');
+  await page.getByLabel('Altitude is off by').fill('22');
   await page.getByLabel('The axis is').selectOption('low');
-  await page.getByLabel('Azimuth is off by').fill('8');
+  await page.getByLabel('Azimuth is off by').fill('17');
   await page.getByRole('button', { name: 'Record this error' }).click();
   await page.getByText('recorded:').waitFor();
   await page.locator('.toast').waitFor({ state: 'visible' });
+}
+
+async function recordHalfTurn(page: Page): Promise<void> {
+  await page.getByLabel('It stands at, on your dial').fill('4');
+  await page.getByLabel('How far out').fill('24');
+  await page.getByRole('button', { name: 'Mark it there' }).click();
+  await page.getByRole('button', { name: 'Record this test' }).click();
+  await page.getByText('turn the screws').waitFor();
 }
 
 const SHOTS: readonly Shot[] = [
@@ -29,7 +37,8 @@ const SHOTS: readonly Shot[] = [
   { name: 'balance-day', path: `${HERON}/balance` },
   { name: 'finder-dial-day', path: `${HERON}/polar` },
   { name: 'finder-dial-south-red', path: `${WAGTAIL}/polar`, light: 'red' },
-  { name: 'two-dials-dusk', path: `${WAGTAIL}/polar?tab=error`, light: 'dusk', prepare: recordError },
+  { name: 'two-dials-dusk', path: `${HERON}/polar?tab=error`, light: 'dusk', prepare: recordError },
+  { name: 'half-turn-day', path: `${HERON}/polar?tab=halfturn&before=20,10`, prepare: recordHalfTurn },
   { name: 'focus-day', path: `${HERON}/pointing` },
   { name: 'tracking-day', path: `${WAGTAIL}/tracking` },
   { name: 'logbook-day', path: '/n/demo-night-3/logbook' },
@@ -39,7 +48,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'site-day', path: '/sites/demo-estrela' },
   { name: 'watch-phone-red', path: `${HERON}/watch`, light: 'red', phone: true },
   { name: 'balance-phone-red', path: `${HERON}/balance`, light: 'red', phone: true },
-  { name: 'finder-dial-phone-day', path: `${HERON}/polar`, phone: true },
+  { name: 'drift-phone-day', path: `${HERON}/polar?tab=drift`, phone: true },
 ];
 
 async function take(shot: Shot, address: string, browser: Awaited<ReturnType<typeof chromium.launch>>): Promise<void> {

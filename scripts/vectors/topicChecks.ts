@@ -1,7 +1,7 @@
 /** Which keys of each topic are compared, and how: the tolerance texts of the case files as code. */
 import { asObject, Comparison } from './checks.ts';
 import { budgetChecks } from './budgetChecks.ts';
-import type { Json, JsonObject } from '../compute/types.ts';
+import { isObject, type Json, type JsonObject } from '../compute/types.ts';
 
 export type TopicCheck = (c: Comparison, input: JsonObject) => void;
 const ARCSEC = 3600;
@@ -111,27 +111,27 @@ function balanceLimit(key: string, expected: number): number {
   return key.endsWith('Nm') ? 0.001 : 0.0001;
 }
 
+type Limit = (key: string, expected: number) => number;
+
+/** One list of the known answer: objects one by one, numbers one by one, anything else exactly. */
+function compareList(c: Comparison, value: Json[], found: Json, limit: Limit, [key, label]: [string, string]): void {
+  const list = Array.isArray(found) ? found : [];
+  if (value.some((v) => typeof v === 'object')) {
+    value.forEach((one, i) => compareTree(c, asObject(one), asObject(list[i]), limit, `${label}[${i}].`));
+  } else if (value.every((v) => typeof v === 'number')) {
+    if (list.length !== value.length) c.exactValues(label, value, found);
+    value.forEach((one, i) => c.nearValues(`${label}[${i}]`, one, list[i] ?? null, limit(key, one)));
+  } else c.exactValues(label, value, found);
+}
+
 /** Every key of the known answer: numbers by their unit, words and flags exactly. */
-function compareTree(
-  c: Comparison,
-  expected: JsonObject,
-  actual: JsonObject,
-  limit: (key: string, v: number) => number,
-  path = '',
-): void {
+function compareTree(c: Comparison, expected: JsonObject, actual: JsonObject, limit: Limit, path = ''): void {
   for (const [key, value] of Object.entries(expected)) {
     const found = actual[key] ?? null;
     const label = `${path}${key}`;
-    if (Array.isArray(value) && value.some((v) => typeof v === 'object')) {
-      const list = Array.isArray(found) ? found : [];
-      value.forEach((one, i) => compareTree(c, asObject(one), asObject(list[i]), limit, `${label}[${i}].`));
-    } else if (Array.isArray(value) && value.every((v) => typeof v === 'number')) {
-      const list = Array.isArray(found) ? found : [];
-      if (list.length !== value.length) c.exactValues(label, value, found);
-      value.forEach((one, i) => c.nearValues(`${label}[${i}]`, one, list[i] ?? null, limit(key, one)));
-    } else if (typeof value === 'object' && value !== null && !Array.isArray(value)) {
-      compareTree(c, value, asObject(found), limit, `${label}.`);
-    } else if (typeof value === 'number') c.nearValues(label, value, found, limit(key, value));
+    if (Array.isArray(value)) compareList(c, value, found, limit, [key, label]);
+    else if (isObject(value)) compareTree(c, value, asObject(found), limit, `${label}.`);
+    else if (typeof value === 'number') c.nearValues(label, value, found, limit(key, value));
     else c.exactValues(label, value, found);
   }
 }

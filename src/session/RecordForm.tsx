@@ -15,6 +15,8 @@ type Props<Fields extends FieldValues, Out extends FieldValues> = {
   button: string;
   /** The reading, or several that belong together, and what is said afterwards. */
   toReading: (values: Out) => { reading: NewReadingHere | readonly NewReadingHere[]; said: string };
+  /** When it was kept. */
+  onRecorded?: () => void;
   /** Keep the fields after recording instead of clearing them. */
   keep?: boolean;
   children: ReactNode;
@@ -33,7 +35,9 @@ export function RecordForm<Fields extends FieldValues, Out extends FieldValues>(
   });
   const save = form.handleSubmit(async (values) => {
     const { reading, said } = props.toReading(values);
-    if ((await record(reading, said)) && props.keep !== true) form.reset();
+    if (!(await record(reading, said))) return;
+    if (props.keep !== true) form.reset();
+    props.onRecorded?.();
   });
   if (night.records.fromSnapshot) return null;
   return (

@@ -160,6 +160,13 @@ async function appendReading(w: Writer, reading: Reading): Promise<void> {
   await w.db.nightReadings.put({ nightId, readings: [...(row?.readings ?? []), reading] });
 }
 
+function checkedReading(candidate: unknown): Result<Reading, WriteCode> {
+  const parsed = readingSchema.safeParse(candidate);
+  if (parsed.success) return ok(parsed.data);
+  const issue = parsed.error.issues[0];
+  return refuse('invalidRecord', { where: issue?.path.join('.') ?? '', what: issue?.message ?? '' });
+}
+
 /** Records what was measured, with a snapshot of rig, parts and site when they changed since the last one. */
 export async function recordReading(w: Writer, given: NewReading): Written<Reading> {
   const written = await recordReadings(w, [given]);
@@ -174,15 +181,10 @@ export async function recordReadings(w: Writer, given: readonly NewReading[]): W
     const snapshot = await snapshotFor(w, nightId);
     if (!snapshot) return refuse('missingRecord', { id: nightId ?? '' });
     const head = { deviceId: w.deviceId, snapshotId: snapshot.id, recordedAtUtc: toUtcText(w.nowMs()) };
-    const readings: Reading[] = [];
-    for (const one of given) {
-      const parsed = readingSchema.safeParse({ ...one, id: w.newId(), ...head });
-      if (!parsed.success) {
-        const issue = parsed.error.issues[0];
-        return refuse('invalidRecord', { where: issue?.path.join('.') ?? '', what: issue?.message ?? '' });
-      }
-      readings.push(parsed.data);
-    }
+    const parsed = given.map((one) => checkedReading({ ...one, id: w.newId(), ...head }));
+    const bad = parsed.find((one) => !one.ok);
+    if (bad) return bad;
+    const readings = parsed.flatMap((one) => (one.ok ? [one.value] : []));
     for (const reading of readings) await appendReading(w, reading);
     const changes = readings.map((reading): Change => ({ type: 'reading', reading }));
     await logChange(w, 'recorded', readings[0]?.kind ?? '', changes);

@@ -40,6 +40,12 @@ export function offsetWords(sizeArcmin: number, f: Format): string {
 
 const WAYS = { up: 'up', down: 'down', left: 'to the left', right: 'to the right' } as const;
 
+/** The same in an eye of the two dials, where there is little room. */
+export function shortKnobName(adjuster: 'altitude' | 'azimuth', paired: boolean, other = false): string {
+  const name = knobName(adjuster, paired, other);
+  return paired ? name.replace(`${adjuster} `, '') : name;
+}
+
 /** Of opposed knobs one is turned, the other followed. */
 export function knobName(adjuster: 'altitude' | 'azimuth', paired: boolean, other = false): string {
   if (adjuster === 'altitude') return paired ? (other ? 'front altitude bolt' : 'rear altitude bolt') : 'altitude bolt';

@@ -51,9 +51,9 @@ export function driftReason(saying: DriftSaying, f: Format): string {
     case 'watch':
       return 'Ignore its wandering east and west: that is the drive. The longer, the surer.';
     case 'enough':
-      return `To ${f.quantity(saying.sigmaArcmin, 'arcmin')}; more time would not change what to turn.`;
+      return `Known to ±${f.quantity(saying.sigmaArcmin, 'arcmin')}; more time would not change what to turn.`;
     case 'turn':
-      return `To ${f.quantity(saying.sigmaArcmin, 'arcmin')}, the air’s part taken off.`;
+      return `Known to ±${f.quantity(saying.sigmaArcmin, 'arcmin')}, the air’s part taken off.`;
     case 'done':
       return 'Both parts are measured after the last turn.';
   }
@@ -66,9 +66,12 @@ export function northWords(south: boolean): string {
     : 'Which way is north: nudge the tube toward the pole; the star moves to the south side of the view.';
 }
 
-export function airWords(airArcsecPerMin: number, altShareArcmin: number, f: Format): string {
-  const way = airArcsecPerMin >= 0 ? 'north' : 'south';
-  return `The air alone moves it ${f.quantity(Math.abs(airArcsecPerMin), 'driftRate')} toward ${way}: taken off, it would have passed for ${f.quantity(Math.abs(altShareArcmin), 'arcmin')} of altitude.`;
+export function airWords(
+  air: { arcsecPerMin: number; imitatedArcmin: number; step: 'azimuth' | 'altitude' },
+  f: Format,
+): string {
+  const way = air.arcsecPerMin >= 0 ? 'north' : 'south';
+  return `The air alone moves it ${f.quantity(Math.abs(air.arcsecPerMin), 'driftRate')} toward ${way}. That is taken off; it would have passed for ${f.quantity(Math.abs(air.imitatedArcmin), 'arcmin')} of ${air.step}.`;
 }
 
 export function markNowWords(sigmaArcmin: number, f: Format): string {

@@ -7,10 +7,9 @@ import type { Said } from './said.ts';
 
 export type Paired = { altitude: boolean; azimuth: boolean };
 
-/** The knob that is turned clockwise, where two oppose each other. */
-export function turnedKnob({ adjuster, advice }: AdjusterTonight, paired: boolean): string {
-  return knobName(adjuster, paired, paired && advice !== null && !advice.clockwise);
-}
+/** True for the other one of two opposed knobs: the one that pushes is always turned clockwise. */
+export const isOther = ({ advice }: AdjusterTonight, paired: boolean): boolean =>
+  paired && advice !== null && !advice.clockwise;
 
 /** Of two opposed knobs the one that pushes is always turned clockwise. */
 export function turnsClockwise({ advice }: AdjusterTonight, paired: boolean): boolean {
@@ -34,7 +33,7 @@ function stepWords(a: AdjusterTonight, paired: boolean, south: boolean, f: Forma
   if (!a.advice)
     return `${a.adjuster === 'altitude' ? 'altitude' : 'azimuth'} **${size}**, until it ${effectWords(a, south)}`;
   const way = turnsClockwise(a, paired) ? 'clockwise' : 'counter-clockwise';
-  return `the ${turnedKnob(a, paired)} **${turnWords(a.advice.turns, f)} ${way}**`;
+  return `the ${knobName(a.adjuster, paired, isOther(a, paired))} **${turnWords(a.advice.turns, f)} ${way}**`;
 }
 
 export function turnsSentence(
@@ -63,6 +62,12 @@ export function turnsSentence(
   }
 }
 
+function aimWords({ adjuster, aimArcmin }: AdjusterTonight, f: Format): string {
+  const [less, more] = adjuster === 'altitude' ? ['low', 'high'] : ['west', 'east'];
+  const size = f.quantity(Math.abs(aimArcmin), 'arcmin');
+  return `Aimed ${size} ${aimArcmin < 0 ? less : more}: tightening moves it back by as much, as it did before.`;
+}
+
 /** How the hand goes about it. */
 export function handWords(a: AdjusterTonight, paired: boolean, f: Format): string[] {
   const { advice, knob } = a;
@@ -72,22 +77,16 @@ export function handWords(a: AdjusterTonight, paired: boolean, f: Format): strin
     const other = knobName(a.adjuster, true, advice.clockwise);
     lines.push(`Loosen the ${other} as you turn; at the end both snug, a little at a time, watching the error.`);
   }
-  if (advice.thenUpTurns !== null)
-    lines.push(
-      `Altitude is finished upward, against the weight: after that turn ${turnWords(advice.thenUpTurns, f)} back up.`,
-    );
+  if (advice.thenUpTurns !== null) {
+    const back = turnWords(advice.thenUpTurns, f);
+    lines.push(`Altitude is finished upward, against the weight: after that turn ${back} back up.`);
+  }
   if (advice.fraction < 1) {
+    const share = f.number(advice.fraction * 100, 0);
     const logged = knob?.learned?.records ?? 0;
-    lines.push(
-      `Stops at ${f.number(advice.fraction * 100, 0)} % of the way, until ${a.adjuster} is learned (${logged} of 4 turns logged).`,
-    );
+    lines.push(`Stops at ${share} % of the way, until ${a.adjuster} is learned (${logged} of 4 turns logged).`);
   }
-  if (a.aimArcmin !== 0) {
-    const size = f.quantity(Math.abs(a.aimArcmin), 'arcmin');
-    const where = a.adjuster === 'altitude' ? (a.aimArcmin < 0 ? 'low' : 'high') : a.aimArcmin < 0 ? 'west' : 'east';
-    lines.push(`Aimed ${size} ${where}: tightening moves it back by as much, as it did before.`);
-  }
-  return lines;
+  return a.aimArcmin === 0 ? lines : [...lines, aimWords(a, f)];
 }
 
 /** What is known of a knob. */

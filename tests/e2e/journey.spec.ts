@@ -82,7 +82,7 @@ test('the polar journey: an error by hand turns the two dials and feeds the budg
   await page.getByLabel('The axis points too far').selectOption({ label: 'left (east)' });
   await page.getByRole('button', { name: 'Record this error' }).click();
   await expect(sentence(page)).toHaveText(
-    'Turn the altitude bolt 45° clockwise, then the azimuth knobs 42° counter-clockwise.',
+    'Turn the altitude bolt 36° clockwise, then the left azimuth knob 34° clockwise.',
   );
   await expect(page.locator('.margin').first()).toContainText('items measured');
   await expect(page.getByRole('navigation', { name: 'The run' })).toContainText('14.1′');

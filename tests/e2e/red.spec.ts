@@ -17,6 +17,16 @@ const views: View[] = [
   },
   { name: 'finder dial, north', path: `${HERON}/polar` },
   { name: 'finder dial, south', path: `${WAGTAIL}/polar` },
+  { name: 'the sky toward the pole', path: `${HERON}/polar?tab=find` },
+  { name: 'marks of a half turn', path: `${HERON}/polar?tab=halfturn&before=30,20&after=-20,30` },
+  {
+    name: 'a star timed',
+    path: `${HERON}/polar?tab=drift`,
+    prepare: async (page) => {
+      await page.getByRole('button', { name: 'It is centred: start the clock' }).click();
+      await page.getByText('Where is it now?').waitFor();
+    },
+  },
   {
     name: 'two dials',
     path: `${HERON}/polar?tab=error`,
@@ -24,7 +34,7 @@ const views: View[] = [
       await page.getByLabel('Altitude is off by').fill('5');
       await page.getByLabel('Azimuth is off by').fill('0.4');
       await page.getByRole('button', { name: 'Record this error' }).click();
-      await page.getByText('leave it').waitFor();
+      await page.getByText('tighten everything').waitFor();
     },
   },
   { name: 'meridian', path: `${HERON}/meridian` },

@@ -20,8 +20,11 @@ export const BENCHES: readonly View[] = [
   [`${HERON}/pointing`, 'Focus and pointing'],
   [`${HERON}/polar?tab=error`, 'Polar alignment'],
   [`${HERON}/balance?tab=sideways`, 'Balance'],
+  [`${WAGTAIL}/polar?tab=find`, 'Polar alignment'],
   [`${HERON}/level?tab=shadow`, 'Level and bearing'],
+  [`${HERON}/polar?tab=drift`, 'Polar alignment'],
   [`${WAGTAIL}/tracking`, 'Tracking'],
+  [`${HERON}/polar?tab=halfturn`, 'Polar alignment'],
   [`${HERON}/watch`, 'Watch'],
   ['/n/demo-night-3/logbook', 'Logbook'],
 ];

@@ -1,4 +1,15 @@
-import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
+import {
+  createContext,
+  lazy,
+  Suspense,
+  useCallback,
+  useContext,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { useNavigate } from 'react-router';
 import { settingOf } from '../../core/records/setting.ts';
 import { useSession, useShared } from '../../session/session.ts';
@@ -8,8 +19,10 @@ import type { Stored } from '../../storage/useStored.ts';
 import { useUndo } from '../../session/useUndo.ts';
 import { currentLight, LIGHTS, setLight, type Light } from '../../ui/lights.ts';
 import { commandForKey, isStationCommand, type CommandId, type PlainCommandId } from './commands.ts';
-import { FindSheet } from './FindSheet.tsx';
-import { HelpSheet } from './HelpSheet.tsx';
+
+/** Fetched when they are first opened. */
+const FindSheet = lazy(async () => ({ default: (await import('./FindSheet.tsx')).FindSheet }));
+const HelpSheet = lazy(async () => ({ default: (await import('./HelpSheet.tsx')).HelpSheet }));
 
 type Commands = { run: (id: CommandId) => void; light: Light; chooseLight: (light: Light) => void };
 const CommandContext = createContext<Commands | null>(null);
@@ -67,6 +80,12 @@ export function CommandProvider({ children }: { children: ReactNode }) {
   const undo = useUndo();
   const toStation = useStationSteps();
   const [sheet, setSheet] = useState<'none' | 'help' | 'find'>('none');
+  // Once opened they stay, so that they can close with their own movement.
+  const [opened, setOpened] = useState(false);
+  const openSheet = (which: 'help' | 'find'): void => {
+    setOpened(true);
+    setSheet(which);
+  };
   const [light, showLight] = useState(currentLight);
   const shortcuts = useShortcutSetting();
   const chooseLight = useCallback((next: Light) => {
@@ -82,8 +101,8 @@ export function CommandProvider({ children }: { children: ReactNode }) {
       card: () => toStation({ step: 'card' }),
       nextLight: () => chooseLight(LIGHTS[(LIGHTS.indexOf(currentLight()) + 1) % LIGHTS.length] ?? 'day'),
       undo: () => void undo(),
-      find: () => setSheet('find'),
-      help: () => setSheet('help'),
+      find: () => openSheet('find'),
+      help: () => openSheet('help'),
     };
     if (isStationCommand(id)) toStation({ step: id.slice('station-'.length) });
     else actions[id]();
@@ -118,8 +137,12 @@ export function CommandProvider({ children }: { children: ReactNode }) {
   return (
     <CommandContext value={commands}>
       {children}
-      <HelpSheet show={sheet === 'help'} close={() => setSheet('none')} keys={shortcuts.keys} />
-      <FindSheet show={sheet === 'find'} close={() => setSheet('none')} run={commands.run} />
+      {opened && (
+        <Suspense fallback={null}>
+          <HelpSheet show={sheet === 'help'} close={() => setSheet('none')} keys={shortcuts.keys} />
+          <FindSheet show={sheet === 'find'} close={() => setSheet('none')} run={commands.run} />
+        </Suspense>
+      )}
     </CommandContext>
   );
 }

@@ -1,5 +1,4 @@
 import { lazy, Suspense, useState } from 'react';
-import { Offcanvas } from 'react-bootstrap';
 import { useLocation } from 'react-router';
 import { fromUtcText } from '../../core/time/utc.ts';
 import type { Budget } from '../../core/verdict/budget.ts';
@@ -11,6 +10,8 @@ import { stationOf } from '../../text/stations.ts';
 import { BudgetTable } from '../../ui/BudgetTable.tsx';
 import { StarShape } from '../../ui/StarShape.tsx';
 
+/** Fetched when it is first pulled up. */
+const PullUpSheet = lazy(async () => ({ default: (await import('../../ui/PullUpSheet.tsx')).PullUpSheet }));
 const GoalInMargin = lazy(async () => ({
   default: (await import('../../features/polar/GoalInMargin.tsx')).GoalInMargin,
 }));
@@ -129,27 +130,31 @@ export function Margin() {
 /** On the phone: the verdict as a bar that pulls the margin up. */
 export function MarginSheet() {
   const [open, setOpen] = useState(false);
+  const [opened, setOpened] = useState(false);
+  const pull = (): void => {
+    setOpened(true);
+    setOpen(true);
+  };
   const at = useNightAt();
   const { format } = useShared();
   const { budget } = at;
   return (
     <>
-      <button type="button" className="sheet-button" onClick={() => setOpen(true)}>
+      <button type="button" className="sheet-button" onClick={pull}>
         {budget ? <StarShape ratio={budget.worstRatio} /> : null}
         <strong>{budget ? VERDICT_NAMES[budget.verdict] : 'No verdict yet'}</strong>
         <span className="figures">{budget ? format.number(budget.worstRatio, 2) : ''}</span>
         <span className="soft">why</span>
       </button>
-      <Offcanvas show={open} onHide={() => setOpen(false)} placement="bottom" aria-labelledby="sheet-title">
-        <Offcanvas.Header closeButton>
-          <Offcanvas.Title id="sheet-title">Verdict</Offcanvas.Title>
-        </Offcanvas.Header>
-        <Offcanvas.Body tabIndex={0}>
-          <div className="margin">
-            <MarginContent />
-          </div>
-        </Offcanvas.Body>
-      </Offcanvas>
+      {opened && (
+        <Suspense fallback={null}>
+          <PullUpSheet title="Verdict" show={open} close={() => setOpen(false)}>
+            <div className="margin">
+              <MarginContent />
+            </div>
+          </PullUpSheet>
+        </Suspense>
+      )}
     </>
   );
 }

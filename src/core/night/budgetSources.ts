@@ -1,11 +1,12 @@
 /** Puts the budget's input together from readings, and says for each item whether it was measured or is assumed. */
+import { totalErrorArcmin } from '../mount/polarDrift.ts';
 import { judgeSteadiness } from '../mount/steadiness.ts';
 import { wormPeriodS, type Sinusoid } from '../tracking/periodicError.ts';
 import type { MountPart } from '../records/part.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
 import type { BudgetInput, BudgetItemName, PolarError, Tracking } from '../verdict/contributions.ts';
 import { POLAR_LIST } from './checklists.ts';
-import { lastReading, type NightRecords } from './nightRecords.ts';
+import { knobTurnedSince, lastReading, type NightRecords } from './nightRecords.ts';
 import type { RigNumbers } from './rigNumbers.ts';
 
 export type Source = { basis: 'measured' | 'assumed' | 'given' | 'notChecked'; atUtc: string | null };
@@ -36,6 +37,10 @@ export function assumedSinusoids(mount: Driven | null): Sinusoid[] {
 
 function polarOf(records: NightRecords): { polar: PolarError; source: Source } {
   const reading = lastReading(records.readings, 'polarError');
+  if (reading && knobTurnedSince(records.readings)) {
+    const total = totalErrorArcmin(reading.values, records.site.latDeg);
+    return { polar: { known: 'size', errorArcmin: total * ASSUMED.polarErrorLeftAfterTurn }, source: assumed };
+  }
   if (reading) {
     const { altErrorArcmin, azErrorArcmin } = reading.values;
     return {

@@ -114,3 +114,8 @@ export function lastReading<K extends Reading['kind']>(
   const found = readings.filter((r): r is Extract<Reading, { kind: K }> => r.kind === kind);
   return found.filter(accept).at(-1);
 }
+
+/** A bolt or knob was turned after the last error that was measured. */
+export function knobTurnedSince(readings: readonly Reading[]): boolean {
+  return readings.findLast((r) => r.kind === 'polarError' || r.kind === 'knobTurn')?.kind === 'knobTurn';
+}

@@ -59,11 +59,16 @@ export function projectFrom(centre: Horizontal, place: Horizontal): ViewPoint {
   return { rightDeg: dot(p, right) * factor, upDeg: dot(p, normalize(up)) * factor };
 }
 
+/** Lower than this haze hides stars. */
+const LOWEST_GROUP_DEG = 10;
+
 export type Hop = {
   group: HopGroupId;
   fromName: string;
   /** Lowest star of the group above the true horizon. */
   lowestAltDeg: number;
+  /** All of it stands clear of haze and horizon line. */
+  clear: boolean;
   /** To the pole. */
   distanceDeg: number;
   /** Clockwise from straight up, as the eye sees it. */
@@ -80,8 +85,9 @@ export function elevatedPole(latDeg: number): Horizontal {
 }
 
 /** The groups of the site's hemisphere at an instant, those that stand highest first.
- *  @param lowestDeg groups that reach lower are left out. */
-export function starHops(utcMs: number, place: Place, lowestDeg = 10): Hop[] {
+ *  @param horizonDeg altitude of the site's horizon line at an azimuth; groups that reach below it, or below 10 degrees,
+ *  are left out. */
+export function starHops(utcMs: number, place: Place, horizonDeg: (azDeg: number) => number = () => 0): Hop[] {
   const centre = elevatedPole(place.latDeg);
   const groups = HOP_GROUPS.filter((g) => g.south === place.latDeg < 0);
   const wanted = new Set(groups.flatMap((g) => g.lines.flat()));
@@ -96,6 +102,7 @@ export function starHops(utcMs: number, place: Place, lowestDeg = 10): Hop[] {
       group: group.id,
       fromName: from?.name ?? '',
       lowestAltDeg: Math.min(...seen.map((s) => s.altDeg)),
+      clear: seen.every((s) => s.altDeg >= Math.max(LOWEST_GROUP_DEG, horizonDeg(s.azDeg))),
       distanceDeg: 2 * Math.atan(Math.hypot(start.rightDeg, start.upDeg) / 2 / DEG_PER_RAD) * DEG_PER_RAD,
       directionDeg: wrap360(Math.atan2(-start.rightDeg, -start.upDeg) * DEG_PER_RAD),
       lines: group.lines.map((line) => line.map((hip) => projectFrom(centre, at.get(hip)?.place ?? centre))),
@@ -104,6 +111,6 @@ export function starHops(utcMs: number, place: Place, lowestDeg = 10): Hop[] {
   };
   return groups
     .map(hopOf)
-    .filter((hop) => hop.lowestAltDeg >= lowestDeg)
+    .filter((hop) => hop.clear)
     .sort((a, b) => b.lowestAltDeg - a.lowestAltDeg);
 }

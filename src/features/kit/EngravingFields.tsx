@@ -86,8 +86,8 @@ export function NumberListField({ path, label, hint }: { path: string; label: st
   const stored = Array.isArray(field.value) ? (field.value as number[]) : [];
   const [text, setText] = useState(stored.join(', '));
   // A list's message hangs on its first bad member.
-  const error = fieldState.error as { message?: string } | { message?: string }[] | undefined;
-  const message = Array.isArray(error) ? error.find((e) => e?.message)?.message : error?.message;
+  const error = fieldState.error as { message?: string } | ({ message?: string } | undefined)[] | undefined;
+  const message = (Array.isArray(error) ? error.find((e) => e?.message) : error)?.message;
   return (
     <Form.Group controlId={path}>
       <Form.Label>{label}</Form.Label>

@@ -1,8 +1,10 @@
+import { range } from 'd3';
 import type { DriftRun } from '../../core/night/driftRun.ts';
 import { useShared } from '../../session/session.ts';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 
 const SHORTEST_MIN = 3;
+const MOST_TICKS = 8;
 const SMALLEST_ARCSEC = 5;
 
 /** The marks over time, the line through them, and how far the doubt of the rate opens. */
@@ -16,7 +18,12 @@ export function DriftChart({ run }: { run: DriftRun }) {
       label={`${run.starName}: ${marks.length} marks`}
       fileName="drift"
       height={230}
-      x={{ domain: [0, minutes], label: 'minutes', format: (v) => format.number(v, 0) }}
+      x={{
+        domain: [0, minutes],
+        label: 'minutes',
+        format: (v) => format.number(v, 0),
+        ticks: range(0, minutes + 0.01, Math.ceil(minutes / MOST_TICKS)),
+      }}
       y={{ domain: [-reach, reach], label: 'toward north', format: (v) => format.quantity(v, 'arcsec', 0) }}
     >
       {({ x, y, width }) => {

@@ -25,8 +25,8 @@ function StepChoice({ model, step, choose }: ChoiceProps) {
     <Form.Group controlId="drift-step">
       <Form.Label>The star is for</Form.Label>
       <Form.Select value={step ?? next} onChange={(event) => choose(event.target.value as DriftStep)}>
-        <option value="azimuth">azimuth, near the meridian</option>
-        <option value="altitude">altitude, far from the meridian</option>
+        <option value="azimuth">azimuth</option>
+        <option value="altitude">altitude</option>
       </Form.Select>
     </Form.Group>
   );

@@ -113,7 +113,9 @@ function Figures({ model, run }: { model: DriftModel; run: DriftRun }) {
         ]}
       />
       {run.rate && <p className="mb-1">{runWords(run.rate, format)}</p>}
-      <p className="soft mb-1">{airWords(run.airArcsecPerMin, model.airAltArcmin, format)}</p>
+      <p className="soft mb-1">
+        {airWords({ arcsecPerMin: run.airArcsecPerMin, imitatedArcmin: model.imitatedArcmin, step }, format)}
+      </p>
       {next && <p className="soft">{markNowWords(partOf(next, step, model.turns, latDeg).sigmaArcmin, format)}</p>}
     </>
   );

@@ -78,7 +78,7 @@ function SideFields({ south }: { south: boolean }) {
 }
 
 /** An error measured elsewhere; after tightening it also tells what tightening did. */
-export function ErrorForm({ model }: { model: TurnsModel }) {
+export function ErrorForm({ model, onRecorded }: { model: TurnsModel; onRecorded: () => void }) {
   const { records } = useNight();
   const { format } = useShared();
   const { south, turns } = model;
@@ -100,6 +100,7 @@ export function ErrorForm({ model }: { model: TurnsModel }) {
     <RecordForm<Typed, TypedError>
       title="Record an error you measured"
       button="Record this error"
+      onRecorded={onRecorded}
       schema={typedSchema}
       defaults={{ alt: null, altSide: 'high', az: null, azSide: 'east', reference: 'refracted', tightened: false }}
       toReading={(typed) => ({

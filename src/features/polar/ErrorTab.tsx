@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { formatDate } from '../../core/time/civil.ts';
 import { fromUtcText } from '../../core/time/utc.ts';
 import { errorsBefore, errorsTonight } from '../../core/night/errorHistory.ts';
@@ -101,6 +101,8 @@ export function ErrorTab({ tabs }: { tabs: ReactNode }) {
   const { format } = useShared();
   const model = turnsModel(night);
   const { saying, turns } = model;
+  // The form stands below the fold; what it changes stands above.
+  const top = useRef<HTMLDivElement>(null);
   const started = turns.altitude.measured || turns.azimuth.measured;
   return (
     <BenchLayout
@@ -109,13 +111,13 @@ export function ErrorTab({ tabs }: { tabs: ReactNode }) {
       sentence={turnsSentence(saying, turns, model, format)}
       reason={reasonOf(model, format)}
       instrumentName="The two dials"
-      instrument={started ? <Dials model={model} /> : undefined}
+      instrument={<div ref={top}>{started && <Dials model={model} />}</div>}
     >
       <HandLines model={model} />
       <TurnedAsShown model={model} />
       <AskSides />
       <Fall model={model} />
-      <ErrorForm model={model} />
+      <ErrorForm model={model} onRecorded={() => top.current?.scrollIntoView({ block: 'center' })} />
       {!night.records.fromSnapshot && <OtherTurn model={model} />}
       {started && <RecordScale />}
       <Learned model={model} />

@@ -15,7 +15,7 @@ import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { NakedEyeView } from '../../ui/instruments/NakedEyeView.tsx';
 import { LOW_POLE_DEG } from './dialModel.ts';
-import { EYE_RADIUS_DEG, findModel, type FindModel } from './findModel.ts';
+import { findModel, type FindModel } from './findModel.ts';
 
 /** From bright groups that are up now to the pole, in fists and as on a clock. */
 function Hops({ model }: { model: FindModel }) {
@@ -75,7 +75,6 @@ export function FindPole({ tabs }: { tabs: ReactNode }) {
             poleStar={model.poleStar}
             poleStarName={at.poleStar.name}
             horizon={model.horizon}
-            radiusDeg={EYE_RADIUS_DEG}
             points={latDeg < 0 ? ['east', 'south', 'west'] : ['west', 'north', 'east']}
             poleAltDeg={Math.abs(latDeg)}
             heightText={fistWords(Math.abs(latDeg))}

@@ -18,8 +18,8 @@ export type DriftModel = {
   run: DriftRun | null;
   /** What the marks so far tell, with everything known before. */
   estimate: PoleEstimate | null;
-  /** Of the altitude that the air would have imitated. */
-  airAltArcmin: number;
+  /** The part of the error that the air alone would have imitated. */
+  imitatedArcmin: number;
   stars: DriftStar[];
 };
 
@@ -35,12 +35,17 @@ export function partOf(
   return { errorArcmin: estimate.altArcmin - lift, sigmaArcmin: altSigmaArcmin(estimate) };
 }
 
+/** What one arcmin of a part does to the star, arcsec a minute. */
+function sensitivityOf({ haH, decDeg }: DriftRun, step: DriftStep, latDeg: number): number {
+  const { perAlt, perAz } = driftSensitivity(haH, decDeg, latDeg);
+  return step === 'altitude' ? perAlt : perAz;
+}
+
 function runSaying(run: DriftRun, estimate: PoleEstimate | null, turns: TurnsTonight, latDeg: number): DriftSaying {
   const step = movedMostBy(run, latDeg);
   if (!estimate || !run.rate) return { code: 'watch', step, star: run.starName };
   const part = partOf(estimate, step, turns, latDeg);
-  const { perAlt, perAz } = driftSensitivity(run.haH, run.decDeg, latDeg);
-  const timing = run.rate.sigmaArcsecPerMin / Math.abs(step === 'altitude' ? perAlt : perAz);
+  const timing = run.rate.sigmaArcsecPerMin / Math.abs(sensitivityOf(run, step, latDeg));
   return isKnownWell(part, timing, turns.goal.goalArcmin)
     ? { code: 'enough', step, ...part, south: latDeg < 0 }
     : { code: 'watch', step, star: run.starName };
@@ -90,7 +95,7 @@ export function driftModel(
     turns,
     run,
     estimate,
-    airAltArcmin: run ? run.airArcsecPerMin / driftSensitivity(run.haH, run.decDeg, site.latDeg).perAlt : 0,
+    imitatedArcmin: run ? run.airArcsecPerMin / sensitivityOf(run, movedMostBy(run, site.latDeg), site.latDeg) : 0,
     stars,
   };
 }

@@ -1,4 +1,5 @@
 /** Where the pole is to the bare eye, as codes and figures. */
+import { horizonAltDeg } from '../../core/night/darkness.ts';
 import type { NightAt } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { compassReadingDeg, poleBearingDeg } from '../../core/sky/bearing.ts';
@@ -6,9 +7,6 @@ import { toHorizontal } from '../../core/sky/horizontal.ts';
 import { elevatedPole, projectFrom, starHops, type Hop, type ViewPoint } from '../../core/sky/starHop.ts';
 import type { FindSaying } from '../../text/findWords.ts';
 import { LOWEST_POLE_DEG } from './dialModel.ts';
-
-/** How wide the naked-eye view is drawn, to each side. */
-export const EYE_RADIUS_DEG = 38;
 
 export type FindModel = {
   saying: FindSaying;
@@ -39,7 +37,7 @@ export function findModel(night: NightStatic, at: NightAt): FindModel {
             star: at.poleStar.name,
             compassDeg: compassReadingDeg(poleBearingDeg(site.latDeg), night.magnetic.declinationDeg),
           },
-    hops: starHops(at.timeMs, site),
+    hops: starHops(at.timeMs, site, (azDeg) => horizonAltDeg(site, azDeg)),
     poleStar: projectFrom(centre, star),
     horizon,
     tracker: kind === 'trackerBallHead' || kind === 'trackerBracket',

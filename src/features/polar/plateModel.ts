@@ -17,6 +17,13 @@ export type PlateModel = {
   mending: boolean;
 };
 
+type Marks = { before: PlatePoint; after: PlatePoint };
+
+function markingOf(before: PlatePoint | null, marks: Marks | null): PlateModel['marking'] {
+  if (marks) return null;
+  return before ? 'after' : 'before';
+}
+
 /** @param before @param after marks of the round that runs, not yet recorded. */
 export function plateModel(night: NightStatic, before: PlatePoint | null, after: PlatePoint | null): PlateModel {
   const finder = night.numbers.mount?.finder ?? null;
@@ -24,12 +31,13 @@ export function plateModel(night: NightStatic, before: PlatePoint | null, after:
   const running = before !== null;
   const marks = before && after ? { before, after } : null;
   const mending = !running && plate.offset !== null && !plate.good;
+  const upsideDown = mending || (running && finder?.turnsWithAxis === true);
   return {
     saying: sayingOf(finder, plate, running, marks),
     plate,
-    turnDeg: (running && finder?.turnsWithAxis) || mending ? 180 : 0,
+    turnDeg: upsideDown ? 180 : 0,
     halfway: marks && halfwayPoint(marks),
-    marking: !running ? 'before' : marks ? null : 'after',
+    marking: markingOf(before, marks),
     mending,
   };
 }
@@ -38,7 +46,7 @@ function sayingOf(
   finder: { turnsWithAxis: boolean } | null,
   { sizeArcmin, good, screws }: PlateOfFinder,
   running: boolean,
-  marks: { before: PlatePoint; after: PlatePoint } | null,
+  marks: Marks | null,
 ): PlateSaying {
   if (!finder) return { code: 'noFinder' };
   if (marks) {

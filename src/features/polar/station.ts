@@ -2,7 +2,7 @@
  *  and whatever was recorded on the way. */
 import { FINAL_CHECK, POLAR_LIST } from '../../core/night/checklists.ts';
 import { totalErrorArcmin } from '../../core/mount/polarDrift.ts';
-import { lastReading } from '../../core/night/nightRecords.ts';
+import { knobTurnedSince, lastReading } from '../../core/night/nightRecords.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Summary } from '../../session/stationState.ts';
 
@@ -11,6 +11,7 @@ export const polarSummary: Summary = (night, format) => {
   const error = lastReading(readings, 'polarError');
   if (error) {
     const total = totalErrorArcmin(error.values, site.latDeg);
+    if (knobTurnedSince(readings)) return { state: 'half', reading: 'turned' };
     return { state: 'done', reading: format.quantity(total, 'arcmin') };
   }
   const byEye = lastReading(readings, 'check', (r) => r.values.listId === POLAR_LIST && r.values.done);

@@ -3,15 +3,9 @@ import { POLAR_LIST, SET_BY_EYE, isTicked } from '../../core/night/checklists.ts
 import type { Adjuster } from '../../core/night/knobsOfMount.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { turnsTonight, type AdjusterTonight, type TurnsTonight } from '../../core/night/turnsTonight.ts';
+import { shortKnobName } from '../../text/dialWords.ts';
 import type { Format } from '../../text/format.ts';
-import {
-  changeOf,
-  effectWords,
-  turnedKnob,
-  turnsClockwise,
-  type Paired,
-  type TurnsSaying,
-} from '../../text/knobWords.ts';
+import { changeOf, effectWords, isOther, turnsClockwise, type Paired, type TurnsSaying } from '../../text/knobWords.ts';
 import { turnWords } from '../../text/polarWords.ts';
 import type { TurnDial } from '../../ui/instruments/TurnDials.tsx';
 
@@ -45,14 +39,15 @@ export function dialOf(model: TurnsModel, adjuster: Adjuster, f: Format): TurnDi
   const a: AdjusterTonight = model.turns[adjuster];
   const paired = model.paired[adjuster];
   const common = {
-    name: turnedKnob(a, paired),
+    name: shortKnobName(adjuster, paired, isOther(a, paired)),
     effect: effectWords(a, model.south),
     size: f.quantity(Math.abs(changeOf(a)), 'arcmin'),
     clockwise: turnsClockwise(a, paired),
-    within: a.within,
+    // A pupil lights on what was measured, not on what a turn should have done.
+    within: a.within && !a.turnedSince,
   };
   if (!a.measured) return { ...common, turns: 0, amount: '?', direction: 'not measured', effect: '', size: '' };
-  if (a.within) return { ...common, turns: 0, amount: 'there', direction: 'leave it', effect: 'off by' };
+  if (common.within) return { ...common, turns: 0, amount: 'there', direction: 'leave it', effect: 'off by' };
   if (a.turnedSince) return { ...common, turns: 0, amount: 'turned', direction: 'measure again', effect: 'about' };
   if (!a.advice) return { ...common, turns: null, amount: common.size, direction: 'turn not known', size: '' };
   const direction = common.clockwise ? 'clockwise' : 'counter-clockwise';

@@ -28,6 +28,23 @@ const CHECKS: readonly FirstSubCheck[] = ['clutches', 'rate', 'cables', 'caps', 
 /** Refocused outward as it got colder: 11 um a degree. */
 const focusUm = (celsius: number): number => 12_400 + 11 * (10 - celsius);
 
+/** The pole is found so many times worse than it is left. */
+const FOUND_TIMES = 4;
+/** Tightening lifts this mount's axis. */
+const LOCK_UP_ARCMIN = 1.3;
+/** Its screws: a turn, and what is lost after a lock. */
+const GAIN_ARCMIN_PER_TURN = 56;
+const DEAD_TURNS = 0.03;
+
+/** A small difference from night to night, always the same for one. */
+const wobble = (e: Earlier, size: number): number => size * Math.sin(e.daysAgo * 1.7);
+
+/** What had to be turned for a change, with the hand's own scatter. */
+function turnsOf(changeArcmin: number, e: Earlier): number {
+  const size = Math.abs(changeArcmin) / (GAIN_ARCMIN_PER_TURN * (1 + wobble(e, 0.03))) + DEAD_TURNS;
+  return Number((Math.sign(changeArcmin) * size).toFixed(3));
+}
+
 function setUp({ rig, site }: Where, e: Earlier): Entry[] {
   const mount = { type: 'mount', id: rig.mountId } as const;
   const here = { type: 'site', id: site.id } as const;
@@ -84,12 +101,28 @@ function balanceAndTap({ rig }: Where, e: Earlier): Entry[] {
 function atDusk({ rig }: Where, e: Earlier): Entry[] {
   const mount = { type: 'mount', id: rig.mountId } as const;
   const wholeRig = { type: 'rig', id: rig.id } as const;
-  const error = (minutes: number, times: number): Entry => ({
+  const error = (minutes: number, altErrorArcmin: number, azErrorArcmin: number): Entry => ({
     minutes,
     step: 'polar',
     kind: 'polarError',
     subject: mount,
-    values: { altErrorArcmin: e.alt * times, azErrorArcmin: e.az * times, method: 'drift', reference: 'refracted' },
+    values: { altErrorArcmin, azErrorArcmin, method: 'drift', reference: 'refracted' },
+  });
+  const lockUp = LOCK_UP_ARCMIN + wobble(e, 0.15);
+  const found = { alt: e.alt * FOUND_TIMES, az: e.az * FOUND_TIMES };
+  const set = { alt: e.alt - lockUp, az: e.az };
+  const turn = (adjuster: 'altitude' | 'azimuth', before: number, after: number): Entry => ({
+    minutes: 8,
+    step: 'polar',
+    kind: 'knobTurn',
+    subject: mount,
+    values: {
+      adjuster,
+      turns: turnsOf(after - before, e),
+      afterLockOrReversal: true,
+      beforeArcmin: before,
+      afterArcmin: null,
+    },
   });
   const ticks = CHECKS.map((itemId, i): Entry => ({
     minutes: 40 + i,
@@ -99,8 +132,18 @@ function atDusk({ rig }: Where, e: Earlier): Entry[] {
     values: { listId: FIRST_SUB_LIST, itemId, done: true },
   }));
   return [
-    error(4, 4),
-    error(12, 1),
+    error(4, found.alt, found.az),
+    turn('altitude', found.alt, set.alt),
+    turn('azimuth', found.az, set.az),
+    error(12, set.alt, set.az),
+    {
+      minutes: 14,
+      step: 'polar',
+      kind: 'lockShift',
+      subject: mount,
+      values: { altArcmin: lockUp, azArcmin: wobble(e, 0.1) },
+    },
+    error(15, e.alt, e.az),
     { minutes: 20, step: 'polar', kind: 'timing', subject: wholeRig, values: { step: 'polar', minutes: 16 } },
     {
       minutes: 28,

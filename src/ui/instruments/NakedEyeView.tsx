@@ -9,7 +9,6 @@ type Props = {
   poleStar: ViewPoint;
   poleStarName: string;
   horizon: readonly ViewPoint[];
-  radiusDeg: number;
   /** Names of the compass points at the left, middle and right. */
   points: readonly [string, string, string];
   poleAltDeg: number;
@@ -26,11 +25,24 @@ function farthest(hop: DrawnHop, pole: ViewPoint): ViewPoint {
   return hop.lines.flat().reduce((far, p) => (away(p) > away(far) ? p : far), hop.from);
 }
 
+/** Ground below the horizon, and room for a name above the highest star, degrees. */
+const GROUND_DEG = 9;
+const NAME_DEG = 7;
+const LEAST_UP_DEG = 14;
+const LEAST_SIDE_DEG = 24;
+
+/** As large as horizon and all groups allow: pixels a degree, and where the pole comes to lie. */
+function frame(hops: readonly DrawnHop[], poleAltDeg: number): { scale: number; middleY: number } {
+  const all = hops.flatMap((hop) => hop.lines.flat());
+  const upDeg = Math.max(LEAST_UP_DEG, ...all.map((p) => p.upDeg)) + NAME_DEG;
+  const sideDeg = Math.max(LEAST_SIDE_DEG, ...all.map((p) => Math.abs(p.rightDeg) + NAME_DEG));
+  const scale = Math.min(HEIGHT / (poleAltDeg + GROUND_DEG + upDeg), WIDTH / 2 / sideDeg);
+  return { scale, middleY: HEIGHT - (poleAltDeg + GROUND_DEG) * scale };
+}
+
 export function NakedEyeView(props: Props) {
-  const { label, hops, poleStar, poleStarName, horizon, radiusDeg, points, poleAltDeg, heightText } = props;
-  const scale = HEIGHT / (2 * radiusDeg);
-  // The ground stays in the picture: the pole is drawn higher the farther it stands above the horizon.
-  const middleY = HEIGHT - Math.min(HEIGHT - 120, (poleAltDeg + 8) * scale);
+  const { label, hops, poleStar, poleStarName, horizon, points, poleAltDeg, heightText } = props;
+  const { scale, middleY } = frame(hops, poleAltDeg);
   const x = (p: ViewPoint): number => WIDTH / 2 + p.rightDeg * scale;
   const y = (p: ViewPoint): number => middleY - p.upDeg * scale;
   const path = line<ViewPoint>(x, y);

@@ -22,9 +22,46 @@ function turnArc(turns: number, clockwise: boolean): string {
   return arc()({ innerRadius: R - 27, outerRadius: R - 13, startAngle: 0, endAngle: clockwise ? shown : -shown }) ?? '';
 }
 
+/** What is written in the eye; within the goal the pupil lights instead of the amount. */
+function EyeWords({ dial }: { dial: TurnDial }) {
+  const small = dial.within || dial.amount.length > 6;
+  const amountY = dial.within ? 48 : small ? 4 : 10;
+  return (
+    <g textAnchor="middle" fontSize="16" fill="var(--soft)">
+      <text y={-38} fontSize="18">
+        {dial.name}
+      </text>
+      {dial.within && <circle cy={-4} r={26} fill="var(--amber)" stroke="var(--ink)" strokeWidth="2" />}
+      <text y={amountY} className="figures" fontSize={small ? 24 : 44} fontWeight="700" fill="var(--ink)">
+        {dial.amount}
+      </text>
+      {!dial.within && (
+        <text y={36} fontSize="19" fontWeight="700" fill="var(--ink)">
+          {dial.direction}
+        </text>
+      )}
+      <text y={dial.within ? 68 : 58}>{dial.effect}</text>
+      <text y={dial.within ? 86 : 78}>{dial.size}</text>
+    </g>
+  );
+}
+
+function TurnArc({ turns, clockwise }: { turns: number; clockwise: boolean }) {
+  const end = (Math.min(turns, 1) % 1) * 360 * (clockwise ? 1 : -1);
+  return (
+    <>
+      <path d={turnArc(turns, clockwise)} fill="var(--action)" />
+      {turns > 0.02 && (
+        <g transform={`rotate(${end}) translate(0 ${-(R - 20)})`}>
+          <path d={clockwise ? 'M-3 -13L15 0L-3 13z' : 'M3 -13L-15 0L3 13z'} fill="var(--action)" />
+        </g>
+      )}
+    </>
+  );
+}
+
 function Eye({ dial, x }: { dial: TurnDial; x: number }) {
   const turns = dial.turns ?? 0;
-  const end = (Math.min(turns, 1) % 1) * 360 * (dial.clockwise ? 1 : -1);
   return (
     <g transform={`translate(${x} ${R + 4})`}>
       <circle r={R} fill="var(--sheet)" stroke="var(--line)" strokeWidth="2" />
@@ -38,38 +75,9 @@ function Eye({ dial, x }: { dial: TurnDial; x: number }) {
         />
       ))}
       <circle r={R - 20} fill="none" stroke={dial.within ? 'var(--moss)' : 'var(--tint)'} strokeWidth="13" />
-      {!dial.within && turns > 0 && <path d={turnArc(turns, dial.clockwise)} fill="var(--action)" />}
-      {!dial.within && turns > 0.02 && (
-        <g transform={`rotate(${end}) translate(0 ${-(R - 20)})`}>
-          <path d={dial.clockwise ? 'M-3 -13L15 0L-3 13z' : 'M3 -13L-15 0L3 13z'} fill="var(--action)" />
-        </g>
-      )}
+      {!dial.within && turns > 0 && <TurnArc turns={turns} clockwise={dial.clockwise} />}
       <circle cy={-(R - 20)} r={5.5} fill="var(--amber)" />
-      <text y={-38} textAnchor="middle" fontSize="18" fill="var(--soft)">
-        {dial.name}
-      </text>
-      {dial.within && <circle cy={-4} r={26} fill="var(--amber)" stroke="var(--ink)" strokeWidth="2" />}
-      <text
-        y={dial.within ? 48 : dial.amount.length > 6 ? 4 : 10}
-        textAnchor="middle"
-        className="figures"
-        fontSize={dial.amount.length > 6 || dial.within ? 24 : 44}
-        fontWeight="700"
-        fill="var(--ink)"
-      >
-        {dial.amount}
-      </text>
-      {!dial.within && (
-        <text y={36} textAnchor="middle" fontSize="19" fontWeight="700" fill="var(--ink)">
-          {dial.direction}
-        </text>
-      )}
-      <text y={dial.within ? 68 : 58} textAnchor="middle" fontSize="16" fill="var(--soft)">
-        {dial.effect}
-      </text>
-      <text y={dial.within ? 86 : 78} textAnchor="middle" fontSize="16" fill="var(--soft)">
-        {dial.size}
-      </text>
+      <EyeWords dial={dial} />
     </g>
   );
 }

@@ -250,7 +250,7 @@ describe('words of the drift method', () => {
     expect(partWords({ step: 'azimuth', errorArcmin: -20, south: true }, f)).to.equal('20.0′ too far right (west)');
     expect(partWords({ step: 'altitude', errorArcmin: -3, south: false }, f)).to.equal('3.0′ too low');
     expect(northWords(true)).to.include('south pole');
-    expect(airWords(-0.67, 3.1, f))
+    expect(airWords({ arcsecPerMin: -0.67, imitatedArcmin: 3.1, step: 'altitude' }, f))
       .to.include('0.67″/min toward south')
       .and.include('3.1′');
     isSentence(markNowWords(0.8, f), 'mark');

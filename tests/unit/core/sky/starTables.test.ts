@@ -101,6 +101,12 @@ describe('star hops', () => {
         expect(starHops(NOW + hour * 3_600_000, { latDeg, lonDeg: 0 }), `${latDeg} ${hour}`).not.to.deep.equal([]);
   });
 
+  it('a wall before a group hides it', () => {
+    const place = { latDeg: 45, lonDeg: 0 };
+    expect(starHops(NOW, place, () => 89)).to.deep.equal([]);
+    expect(starHops(NOW, place).length).to.be.greaterThan(0);
+  });
+
   it('Merak and Dubhe point at the pole: five times their distance', () => {
     const plough = starHops(NOW + 10 * 3_600_000, { latDeg: 55, lonDeg: 0 }).find((h) => h.group === 'plough')!;
     const [dubhe, merak] = [plough.lines[0]![4]!, plough.lines[0]![5]!];

@@ -1,0 +1,200 @@
+import { expect } from 'chai';
+import { POLAR_LIST, SET_BY_EYE } from '../../../src/core/night/checklists.ts';
+import type { Reading } from '../../../src/core/records/reading.ts';
+import { BRIGHT_STARS } from '../../../src/core/sky/brightStars.ts';
+import { driftModel, driftScale } from '../../../src/features/polar/driftModel.ts';
+import { dialOf, turnsModel } from '../../../src/features/polar/turnsModel.ts';
+import { makeFormat } from '../../../src/text/format.ts';
+import { at, mounts, night, south, type Wish } from '../../support/polar.ts';
+import { NOW, reading } from '../../support/records.ts';
+
+const f = makeFormat('metric', 'Europe/Lisbon');
+const error = (minute: number, altErrorArcmin: number, azErrorArcmin: number) =>
+  reading('polarError', { altErrorArcmin, azErrorArcmin, method: 'typed', reference: 'refracted' }, at(minute));
+const turn = (minute: number, adjuster: string, turns: number, beforeArcmin: number, rest: Partial<Reading> = {}) =>
+  reading(
+    'knobTurn',
+    { adjuster, turns, afterLockOrReversal: true, beforeArcmin, afterArcmin: null },
+    at(minute, rest),
+  );
+
+describe('the two dials', () => {
+  const model = (readings: Reading[], wish: Wish = {}) => turnsModel(night({ readings, ...wish }));
+
+  it('before anything: measure; set by eye is enough for a wide goal', () => {
+    expect(model([]).saying).to.equal('measure');
+    const byEye = reading('check', { listId: POLAR_LIST, itemId: SET_BY_EYE, done: true }, at(1));
+    expect(model([byEye]).saying).to.equal('byEyeIsEnough');
+    expect(model([byEye], { plan: { subS: 1200 } }).saying, 'not for long subs').to.equal('measure');
+  });
+
+  it('turns against the error by pitch and lever, and stops short until it has learned', () => {
+    const { saying, turns } = model([error(1, -28.6, 57.3)]);
+    expect(saying).to.equal('turn');
+    expect(turns.altitude.advice).to.deep.include({ clockwise: true, fraction: 0.8, thenUpTurns: null });
+    expect(turns.altitude.advice!.turns).to.be.closeTo(0.4, 0.001);
+    expect(turns.azimuth.advice!.clockwise).to.equal(false);
+    const unknown = model([error(1, 25, 25)], { parts: mounts({ adjusters: null }) });
+    expect([unknown.turns.altitude.advice, unknown.turns.azimuth.advice]).to.deep.equal([null, null]);
+    expect(dialOf(unknown, 'altitude', f)).to.deep.include({ turns: null, direction: 'turn not known' });
+  });
+
+  it('names the knob that pushes where two oppose each other', () => {
+    expect(dialOf(model([error(1, 25, 25)]), 'azimuth', f)).to.deep.include({
+      name: 'left knob',
+      clockwise: true,
+      effect: 'toward left (west)',
+    });
+    expect(dialOf(model([error(1, 25, -25)]), 'azimuth', f).name).to.equal('right knob');
+    expect(dialOf(model([error(1, 25, 25)]), 'altitude', f)).to.deep.include({
+      name: 'altitude bolt',
+      clockwise: false,
+    });
+  });
+
+  it('after a turn: measure again; within: tighten; tightened: done', () => {
+    const turned = model([error(1, 25, 0), turn(2, 'altitude', -0.4, 25)]);
+    expect(turned.saying).to.equal('measureAgain');
+    expect(dialOf(turned, 'altitude', f), 'no pupil lights unmeasured').to.include({ within: false, amount: 'turned' });
+    expect(model([error(1, 25, 0), turn(2, 'altitude', -0.4, 25), error(3, 2, 0)]).saying).to.equal('tighten');
+    const locked = reading('lockShift', { altArcmin: 1, azArcmin: 0 }, at(4));
+    expect(model([error(1, 2, 1), locked, error(5, 3, 1)]).saying).to.equal('done');
+  });
+
+  it('a measurement against the other pole is the same error', () => {
+    const against = (reference: string) =>
+      reading('polarError', { altErrorArcmin: 6, azErrorArcmin: 0, method: 'camera', reference }, at(1));
+    const [refracted, real] = ['refracted', 'true'].map((r) => model([against(r)]).turns.pole.altitude.errorArcmin);
+    // At this latitude the air lifts the pole by 1.2 arcmin, so an axis 6' above the true one is 4.8' above the other.
+    expect(refracted! - real!).to.be.closeTo(1.2, 0.05);
+  });
+
+  const taught = [10, 20, 30, 40].flatMap((minute, i) => {
+    const turns = 0.2 + 0.15 * i;
+    return [
+      error(minute, 40, 0),
+      turn(minute + 1, 'altitude', -turns, 40),
+      error(minute + 2, 40 - 50 * (turns - 0.05), 0),
+    ];
+  });
+
+  it('learns the bolt from turns and the errors around them: gain, dead band, the whole way at once', () => {
+    const { turns } = model([...taught, error(60, -30, 0)]);
+    expect(turns.altitude.knob).to.deep.include({ basis: 'learned' });
+    expect(turns.altitude.knob!.gainArcminPerTurn).to.be.closeTo(50, 1e-6);
+    expect(turns.altitude.knob!.deadTurns).to.be.closeTo(0.05, 1e-6);
+    expect(turns.altitude.advice).to.deep.include({ fraction: 1, clockwise: true });
+    // The last turn went the other way, so the dead band is lost.
+    expect(turns.altitude.advice!.turns).to.be.closeTo(30 / 50 + 0.05, 1e-6);
+  });
+
+  it('too high is brought below and finished upward', () => {
+    const { advice } = model([...taught, error(60, 30, 0)]).turns.altitude;
+    expect(advice).to.deep.include({ clockwise: false });
+    expect(advice!.turns * 50).to.be.closeTo(35, 1e-6);
+    expect(advice!.thenUpTurns).to.be.closeTo(5 / 50 + 0.05, 1e-6);
+  });
+
+  it('two turns in a row, or a tightening, teach nothing', () => {
+    const twice = [error(1, 40, 0), turn(2, 'altitude', -0.3, 40), turn(3, 'altitude', -0.3, 20), error(4, 10, 0)];
+    expect(model(twice).turns.altitude.knob!.learned).to.equal(null);
+    const lock = reading('lockShift', { altArcmin: 2, azArcmin: 0 }, at(3));
+    expect(
+      model([error(1, 40, 0), turn(2, 'altitude', -0.3, 40), lock, error(4, 10, 0)]).turns.altitude.knob!.learned,
+    ).to.equal(null);
+  });
+
+  it('a learned lock shift is aimed off for until it is tightened', () => {
+    const locks = [1, 2, 3, 4].map((m) => reading('lockShift', { altArcmin: 1.3, azArcmin: -0.4 }, at(m)));
+    const lead = model([...locks, turn(5, 'azimuth', 0.1, 5), error(6, 10, 0)]).turns;
+    expect(lead.altitude.aimArcmin).to.be.closeTo(-1.3, 1e-9);
+    expect(lead.azimuth.aimArcmin).to.be.closeTo(0.4, 1e-9);
+    expect(model([...locks, error(6, 10, 0)]).turns.altitude.aimArcmin, 'it is tight').to.equal(0);
+  });
+
+  it('turns of another mount teach nothing here', () => {
+    const other = taught.map((r) => ({ ...r, subject: { type: 'mount' as const, id: 'another' } }));
+    expect(model([...other, error(60, 12, 0)]).turns.altitude.knob!.basis).to.equal('geometry');
+  });
+});
+
+describe('how good is good enough', () => {
+  const goal = (wish: Wish) => turnsModel(night(wish)).turns.goal;
+
+  it('longer subs and higher declinations ask for more; guiding forgives the centre', () => {
+    const short = goal({ plan: { subS: 300 } });
+    const long = goal({ plan: { subS: 1200 } });
+    expect(long.cornerArcmin).to.be.lessThan(short.cornerArcmin);
+    expect(short.centreArcmin, 'guided: the centre does not drift').to.equal(60);
+    expect(short.goalArcmin).to.be.at.most(10);
+  });
+
+  it('an unguided tracker with a short lens may stop early', () => {
+    const wagtail = goal(south);
+    expect(wagtail.guided).to.equal(false);
+    expect(wagtail.centreArcmin).to.be.lessThan(60);
+    expect(goal({ ...south, plan: { subS: 300 } }).goalArcmin).to.be.lessThan(wagtail.goalArcmin + 1e-9);
+  });
+});
+
+describe('drift', () => {
+  const model = (readings: Reading[], wish: Wish = {}, step: 'azimuth' | 'altitude' | null = null) =>
+    driftModel(night({ readings, ...wish }), BRIGHT_STARS, NOW, step, null);
+  const mark = (second: number, northArcsec: number, starts = false) =>
+    reading(
+      'driftMark',
+      { starName: 'γ Psc', raDeg: 349.6, decDeg: 3.4, northArcsec, sigmaArcsec: 1.5, starts },
+      { id: `m${second}`, takenAtUtc: new Date(NOW + second * 1000).toISOString() },
+    );
+  const drift = (minute: number, haH: number, rateArcsecPerMin: number) =>
+    reading('drift', { haH, decDeg: 3, rateArcsecPerMin }, { ...at(minute), sigma: { rateArcsecPerMin: 0.05 } });
+
+  it('proposes an azimuth star first, then altitude, then azimuth again', () => {
+    expect(model([]).saying).to.deep.include({ code: 'takeStar', step: 'azimuth', again: false });
+    const azGood = drift(1, 0.1, 0);
+    expect(model([azGood]).saying).to.deep.include({ code: 'takeStar', step: 'altitude' });
+    const altGood = drift(2, -3.7, -0.3);
+    expect(model([azGood, altGood]).saying).to.deep.include({ code: 'takeStar', step: 'azimuth', again: true });
+    expect(model([azGood, altGood, drift(3, 0.1, 0)]).saying.code).to.equal('done');
+  });
+
+  it('asks to turn what is beyond the goal, then to measure it again', () => {
+    const far = drift(1, 0.1, 6);
+    expect(model([far]).saying).to.deep.include({ code: 'turn', step: 'azimuth' });
+    expect(model([far, turn(2, 'azimuth', 0.4, -30)]).saying).to.deep.include({
+      code: 'takeStar',
+      step: 'azimuth',
+      again: true,
+    });
+  });
+
+  it('a run goes on over a reload, says when it is enough, and can be given up', () => {
+    const running = model([mark(0, 0, true), mark(20, 1)]);
+    expect(running.saying).to.deep.include({ code: 'watch', star: 'γ Psc' });
+    expect(running.run!.marks).to.have.length(2);
+    const enough = model([mark(0, 0, true), ...[60, 120, 180, 240, 300].map((s) => mark(s, s / 10))]);
+    expect(enough.saying).to.deep.include({ code: 'enough', step: 'azimuth' });
+    // 6"/min toward north near the meridian: the axis is too far west, in the north.
+    expect(enough.estimate!.azArcmin).to.be.closeTo(-6 / (0.2625 * Math.cos((40.33 * Math.PI) / 180)), 1.5);
+    const givenUp = reading('check', { listId: POLAR_LIST, itemId: 'driftGivenUp', done: true }, at(9));
+    expect(model([mark(0, 0, true), mark(60, 5), givenUp]).run).to.equal(null);
+  });
+
+  it('reads pixels by the rig’s scale and a field by eyepiece and tube', () => {
+    const one = night();
+    expect(driftScale(one, 'arcsec', null)!.arcsec).to.equal(1);
+    expect(driftScale(one, 'pixel', null)!.arcsec).to.be.closeTo(2.02, 0.01);
+    expect(driftScale(one, 'field', 25)!.arcsec).to.be.closeTo((50 * 3600 * 25) / 480, 1e-6);
+    expect(driftScale(one, 'field', null)).to.equal(null);
+  });
+
+  it('in the south the same rules hold the other way round', () => {
+    const auas = model([], south);
+    expect(auas.saying).to.deep.include({ code: 'takeStar', step: 'azimuth' });
+    const run = [mark(0, 0, true), ...[60, 120, 180, 240, 300].map((s) => mark(s, s / 10))].map((r) => ({
+      ...r,
+      values: { ...r.values, raDeg: 12, decDeg: -10 },
+    })) as Reading[];
+    expect(model(run, south).estimate!.azArcmin, 'north of the meridian star: too far east').to.be.greaterThan(10);
+  });
+});
