@@ -45,7 +45,6 @@ const SHOTS: readonly Shot[] = [
   { name: 'card-day', path: `${HERON}/card` },
   { name: 'data-day', path: '/data' },
   { name: 'kit-day', path: '/kit/parts' },
-  { name: 'site-day', path: '/sites/demo-estrela' },
   { name: 'watch-phone-red', path: `${HERON}/watch`, light: 'red', phone: true },
   { name: 'balance-phone-red', path: `${HERON}/balance`, light: 'red', phone: true },
   { name: 'drift-phone-day', path: `${HERON}/polar?tab=drift`, phone: true },

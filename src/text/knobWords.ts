@@ -119,4 +119,7 @@ export const SIDE_QUESTIONS = {
   },
 } as const;
 
+export const NO_ADJUSTERS_WORDS =
+  'No altitude bolt and azimuth knobs are entered for this mount: errors are told as angles only.';
+
 export const TURN_LOGGED = 'Turns recorded. Measure once more: that teaches what they do.';

@@ -49,7 +49,7 @@ export function plateReason(saying: PlateSaying, f: Format): string {
     case 'good':
       return `Under ${f.quantity(saying.limitArcmin, 'arcmin', 0)} the eye tells no more; what is left is taken off the dial’s reading.`;
     case 'turnScrews':
-      return 'Leave the axis as it stands now. Loosen first, then tighten as much; never the last screw loose, or the plate falls out. The point must go halfway to its first mark.';
+      return 'Leave the axis as it stands now. Loosen first, then tighten as much; never the last screw loose, or the plate falls out. Watch the point: it must come into the small ring.';
     case 'noScrews':
       return 'Until then the dial’s reading allows for it.';
   }

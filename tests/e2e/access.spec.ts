@@ -9,10 +9,11 @@ for (const [n, views] of HALVES.entries()) {
   test(`axe finds no fault on any view, nor in the contrast of the other lights, half ${n + 1}`, async ({ page }) => {
     test.setTimeout(180_000);
     await open(page, '/help');
-    for (const [path, heading] of views) {
+    for (const [i, [path, heading]] of views.entries()) {
       await visit(page, path, heading);
       await setLight(page, 'day');
-      await expectNoFaults(page, path);
+      // The frame around the view stays the same: it is looked at with the first one.
+      await expectNoFaults(page, path, i === 0 ? 'page' : 'view');
       for (const light of ['dusk', 'red'] as Light[]) {
         await setLight(page, light);
         await expectContrast(page, `${path} in ${light}`);

@@ -59,6 +59,8 @@ test('with the server stopped the app reloads, also at a deep address, and still
     await page.goto(`${address}/n/demo-tonight-heron/${step}`);
     await expect(page.getByRole('heading', { level: 1 }).first()).toBeVisible();
   }
+  await page.goto(`${address}/n/demo-tonight-wagtail/polar`);
+  await expect(page.getByText(/Beside Tau Octantis/), 'the fainter stars are on the device').toBeVisible();
   await page.goto(`${address}/n/demo-tonight-heron/balance`);
   await expect(sentence(page)).toContainText('Balanced at 299 mm');
 });

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect, test, type Page } from '@playwright/test';
 import { expectNoFaults, expectOnlyRed, HERON, open, sentence, visit } from './support.ts';
 import { BENCHES, HALVES } from './views.ts';
 
@@ -91,20 +91,31 @@ test('from pack to logbook along the strip, by touch', async ({ page }) => {
   expect(problems).toEqual([]);
 });
 
+/** Words in drawings that are smaller than 12 px. */
+const smallWords = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<SVGTextElement>('svg text')]
+      .map((t) => ({
+        text: t.textContent,
+        px: parseFloat(getComputedStyle(t).fontSize) * (t.getScreenCTM()?.a ?? 1),
+      }))
+      .filter(({ px }) => px > 0 && px < 11.9)
+      .map(({ text, px }) => `${text} ${px.toFixed(1)}`),
+  );
+
 test('words in the instruments are at least 12 pixels high', async ({ page }) => {
   await open(page, '/help');
   for (const [path, heading] of BENCHES) {
     await visit(page, path, heading);
-    const small = await page.evaluate(() =>
-      [...document.querySelectorAll<SVGTextElement>('svg text')]
-        .map((t) => ({
-          text: t.textContent,
-          px: parseFloat(getComputedStyle(t).fontSize) * (t.getScreenCTM()?.a ?? 1),
-        }))
-        .filter(({ px }) => px > 0 && px < 11.9)
-        .map(({ text, px }) => `${text} ${px.toFixed(1)}`),
-    );
-    expect(small, path).toEqual([]);
+    expect(await smallWords(page), path).toEqual([]);
+  }
+  await visit(page, `${HERON}/polar?tab=error`, 'Polar alignment');
+  for (const size of ['40', '8']) {
+    await page.getByLabel('Altitude is off by').fill(size);
+    await page.getByLabel('Azimuth is off by').fill('30');
+    await page.getByRole('button', { name: 'Record this error' }).tap();
+    await expect(page.locator('.reason').first()).toContainText(`${size}.0′ too high`);
+    expect(await smallWords(page), `the two dials and the fall, ${size}`).toEqual([]);
   }
 });
 

@@ -1,5 +1,5 @@
 /** A polar finder's engraving as a drawing wants it: marks about the rim, rings, and the places of engraved stars. */
-import { wrap360 } from '../math/angles.ts';
+import { DEG_PER_RAD, RAD_PER_DEG, wrap360 } from '../math/angles.ts';
 import { apparentPlace } from '../sky/ephemeris.ts';
 import { NORTH_PATTERN, polarDistanceArcmin, SOUTH_PATTERN, type PoleStar } from '../sky/poleStars.ts';
 import { FULL_TURN, viewAngleOf, type Engraving } from './dial.ts';
@@ -53,4 +53,22 @@ export function engravedStars(hips: readonly number[], year: number, latDeg: num
       distanceArcmin: polarDistanceArcmin(ofDate),
     };
   });
+}
+
+/** How far a plate is turned so that its engraved stars lie as the sky does now: the turn that leaves the least distance
+ *  in all. Near the pole precession turns a star's direction fast, so that the outer stars count more.
+ *  @param viewAngleOfStar where each engraved star stands now, by name; null = not in the view. */
+export function patternTurnDeg(
+  spots: readonly EngravedStar[],
+  viewAngleOfStar: (name: string) => number | null,
+): number {
+  let [x, y] = [0, 0];
+  for (const spot of spots) {
+    const now = viewAngleOfStar(spot.name);
+    if (now === null) continue;
+    const turn = (now - spot.angleDeg) * RAD_PER_DEG;
+    x += spot.distanceArcmin ** 2 * Math.cos(turn);
+    y += spot.distanceArcmin ** 2 * Math.sin(turn);
+  }
+  return wrap360(Math.atan2(y, x) * DEG_PER_RAD);
 }

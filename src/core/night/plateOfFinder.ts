@@ -1,6 +1,6 @@
 /** How true this mount's polar finder is, from its half-turn tests; a test counts until the plate's screws were turned. */
 import { plus, times, type PlatePoint } from '../mount/finderPlate.ts';
-import { crossOffset } from '../mount/halfTurn.ts';
+import { crossOffset, type HalfTurnMarks } from '../mount/halfTurn.ts';
 import {
   learnScrewGain,
   screwTurns,
@@ -18,6 +18,8 @@ export const PLATE_GOOD_ARCMIN = 3;
 const WORTH_CORRECTING_ARCMIN = 1;
 
 export type PlateOfFinder = {
+  /** Of the last test that counts. */
+  marks: HalfTurnMarks | null;
   /** Of the cross from the axis, plate upright; null = never tested, or its screws were turned since. */
   offset: PlatePoint | null;
   sizeArcmin: number | null;
@@ -38,11 +40,11 @@ const isTest = (r: Reading): r is ReadingOf<'halfTurn'> => r.kind === 'halfTurn'
 const isMove = (r: Reading): boolean =>
   r.kind === 'check' && r.values.listId === POLAR_LIST && r.values.itemId === PLATE_MOVED && r.values.done;
 
-function offsetOf({ values: v }: ReadingOf<'halfTurn'>): PlatePoint {
-  return crossOffset({
+function marksOf({ values: v }: ReadingOf<'halfTurn'>): HalfTurnMarks {
+  return {
     before: { xArcmin: v.beforeXArcmin, yArcmin: v.beforeYArcmin },
     after: { xArcmin: v.afterXArcmin, yArcmin: v.afterYArcmin },
-  });
+  };
 }
 
 /** Tests in a row with one turn of the screws between them teach what the screws do. */
@@ -53,7 +55,7 @@ function learnedGain(all: readonly Reading[]): number {
   for (const r of all) {
     if (isMove(r)) moves += 1;
     if (!isTest(r)) continue;
-    const offset = offsetOf(r);
+    const offset = crossOffset(marksOf(r));
     if (before && moves === 1) gain = learnScrewGain(times(before, -1), plus(offset, times(before, -1)), gain);
     before = offset;
     moves = 0;
@@ -68,17 +70,18 @@ export function plateOfFinder({ history, readings, rig, parts }: NightRecords): 
   const last = all.findLastIndex(isTest);
   const test = all[last];
   const arcminPerTurn = learnedGain(all);
-  const none = { offset: null, sizeArcmin: null, good: false, takenAtUtc: null, screws: null, share: 1 };
+  const none = { marks: null, offset: null, sizeArcmin: null, good: false, takenAtUtc: null, screws: null, share: 1 };
   const rounds = readings.filter(isTest).length;
   if (!test || !isTest(test) || all.slice(last + 1).some(isMove)) return { ...none, arcminPerTurn, rounds };
-  const offset = offsetOf(test);
+  const marks = marksOf(test);
+  const offset = crossOffset(marks);
   const sizeArcmin = Math.hypot(offset.xArcmin, offset.yArcmin);
   const good = sizeArcmin <= PLATE_GOOD_ARCMIN;
   // After the half turn the screws stand opposite to where they are engraved.
   const angles = (finder?.screwAnglesDeg ?? []).map((a) => (a + 180) % 360);
   const screws = good ? null : screwTurns(angles, offset, arcminPerTurn);
   const share = screws ? shareAtOnce(screws) : 1;
-  return { offset, sizeArcmin, good, takenAtUtc: test.takenAtUtc, arcminPerTurn, screws, share, rounds };
+  return { marks, offset, sizeArcmin, good, takenAtUtc: test.takenAtUtc, arcminPerTurn, screws, share, rounds };
 }
 
 /** The offset that the dial's reading is corrected by; null when there is none worth it. */

@@ -1,4 +1,5 @@
 /** What to turn now: the error of each adjuster against the goal, with the lead for what tightening does. */
+import { RAD_PER_DEG } from '../math/angles.ts';
 import type { LearnedLockShift } from '../mount/knobs.ts';
 import { goalOfNight, type GoalOfNight } from './goalOfNight.ts';
 import {
@@ -39,30 +40,39 @@ export type TurnsTonight = {
 /** Each adjuster may use up this share of the goal, so that both together stay within it. */
 const SHARE_OF_GOAL = Math.SQRT1_2;
 
+/** Smaller shifts are not aimed off for: no hand stops so finely. */
+const WORTH_AIMING_ARCMIN = 0.2;
+
 /** Tightened since the last turn of a knob. */
 function isLocked({ records }: NightStatic): boolean {
   const last = records.readings.findLast((r) => r.kind === 'knobTurn' || r.kind === 'lockShift');
   return last?.kind === 'lockShift';
 }
 
+/** Where an adjuster is left before tightening, signed: against what tightening is known to do. */
+function aimOf(adjuster: Adjuster, lock: LearnedLockShift | null, locked: boolean): number {
+  if (!lock?.learned || locked) return 0;
+  const shift = adjuster === 'altitude' ? lock.altArcmin : lock.azArcmin;
+  return Math.abs(shift) >= WORTH_AIMING_ARCMIN ? -shift : 0;
+}
+
 function adjusterOf(
-  night: NightStatic,
+  { records, numbers }: NightStatic,
   adjuster: Adjuster,
   { goal, pole, lock, locked }: Omit<TurnsTonight, 'altitude' | 'azimuth'>,
 ): AdjusterTonight {
   const component = pole[adjuster];
-  const knob = knobOfMount(night.records, night.numbers.mount, adjuster);
-  const shift = adjuster === 'altitude' ? lock?.altArcmin : lock?.azArcmin;
-  const aimArcmin = lock?.learned && !locked && shift !== undefined ? -shift : 0;
+  const knob = knobOfMount(records, numbers.mount, adjuster);
+  const aimArcmin = aimOf(adjuster, lock, locked);
   const change = aimArcmin - component.errorArcmin;
-  const onSky = adjuster === 'azimuth' ? Math.cos((night.records.site.latDeg * Math.PI) / 180) : 1;
+  const onSky = adjuster === 'azimuth' ? Math.cos(records.site.latDeg * RAD_PER_DEG) : 1;
   return {
     adjuster,
     ...component,
     aimArcmin,
     within: component.measured && Math.abs(change) * onSky <= goal.goalArcmin * SHARE_OF_GOAL,
     knob,
-    advice: knob && component.measured ? turnAdvice(night.records, knob, adjuster, change) : null,
+    advice: knob && component.measured ? turnAdvice(records, knob, adjuster, change) : null,
   };
 }
 

@@ -9,7 +9,7 @@ import { useShared } from '../../session/session.ts';
 import { fieldWords } from '../../text/errorWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { PlateDrawing } from '../../ui/instruments/PlateDrawing.tsx';
-import { VIEW_CENTRE, VIEW_RADIUS, VIEW_SIZE } from '../../ui/instruments/plateView.ts';
+import { RoundView } from '../../ui/instruments/RoundView.tsx';
 
 const MOST_RINGS = 4;
 
@@ -135,20 +135,15 @@ export function EngravingPreview({ path }: { path: string }) {
   const plate = plateOf(parsed.data);
   const farthest = Math.max(20, ...plate.rings.map((r) => r.arcmin), ...plate.spots.map((s) => s.distanceArcmin));
   return (
-    <svg
-      className="instrument pole-dial wide"
-      viewBox={`0 0 ${VIEW_SIZE} ${VIEW_SIZE}`}
-      role="img"
-      aria-label="The plate as composed, set upright"
-      style={{ maxWidth: 300 }}
-    >
-      <circle cx={VIEW_CENTRE} cy={VIEW_CENTRE} r={VIEW_RADIUS} fill="var(--sheet)" stroke="var(--line)" />
-      <PlateDrawing
-        plate={plate}
-        radiusArcmin={farthest * SPARE}
-        turnDeg={parsed.data.plateTurnDeg}
-        spotsTurnDeg={parsed.data.plateTurnDeg}
-      />
-    </svg>
+    <div className="plate-preview">
+      <RoundView label="The plate as composed, set upright" radiusArcmin={farthest * SPARE}>
+        <PlateDrawing
+          plate={plate}
+          radiusArcmin={farthest * SPARE}
+          turnDeg={parsed.data.plateTurnDeg}
+          spotsTurnDeg={parsed.data.plateTurnDeg}
+        />
+      </RoundView>
+    </div>
   );
 }

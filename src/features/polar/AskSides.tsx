@@ -4,7 +4,7 @@ import type { MountPart } from '../../core/records/part.ts';
 import { useNight, useSession } from '../../session/session.ts';
 import { useWriting } from '../../session/useWriting.ts';
 import { updateHead } from '../../storage/commands.ts';
-import { SIDE_QUESTIONS } from '../../text/knobWords.ts';
+import { NO_ADJUSTERS_WORDS, SIDE_QUESTIONS } from '../../text/knobWords.ts';
 
 type Moves = NonNullable<MountPart['adjusters']>['altitude']['clockwiseMoves'];
 const ANSWERS = {
@@ -21,19 +21,28 @@ const ANSWERS = {
 const UNKNOWN = { pitchMm: null, leverMm: null, clockwiseMoves: null };
 const NO_ADJUSTERS = { altitude: { ...UNKNOWN, paired: false }, azimuth: { ...UNKNOWN, paired: true } };
 
-/** Asked once per mount: which way each knob moves the axis; kept with the mount. */
+/** Asked once per mount: whether it has bolt and knobs, and which way each moves the axis; kept with the mount. */
 export function AskSides() {
   const { records, numbers } = useNight();
   const { writer } = useSession();
   const writing = useWriting();
   const { mount } = numbers;
   if (!mount || records.fromSnapshot) return null;
-  const adjusters = mount.adjusters ?? NO_ADJUSTERS;
+  const keep = (adjusters: NonNullable<MountPart['adjusters']>): void =>
+    void writing(updateHead(writer, 'parts', mount.id, { adjusters }));
+  const { adjusters } = mount;
+  if (adjusters === null)
+    return (
+      <div className="section">
+        <p className="mb-1">{NO_ADJUSTERS_WORDS}</p>
+        <Button variant="outline" onClick={() => keep(NO_ADJUSTERS)}>
+          This mount has them
+        </Button>
+      </div>
+    );
   const open = (['altitude', 'azimuth'] as const).filter((a) => adjusters[a].clockwiseMoves === null);
-  const answer = (adjuster: Adjuster, clockwiseMoves: Moves): void => {
-    const patch = { adjusters: { ...adjusters, [adjuster]: { ...adjusters[adjuster], clockwiseMoves } } };
-    void writing(updateHead(writer, 'parts', mount.id, patch));
-  };
+  const answer = (adjuster: Adjuster, clockwiseMoves: Moves): void =>
+    keep({ ...adjusters, [adjuster]: { ...adjusters[adjuster], clockwiseMoves } });
   return open.map((adjuster) => (
     <div className="section" key={adjuster}>
       <p className="mb-1">{SIDE_QUESTIONS[adjuster].ask}</p>

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { boreAccuracyDeg, parallaxArcmin } from '../../core/mount/halfTurn.ts';
@@ -58,9 +58,9 @@ const useMarks = () => usePlacesInAddress('before', 'after');
 type Marks = ReturnType<typeof useMarks>[0];
 type Change = ReturnType<typeof useMarks>[1];
 
-type ViewProps = { model: PlateModel; marks: Marks; finder: Dial; label: string; onPlace: (place: PlatePoint) => void };
+type ViewProps = { model: PlateModel; finder: Dial; label: string; onPlace: (place: PlatePoint) => void };
 
-function View({ model, marks, finder, label, onPlace }: ViewProps) {
+function View({ model, finder, label, onPlace }: ViewProps) {
   const { format } = useShared();
   const { records } = useNight();
   const screws = model.mending ? (model.plate.screws ?? []) : [];
@@ -69,24 +69,24 @@ function View({ model, marks, finder, label, onPlace }: ViewProps) {
       label={label}
       plate={plateOf(finder)}
       turnDeg={model.turnDeg}
-      radiusArcmin={radiusFor(finder, [marks.before, marks.after])}
-      before={marks.before}
-      after={marks.after}
+      radiusArcmin={radiusFor(finder, [model.before, model.after])}
+      before={model.before}
+      after={model.after}
       halfway={model.halfway}
       screws={screws.map((s) => ({
         ...s,
-        text:
-          Math.abs(s.turns) < 1 / 90
-            ? ''
-            : `${s.turns > 0 ? 'tighten' : 'loosen'} ${turnWords(Math.abs(s.turns), format)}`,
+        lines:
+          Math.abs(s.turns) < 1 / 90 ? [] : [s.turns > 0 ? 'tighten' : 'loosen', turnWords(Math.abs(s.turns), format)],
       }))}
-      onTap={records.fromSnapshot ? undefined : onPlace}
+      onTap={records.fromSnapshot || !model.marking ? undefined : onPlace}
     />
   );
 }
 
 /** What is done next with marks and screws. */
-function Actions({ model, marks, change }: { model: PlateModel; marks: Marks; change: Change }) {
+type ActionsProps = { model: PlateModel; marks: Marks; change: Change; testAgain: () => void };
+
+function Actions({ model, marks, change, testAgain }: ActionsProps) {
   const { records } = useNight();
   const { clock } = useSession();
   const { format } = useShared();
@@ -120,6 +120,11 @@ function Actions({ model, marks, change }: { model: PlateModel; marks: Marks; ch
       {model.mending && (
         <Button variant="primary" onClick={screwsTurned}>
           {label('The screws are turned')}
+        </Button>
+      )}
+      {model.mending && (
+        <Button variant="outline" onClick={testAgain}>
+          Test once more first
         </Button>
       )}
       {before && (
@@ -189,7 +194,10 @@ export function HalfTurn({ tabs }: { tabs: ReactNode }) {
   const { format } = useShared();
   const [marks, change] = useMarks();
   const finder = night.numbers.mount?.finder ?? null;
-  const model = plateModel(night, marks.before, marks.after);
+  // Holds until the next test or turn of the screws is on record.
+  const [againAfter, setAgainAfter] = useState<number | null>(null);
+  const count = night.records.readings.length;
+  const model = plateModel(night, marks.before, marks.after, againAfter === count);
   const sentence = plateSentence(model.saying, format);
   const place = (at: PlatePoint): void => change(model.marking === 'before' ? { before: at } : { after: at });
   return (
@@ -202,10 +210,12 @@ export function HalfTurn({ tabs }: { tabs: ReactNode }) {
     >
       {finder && (
         <div className="dial-row">
-          <View model={model} marks={marks} finder={finder} label={plain(sentence)} onPlace={place} />
+          <View model={model} finder={finder} label={plain(sentence)} onPlace={place} />
           <div>
             <ScrewList model={model} />
-            {!night.records.fromSnapshot && <Actions model={model} marks={marks} change={change} />}
+            {!night.records.fromSnapshot && (
+              <Actions model={model} marks={marks} change={change} testAgain={() => setAgainAfter(count)} />
+            )}
             {!night.records.fromSnapshot && model.marking && (
               <>
                 <p className="soft">Tap the place in the drawing, or type it:</p>

@@ -36,7 +36,12 @@ export function SeenStar({ model }: { model: DialModel }) {
       },
       `Error by eye recorded: ${words}.`,
     );
-    if (kept) setParams({ tab: 'error' });
+    if (!kept) return;
+    setParams((before) => {
+      before.set('tab', 'error');
+      before.delete('seen');
+      return before;
+    });
   };
   return (
     <div className="section">

@@ -4,7 +4,13 @@ import { starsOff } from '../../core/mount/eyeError.ts';
 import type { PlatePoint, PlatePolar } from '../../core/mount/finderPlate.ts';
 import { correctedPlace } from '../../core/mount/halfTurn.ts';
 import { senseOf } from '../../core/mount/knobs.ts';
-import { engravedStars, rimMarks, type EngravedStar, type RimMark } from '../../core/mount/plateEngraving.ts';
+import {
+  engravedStars,
+  patternTurnDeg,
+  rimMarks,
+  type EngravedStar,
+  type RimMark,
+} from '../../core/mount/plateEngraving.ts';
 import type { NightAt } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { dialCorrection, plateOfFinder } from '../../core/night/plateOfFinder.ts';
@@ -107,8 +113,11 @@ function spotsOf(finder: Dial | null, night: NightStatic, at: NightAt): Pick<Dia
     ...spot,
     inwardArcmin: spot.distanceArcmin - (nowOf(spot.name)?.polarDistanceArcmin ?? spot.distanceArcmin),
   }));
-  const first = nowOf(engraved[0]?.name ?? '');
-  return { spots, spotsTurnDeg: first ? viewAngleDeg(first.haH, latDeg, finder.view) : 0 };
+  const spotsTurnDeg = patternTurnDeg(engraved, (name) => {
+    const star = nowOf(name);
+    return star ? viewAngleDeg(star.haH, latDeg, finder.view) : null;
+  });
+  return { spots, spotsTurnDeg };
 }
 
 /** In the north the leading star is bright and alone is enough; in the south the pattern is what the eye finds. */

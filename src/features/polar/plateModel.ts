@@ -1,5 +1,5 @@
 /** What the half-turn test shows, as codes and figures. */
-import { halfwayPoint, crossOffset } from '../../core/mount/halfTurn.ts';
+import { crossOffset, halfwayPoint, type HalfTurnMarks } from '../../core/mount/halfTurn.ts';
 import type { PlatePoint } from '../../core/mount/finderPlate.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { PLATE_GOOD_ARCMIN, plateOfFinder, type PlateOfFinder } from '../../core/night/plateOfFinder.ts';
@@ -11,50 +11,79 @@ export type PlateModel = {
   /** The plate hangs upside down after the half turn. */
   turnDeg: number;
   halfway: PlatePoint | null;
-  /** What tapping marks next; null when both marks stand. */
+  /** Marks to draw: of the round that runs, or of the test that is being mended. */
+  before: PlatePoint | null;
+  after: PlatePoint | null;
+  /** What tapping marks next; null when nothing is to be marked. */
   marking: 'before' | 'after' | null;
   /** Screws are turned now: the test counts and is not good. */
   mending: boolean;
 };
 
-type Marks = { before: PlatePoint; after: PlatePoint };
+/** Where a round stands: nothing marked, turned and to be marked again, marked twice, or its screws being turned. */
+type Phase =
+  | { name: 'begin' }
+  | { name: 'turned'; before: PlatePoint }
+  | { name: 'marked'; marks: HalfTurnMarks }
+  | { name: 'mending'; marks: HalfTurnMarks };
 
-function markingOf(before: PlatePoint | null, marks: Marks | null): PlateModel['marking'] {
-  if (marks) return null;
-  return before ? 'after' : 'before';
+function phaseOf(plate: PlateOfFinder, before: PlatePoint | null, after: PlatePoint | null, again: boolean): Phase {
+  if (before && after) return { name: 'marked', marks: { before, after } };
+  if (before) return { name: 'turned', before };
+  if (plate.marks && !plate.good && !again) return { name: 'mending', marks: plate.marks };
+  return { name: 'begin' };
 }
 
-/** @param before @param after marks of the round that runs, not yet recorded. */
-export function plateModel(night: NightStatic, before: PlatePoint | null, after: PlatePoint | null): PlateModel {
-  const finder = night.numbers.mount?.finder ?? null;
-  const plate = plateOfFinder(night.records);
-  const running = before !== null;
-  const marks = before && after ? { before, after } : null;
-  const mending = !running && plate.offset !== null && !plate.good;
-  const upsideDown = mending || (running && finder?.turnsWithAxis === true);
-  return {
-    saying: sayingOf(finder, plate, running, marks),
-    plate,
-    turnDeg: upsideDown ? 180 : 0,
-    halfway: marks && halfwayPoint(marks),
-    marking: markingOf(before, marks),
-    mending,
-  };
+type Drawn = Pick<PlateModel, 'before' | 'after' | 'halfway' | 'marking'>;
+
+function drawnIn(phase: Phase): Drawn {
+  switch (phase.name) {
+    case 'begin':
+      return { before: null, after: null, halfway: null, marking: 'before' };
+    case 'turned':
+      return { before: phase.before, after: null, halfway: null, marking: 'after' };
+    case 'marked':
+      return { ...phase.marks, halfway: halfwayPoint(phase.marks), marking: null };
+    case 'mending':
+      // While screws are turned the point itself stands at its second mark.
+      return { before: null, after: phase.marks.after, halfway: halfwayPoint(phase.marks), marking: null };
+  }
 }
 
 function sayingOf(
   finder: { turnsWithAxis: boolean } | null,
   { sizeArcmin, good, screws }: PlateOfFinder,
-  running: boolean,
-  marks: Marks | null,
+  phase: Phase,
+  again: boolean,
 ): PlateSaying {
   if (!finder) return { code: 'noFinder' };
-  if (marks) {
-    const { xArcmin, yArcmin } = crossOffset(marks);
+  if (phase.name === 'marked') {
+    const { xArcmin, yArcmin } = crossOffset(phase.marks);
     return { code: 'reading', sizeArcmin: Math.hypot(xArcmin, yArcmin) };
   }
-  if (running) return { code: 'markAfter' };
-  if (sizeArcmin === null) return finder.turnsWithAxis ? { code: 'markBefore' } : { code: 'fixedFinder' };
+  if (phase.name === 'turned') return { code: 'markAfter' };
+  if (sizeArcmin === null || again) return { code: finder.turnsWithAxis ? 'markBefore' : 'fixedFinder' };
   if (good) return { code: 'good', sizeArcmin, limitArcmin: PLATE_GOOD_ARCMIN };
   return { code: screws ? 'turnScrews' : 'noScrews', sizeArcmin };
+}
+
+/** @param before @param after marks of the round that runs, not yet recorded.
+ *  @param again another test is wanted before any screw is turned. */
+export function plateModel(
+  night: NightStatic,
+  before: PlatePoint | null,
+  after: PlatePoint | null,
+  again = false,
+): PlateModel {
+  const finder = night.numbers.mount?.finder ?? null;
+  const plate = plateOfFinder(night.records);
+  const phase = phaseOf(plate, before, after, again);
+  const upsideDown = phase.name === 'mending' || (phase.name !== 'begin' && finder?.turnsWithAxis === true);
+  return {
+    saying: sayingOf(finder, plate, phase, again),
+    plate,
+    turnDeg: upsideDown ? 180 : 0,
+    ...drawnIn(phase),
+    mending: phase.name === 'mending',
+  };
 }

@@ -98,32 +98,43 @@ function balanceAndTap({ rig }: Where, e: Earlier): Entry[] {
   ];
 }
 
-function atDusk({ rig }: Where, e: Earlier): Entry[] {
+/** Found, turned, measured, tightened, measured. */
+function pole({ rig }: Where, e: Earlier): Entry[] {
   const mount = { type: 'mount', id: rig.mountId } as const;
-  const wholeRig = { type: 'rig', id: rig.id } as const;
+  const common = { step: 'polar', subject: mount } as const;
   const error = (minutes: number, altErrorArcmin: number, azErrorArcmin: number): Entry => ({
+    ...common,
     minutes,
-    step: 'polar',
     kind: 'polarError',
-    subject: mount,
     values: { altErrorArcmin, azErrorArcmin, method: 'drift', reference: 'refracted' },
   });
-  const lockUp = LOCK_UP_ARCMIN + wobble(e, 0.15);
-  const found = { alt: e.alt * FOUND_TIMES, az: e.az * FOUND_TIMES };
-  const set = { alt: e.alt - lockUp, az: e.az };
-  const turn = (adjuster: 'altitude' | 'azimuth', before: number, after: number): Entry => ({
+  const turn = (adjuster: 'altitude' | 'azimuth', beforeArcmin: number, after: number): Entry => ({
+    ...common,
     minutes: 8,
-    step: 'polar',
     kind: 'knobTurn',
-    subject: mount,
     values: {
       adjuster,
-      turns: turnsOf(after - before, e),
+      turns: turnsOf(after - beforeArcmin, e),
       afterLockOrReversal: true,
-      beforeArcmin: before,
+      beforeArcmin,
       afterArcmin: null,
     },
   });
+  const lock = { altArcmin: LOCK_UP_ARCMIN + wobble(e, 0.15), azArcmin: wobble(e, 0.1) };
+  const found = { alt: e.alt * FOUND_TIMES, az: e.az * FOUND_TIMES };
+  const set = { alt: e.alt - lock.altArcmin, az: e.az - lock.azArcmin };
+  return [
+    error(4, found.alt, found.az),
+    turn('altitude', found.alt, set.alt),
+    turn('azimuth', found.az, set.az),
+    error(12, set.alt, set.az),
+    { ...common, minutes: 14, kind: 'lockShift', values: lock },
+    error(15, e.alt, e.az),
+  ];
+}
+
+function atDusk(where: Where, e: Earlier): Entry[] {
+  const wholeRig = { type: 'rig', id: where.rig.id } as const;
   const ticks = CHECKS.map((itemId, i): Entry => ({
     minutes: 40 + i,
     step: 'tracking',
@@ -132,18 +143,7 @@ function atDusk({ rig }: Where, e: Earlier): Entry[] {
     values: { listId: FIRST_SUB_LIST, itemId, done: true },
   }));
   return [
-    error(4, found.alt, found.az),
-    turn('altitude', found.alt, set.alt),
-    turn('azimuth', found.az, set.az),
-    error(12, set.alt, set.az),
-    {
-      minutes: 14,
-      step: 'polar',
-      kind: 'lockShift',
-      subject: mount,
-      values: { altArcmin: lockUp, azArcmin: wobble(e, 0.1) },
-    },
-    error(15, e.alt, e.az),
+    ...pole(where, e),
     { minutes: 20, step: 'polar', kind: 'timing', subject: wholeRig, values: { step: 'polar', minutes: 16 } },
     {
       minutes: 28,

@@ -1,10 +1,11 @@
 /** The half-turn test in the finder's view: the plate as it stands, both marks, the point halfway, the screws. */
-import { useRef } from 'react';
 import type { PlatePoint } from '../../core/mount/finderPlate.ts';
 import { PlateDrawing, type Plate } from './PlateDrawing.tsx';
-import { atAngle, fromPointer, toPixels, VIEW_CENTRE, VIEW_RADIUS, VIEW_SIZE } from './plateView.ts';
+import { atAngle, toPixels, VIEW_RADIUS } from './plateView.ts';
+import { RoundView } from './RoundView.tsx';
 
-export type DrawnScrew = { angleDeg: number; turns: number; text: string };
+/** What to do with a screw, on short lines. */
+export type DrawnScrew = { angleDeg: number; turns: number; lines: readonly string[] };
 type Props = {
   label: string;
   plate: Plate;
@@ -32,7 +33,7 @@ function Mark({ place, text, radiusArcmin }: { place: PlatePoint; text: string; 
 /** A screw head at the rim: an arrow inward tightens, outward loosens. */
 function Screw({ screw }: { screw: DrawnScrew }) {
   const [x, y] = atAngle(screw.angleDeg, VIEW_RADIUS - 16);
-  const [tx, ty] = atAngle(screw.angleDeg, VIEW_RADIUS - 48);
+  const [tx, ty] = atAngle(screw.angleDeg, VIEW_RADIUS - 84);
   const inward = screw.turns > 0;
   return (
     <g>
@@ -45,37 +46,20 @@ function Screw({ screw }: { screw: DrawnScrew }) {
           strokeWidth="3"
         />
       </g>
-      <text x={tx} y={ty + 5} textAnchor="middle" fontSize="16" fontWeight="700" fill="var(--ink)">
-        {screw.text}
-      </text>
+      {screw.lines.map((line, i) => (
+        <text key={line} x={tx} y={ty + 18 * i} textAnchor="middle" fontSize="16" fontWeight="700" fill="var(--ink)">
+          {line}
+        </text>
+      ))}
     </g>
   );
 }
 
 export function HalfTurnView(props: Props) {
   const { label, plate, turnDeg, radiusArcmin, before, after, halfway, screws, onTap } = props;
-  const svg = useRef<SVGSVGElement>(null);
   const target = halfway && toPixels(halfway, radiusArcmin);
   return (
-    <svg
-      ref={svg}
-      className={onTap ? 'instrument pole-dial tappable' : 'instrument pole-dial'}
-      viewBox={`0 0 ${VIEW_SIZE} ${VIEW_SIZE}`}
-      role="img"
-      aria-label={label}
-      onClick={(event) => {
-        const place = svg.current && fromPointer(svg.current, event, radiusArcmin);
-        if (place) onTap?.(place);
-      }}
-    >
-      <circle
-        cx={VIEW_CENTRE}
-        cy={VIEW_CENTRE}
-        r={VIEW_RADIUS}
-        fill="var(--sheet)"
-        stroke="var(--line)"
-        strokeWidth="2"
-      />
+    <RoundView label={label} radiusArcmin={radiusArcmin} onTap={onTap}>
       <PlateDrawing plate={plate} radiusArcmin={radiusArcmin} turnDeg={turnDeg} spotsTurnDeg={turnDeg} />
       {screws.map((screw) => (
         <Screw key={screw.angleDeg} screw={screw} />
@@ -83,6 +67,6 @@ export function HalfTurnView(props: Props) {
       {target && <circle cx={target[0]} cy={target[1]} r={10} fill="none" stroke="var(--action)" strokeWidth="3" />}
       {before && <Mark place={before} text="before" radiusArcmin={radiusArcmin} />}
       {after && <Mark place={after} text="after" radiusArcmin={radiusArcmin} />}
-    </svg>
+    </RoundView>
   );
 }

@@ -1,9 +1,10 @@
 /** The view through a polar finder: its own engraving, the pole in the middle, stars where they stand now. */
-import { memo, useRef } from 'react';
+import { memo } from 'react';
 import { times, type PlatePoint } from '../../core/mount/finderPlate.ts';
 import type { FieldStar } from '../../core/mount/poleField.ts';
 import { PlateDrawing, type Plate } from './PlateDrawing.tsx';
-import { atAngle, fromPointer, toPixels, VIEW_CENTRE, VIEW_RADIUS, VIEW_SIZE } from './plateView.ts';
+import { atAngle, toPixels, VIEW_CENTRE, VIEW_RADIUS } from './plateView.ts';
+import { RoundView } from './RoundView.tsx';
 
 export type DialStar = { name: string; viewAngleDeg: number; distanceArcmin: number; lead: boolean };
 export type PoleDialProps = {
@@ -47,6 +48,12 @@ const Field = memo(function Field({ stars, radiusArcmin }: { stars: readonly Fie
   );
 });
 
+/** A Greek letter alone says which one it is; a number needs its constellation. */
+function shortName(name: string): string {
+  const [first = name] = name.split(' ');
+  return /^\d/.test(first) ? name : first;
+}
+
 function Star({ star, scale }: { star: DialStar; scale: number }) {
   const [x, y] = atAngle(star.viewAngleDeg, star.distanceArcmin * scale);
   const side = x < VIEW_CENTRE ? -1 : 1;
@@ -56,7 +63,7 @@ function Star({ star, scale }: { star: DialStar; scale: number }) {
       <circle cx={x} cy={y} r={star.lead ? 6.5 : 4.5} fill={star.lead ? 'var(--amber)' : 'var(--ink)'} />
       {!star.lead && (
         <text x={x + side * 11} y={y + 5} textAnchor={side < 0 ? 'end' : 'start'} fontSize="16" fill="var(--soft)">
-          {star.name.split(' ')[0]}
+          {shortName(star.name)}
         </text>
       )}
     </g>
@@ -65,6 +72,9 @@ function Star({ star, scale }: { star: DialStar; scale: number }) {
 
 /** Nearer to the middle than this the hours stand too close for words. */
 const ROOM_FOR_WORDS = 90;
+
+/** The pole is named when the star does not stand where its name would. */
+const ROOM_FOR_NAME = 45;
 
 /** The leading star's way over the coming hours, on its own circle. */
 function Path({ path, radius }: { path: PoleDialProps['path']; radius: number }) {
@@ -104,9 +114,11 @@ function Sky({ stars, field, fieldTurnDeg, radiusArcmin, crossOffset, path }: Po
       )}
       {lead && <Path path={path} radius={lead.distanceArcmin * scale} />}
       {crossOffset && <circle cx={VIEW_CENTRE} cy={VIEW_CENTRE} r={4} fill="none" stroke="var(--ink)" />}
-      <text x={VIEW_CENTRE + 10} y={VIEW_CENTRE - 8} fontSize="16" fill="var(--soft)">
-        pole
-      </text>
+      {lead && lead.distanceArcmin * scale > ROOM_FOR_NAME && (
+        <text x={VIEW_CENTRE + 10} y={VIEW_CENTRE - 8} fontSize="16" fill="var(--soft)">
+          pole
+        </text>
+      )}
       {stars
         .filter((star) => star.distanceArcmin <= radiusArcmin)
         .map((star) => (
@@ -130,28 +142,9 @@ function Seen({ seen, radiusArcmin }: { seen: PlatePoint; radiusArcmin: number }
 
 export function PoleDial(props: PoleDialProps) {
   const { label, plate, plateTurnDeg, spotsTurnDeg, radiusArcmin, seen, onTap } = props;
-  const svg = useRef<SVGSVGElement>(null);
   const lead = props.stars.find((s) => s.lead);
   return (
-    <svg
-      ref={svg}
-      className={onTap ? 'instrument pole-dial tappable' : 'instrument pole-dial'}
-      viewBox={`0 0 ${VIEW_SIZE} ${VIEW_SIZE}`}
-      role="img"
-      aria-label={label}
-      onClick={(event) => {
-        const place = svg.current && fromPointer(svg.current, event, radiusArcmin);
-        if (place) onTap?.(place);
-      }}
-    >
-      <circle
-        cx={VIEW_CENTRE}
-        cy={VIEW_CENTRE}
-        r={VIEW_RADIUS}
-        fill="var(--sheet)"
-        stroke="var(--line)"
-        strokeWidth="2"
-      />
+    <RoundView label={label} radiusArcmin={radiusArcmin} onTap={onTap}>
       <PlateDrawing
         plate={plate}
         radiusArcmin={radiusArcmin}
@@ -161,6 +154,6 @@ export function PoleDial(props: PoleDialProps) {
       />
       <Sky {...props} />
       {seen && <Seen seen={seen} radiusArcmin={radiusArcmin} />}
-    </svg>
+    </RoundView>
   );
 }

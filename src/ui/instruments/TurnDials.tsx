@@ -27,10 +27,8 @@ function EyeWords({ dial }: { dial: TurnDial }) {
   const small = dial.within || dial.amount.length > 6;
   const amountY = dial.within ? 48 : small ? 4 : 10;
   return (
-    <g textAnchor="middle" fontSize="16" fill="var(--soft)">
-      <text y={-38} fontSize="18">
-        {dial.name}
-      </text>
+    <g textAnchor="middle" fontSize="18" fill="var(--soft)">
+      <text y={-38}>{dial.name}</text>
       {dial.within && <circle cy={-4} r={26} fill="var(--amber)" stroke="var(--ink)" strokeWidth="2" />}
       <text y={amountY} className="figures" fontSize={small ? 24 : 44} fontWeight="700" fill="var(--ink)">
         {dial.amount}
@@ -41,7 +39,7 @@ function EyeWords({ dial }: { dial: TurnDial }) {
         </text>
       )}
       <text y={dial.within ? 68 : 58}>{dial.effect}</text>
-      <text y={dial.within ? 86 : 78}>{dial.size}</text>
+      <text y={dial.within ? 88 : 79}>{dial.size}</text>
     </g>
   );
 }

@@ -70,6 +70,9 @@ describe('station states', () => {
     });
     const error = reading('polarError', { altErrorArcmin: 3, azErrorArcmin: 0, method: 'typed', reference: 'true' });
     expect(summary('polar', { readings: [error] })).to.deep.equal({ state: 'done', reading: '3.0′' });
+    const turn = { adjuster: 'altitude', turns: 0.2, afterLockOrReversal: true, beforeArcmin: 3, afterArcmin: null };
+    const turned = summary('polar', { readings: [error, reading('knobTurn', turn, at(5))] });
+    expect(turned, 'what was turned has to be measured again').to.deep.equal({ state: 'half', reading: 'turned' });
   });
 
   it('a tracker’s rough pole is done by eye, its last check only after everything is on', () => {

@@ -110,6 +110,9 @@ describe('the two dials', () => {
     expect(lead.altitude.aimArcmin).to.be.closeTo(-1.3, 1e-9);
     expect(lead.azimuth.aimArcmin).to.be.closeTo(0.4, 1e-9);
     expect(model([...locks, error(6, 10, 0)]).turns.altitude.aimArcmin, 'it is tight').to.equal(0);
+    const little = locks.map((r) => ({ ...r, values: { altArcmin: 0.1, azArcmin: 0 } }) as Reading);
+    const { altitude } = model([...little, turn(5, 'azimuth', 0.1, 5), error(6, 10, 0)]).turns;
+    expect(altitude.aimArcmin, 'too little to aim for').to.equal(0);
   });
 
   it('turns of another mount teach nothing here', () => {

@@ -20,8 +20,11 @@ import { MIGRATIONS } from '../../../src/storage/migrations.ts';
 import { saveSetting } from '../../../src/storage/settings.ts';
 import { isInitialised, readHeads, readReadings, readSnapshots } from '../../../src/storage/stored.ts';
 import type { Writer } from '../../../src/storage/writer.ts';
+import { knobOfMount, lockShiftOfMount } from '../../../src/core/night/knobsOfMount.ts';
+import { standingReadings } from '../../../src/core/night/nightRecords.ts';
+import type { MountPart } from '../../../src/core/records/part.ts';
 import { demoDatabase, writerFor } from '../../support/database.ts';
-import { NOW } from '../../support/records.ts';
+import { nightRecords, NOW } from '../../support/records.ts';
 
 let db: OwlDatabase;
 let w: Writer;
@@ -67,6 +70,17 @@ describe('demo data', () => {
     }
     expect(new Set(records.map((r) => r.nightId)).size).to.equal(12);
     expect((await readSnapshots(db)).records).to.have.length(1);
+  });
+
+  it('teaches the knobs of Heron’s mount and what tightening does', async () => {
+    const [heads, readings] = await Promise.all([readHeads(db, 'parts'), readReadings(db)]);
+    const mount = heads.records.find((p) => p.id === 'demo-heron-mount') as MountPart;
+    const records = { ...nightRecords(), history: standingReadings(readings.records) };
+    const knob = knobOfMount(records, mount, 'altitude')!;
+    expect(knob.basis).to.equal('learned');
+    expect(knob.gainArcminPerTurn).to.be.closeTo(56, 56 * 0.04);
+    expect(lockShiftOfMount(records)).to.deep.include({ learned: true });
+    expect(lockShiftOfMount(records)!.altArcmin).to.be.closeTo(1.3, 0.15);
   });
 
   it('is loaded once and never again, not even after everything was removed', async () => {
@@ -266,5 +280,17 @@ describe('ids', () => {
     expect([...made].sort()).to.deep.equal(made);
     expect(new Set(made).size).to.equal(500);
     expect(made[0]).to.match(/^[0-9A-HJKMNP-TV-Z]{26}$/);
+  });
+
+  it('keep the order in which they were made within one millisecond, over a carry too', () => {
+    for (const byte of [0, 7, 31]) {
+      const next = ulidSource(
+        () => 1_000,
+        (count) => new Uint8Array(count).fill(byte === 31 ? 30 : byte).map((b, i) => (i === count - 1 ? 31 : b)),
+      );
+      const made = Array.from({ length: 70 }, next);
+      expect([...made].sort()).to.deep.equal(made);
+      expect(new Set(made).size).to.equal(70);
+    }
   });
 });

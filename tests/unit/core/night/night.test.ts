@@ -119,6 +119,27 @@ describe('readings in the budget', () => {
     expect(drift(transit + 5 * HOUR)).to.be.greaterThan(drift(transit) * 1.1);
   });
 
+  it('after a turn of a knob a quarter of the measured error is assumed, until it is measured again', () => {
+    const error = (alt: number, minute: number) =>
+      reading(
+        'polarError',
+        { altErrorArcmin: alt, azErrorArcmin: 0, method: 'typed', reference: 'true' },
+        { id: `e${minute}`, takenAtUtc: `2026-11-24T20:0${minute}:00.000Z` },
+      );
+    const turn = reading(
+      'knobTurn',
+      { adjuster: 'altitude', turns: -0.2, afterLockOrReversal: true, beforeArcmin: 12, afterArcmin: null },
+      { takenAtUtc: '2026-11-24T20:02:00.000Z' },
+    );
+    const budget = (readings: Parameters<typeof nightRecords>[0]) => nightStatic(nightRecords(readings)).budget;
+    const turned = budget({ readings: [error(12, 1), turn] });
+    expect(turned?.input.polar).to.deep.include({ known: 'size' });
+    expect(turned?.input.polar.known === 'size' && turned.input.polar.errorArcmin).to.be.closeTo(3, 1e-6);
+    expect(turned?.sources.fieldRotation?.basis).to.equal('assumed');
+    const again = budget({ readings: [error(12, 1), turn, error(2, 3)] });
+    expect(again?.sources.fieldRotation?.basis).to.equal('measured');
+  });
+
   it('set by eye lowers the assumed error from 30 to 8 arcmin', () => {
     const size = (readings: Parameters<typeof nightRecords>[0]) => {
       const polar = nightStatic(nightRecords(readings)).budget?.input.polar;
