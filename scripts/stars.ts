@@ -30,11 +30,15 @@ const stars = features.map((f): TableStar & { hip: number } => ({
 const caps = stars.filter((s) => Math.abs(s.decJ2000Deg) >= 90 - CAP_DEG && s.magnitude <= CAP_FAINTEST);
 writeFileSync(join(OUT, 'polar-caps.bin'), encodeStars(caps.sort((a, b) => a.magnitude - b.magnitude)));
 
-/** The proper name, else letter or number with the constellation's abbreviation. */
+/** How many stars carry each proper name. */
+const carriers = new Map<string, number>();
+for (const one of Object.values(names)) if (one) carriers.set(one.name, (carriers.get(one.name) ?? 0) + 1);
+
+/** The proper name where only one star carries it, else letter or number with the constellation's abbreviation. */
 function nameOf(hip: number): string | null {
   const found = names[String(hip)];
   if (!found) return null;
-  if (found.name !== '') return found.name;
+  if (found.name !== '' && carriers.get(found.name) === 1) return found.name;
   const letter = found.bayer || found.flam;
   return letter === '' ? null : `${letter} ${found.c}`;
 }
