@@ -39,7 +39,8 @@ function nameOf(hip: number): string | null {
   const found = names[String(hip)];
   if (!found) return null;
   if (found.name !== '' && carriers.get(found.name) === 1) return found.name;
-  const letter = found.bayer || found.flam;
+  // The source has letters that were lost on the way to it.
+  const letter = found.bayer.startsWith('undefined') ? found.flam : found.bayer || found.flam;
   return letter === '' ? null : `${letter} ${found.c}`;
 }
 

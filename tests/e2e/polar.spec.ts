@@ -220,6 +220,7 @@ test.describe('on the phone', () => {
     await page.getByRole('button', { name: 'Take the mark away' }).tap();
     await expect(page.getByText('Tap the dial where the star stands now')).toBeVisible();
     await tab(page, 'Half-turn test').tap();
+    await expect(sentence(page)).toContainText('mark where it stands');
     const plate = page.locator('svg.pole-dial');
     await plate.tap({ position: { x: box.width * 0.6, y: box.height * 0.5 } });
     await expect(sentence(page)).toContainText('half a turn');

@@ -52,7 +52,9 @@ describe('the star table', () => {
 
   it('the bright list holds names and no star twice', () => {
     expect(new Set(BRIGHT_STARS.map((s) => s.hip)).size).to.equal(BRIGHT_STARS.length);
-    expect(BRIGHT_STARS.every((s) => s.name !== '' && s.magnitude <= 4)).to.equal(true);
+    expect(BRIGHT_STARS.every((s) => /^[\p{L}\d’' ]{2,}$/u.test(s.name) && s.magnitude <= 4)).to.equal(true);
+    expect(BRIGHT_STARS.filter((s) => /undefined|null|NaN/.test(s.name))).to.deep.equal([]);
+    expect(new Set(BRIGHT_STARS.map((s) => s.name)).size, 'no name twice').to.equal(BRIGHT_STARS.length);
     expect(BRIGHT_STARS[0]!.name).to.equal('Sirius');
   });
 
