@@ -13,6 +13,7 @@ import {
 import type { MountPart } from '../records/part.ts';
 import type { Reading, ReadingOf } from '../records/reading.ts';
 import type { NightRecords } from './nightRecords.ts';
+import { poleLiftArcmin } from './poleLift.ts';
 
 export type Adjuster = 'altitude' | 'azimuth';
 export type KnobBasis = 'learned' | 'geometry' | 'few';
@@ -33,12 +34,16 @@ function ofMount({ history, readings, rig }: NightRecords): Reading[] {
   return [...history, ...readings].filter((r) => r.subject.type === 'mount' && r.subject.id === rig.mountId);
 }
 
-const errorOf = (reading: ReadingOf<'polarError'>, adjuster: Adjuster): number =>
-  adjuster === 'altitude' ? reading.values.altErrorArcmin : reading.values.azErrorArcmin;
+/** An error that was measured, against the true pole. */
+function errorOf({ values, snapshotId }: ReadingOf<'polarError'>, adjuster: Adjuster, records: NightRecords): number {
+  if (adjuster === 'azimuth') return values.azErrorArcmin;
+  const { latDeg } = records.snapshots.get(snapshotId)?.site ?? records.site;
+  return values.altErrorArcmin + (values.reference === 'refracted' ? poleLiftArcmin(latDeg) : 0);
+}
 
 /** The error that followed a turn: as stated with it, else the next one measured that night. Several turns of the same
  *  knob before it, or a tightening, leave a turn without an outcome. */
-function outcome(all: readonly Reading[], at: number, adjuster: Adjuster): number | null {
+function outcome(all: readonly Reading[], at: number, adjuster: Adjuster, records: NightRecords): number | null {
   const turn = all[at];
   if (turn?.kind !== 'knobTurn') return null;
   if (turn.values.afterArcmin !== null) return turn.values.afterArcmin;
@@ -46,7 +51,7 @@ function outcome(all: readonly Reading[], at: number, adjuster: Adjuster): numbe
     if (later.nightId !== turn.nightId) return null;
     if (later.kind === 'knobTurn' && later.values.adjuster === adjuster) return null;
     if (later.kind === 'lockShift') return null;
-    if (later.kind === 'polarError') return errorOf(later, adjuster);
+    if (later.kind === 'polarError') return errorOf(later, adjuster, records);
   }
   return null;
 }
@@ -68,7 +73,7 @@ export function loggedTurns(records: NightRecords, adjuster: Adjuster): LoggedTu
   return all
     .flatMap((r, i): LoggedTurn[] => {
       if (r.kind !== 'knobTurn' || r.values.adjuster !== adjuster) return [];
-      const afterArcmin = outcome(all, i, adjuster);
+      const afterArcmin = outcome(all, i, adjuster, records);
       const { turns, beforeArcmin, afterLockOrReversal } = r.values;
       return afterArcmin === null || !startsMeasured(all, i, adjuster)
         ? []
@@ -123,7 +128,7 @@ export type TurnAdvice = {
   thenUpTurns: number | null;
 };
 
-/** What to turn to change an error by so much. @param records whether the dead band is lost. */
+/** What to turn to change an error by so much; tonight's turns tell whether the dead band is lost. */
 export function turnAdvice(records: NightRecords, knob: Knob, adjuster: Adjuster, changeArcmin: number): TurnAdvice {
   const fraction = knob.basis === 'learned' ? 1 : SHORT_OF_IT;
   const comesDown = adjuster === 'altitude' && changeArcmin < 0 && fraction === 1;

@@ -1,5 +1,4 @@
 /** What is known of tonight's pole error: every measurement and every turn since, in order. */
-import { refractionArcmin } from '../sky/refraction.ts';
 import {
   altSigmaArcmin,
   azSigmaArcmin,
@@ -17,6 +16,7 @@ import type { MountPart } from '../records/part.ts';
 import type { Reading } from '../records/reading.ts';
 import { knobOfMount, type Adjuster } from './knobsOfMount.ts';
 import type { NightRecords } from './nightRecords.ts';
+import { poleLiftArcmin } from './poleLift.ts';
 
 export type Reference = 'true' | 'refracted';
 type Component = { errorArcmin: number; sigmaArcmin: number; measured: boolean; turnedSince: boolean };
@@ -36,11 +36,6 @@ export type PoleOfNight = {
 
 /** Doubt of an error whose record does not state it, by how it was measured. */
 const USUAL_SIGMA_ARCMIN = { finder: 4, camera: 0.3, drift: 1, typed: 1, subs: 1 } as const;
-
-/** How much higher the pole stands that the air shows, arcmin. */
-export function poleLiftArcmin(latDeg: number): number {
-  return refractionArcmin(Math.abs(latDeg));
-}
 
 /** What a logged turn was to do, by what is known of the knob. */
 function changeOf(

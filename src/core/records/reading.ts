@@ -35,6 +35,7 @@ export const readingValues = {
     adjuster: z.enum(['altitude', 'azimuth']),
     turns: n,
     afterLockOrReversal: z.boolean(),
+    /** Errors of this adjuster against the true pole. */
     beforeArcmin: n,
     /** Null: as the next error measured on that night says. */
     afterArcmin: n.nullable(),

@@ -6,7 +6,7 @@ import { recordLabel, useRecord } from '../../session/useRecord.ts';
 import { useIsLive } from '../../session/useTime.ts';
 import { handWords, TURN_LOGGED } from '../../text/knobWords.ts';
 import { TurnDials, type TurnDial } from '../../ui/instruments/TurnDials.tsx';
-import { dialOf, type TurnsModel } from './turnsModel.ts';
+import { dialOf, trueErrorArcmin, type TurnsModel } from './turnsModel.ts';
 
 const ADJUSTERS: readonly Adjuster[] = ['altitude', 'azimuth'];
 
@@ -35,7 +35,7 @@ export function HandLines({ model }: { model: TurnsModel }) {
 /** The readings of turns made as the dials show them. */
 function turnsAsShown(model: TurnsModel, records: Parameters<typeof losesDeadBand>[0]): NewReadingHere[] {
   return ADJUSTERS.flatMap((adjuster): NewReadingHere[] => {
-    const { advice, measured, within, errorArcmin } = model.turns[adjuster];
+    const { advice, measured, within } = model.turns[adjuster];
     if (!advice || !measured || within) return [];
     const turned = (turns: number, clockwise: boolean, afterLockOrReversal: boolean): NewReadingHere => ({
       step: 'polar',
@@ -45,7 +45,7 @@ function turnsAsShown(model: TurnsModel, records: Parameters<typeof losesDeadBan
         adjuster,
         turns: clockwise ? turns : -turns,
         afterLockOrReversal,
-        beforeArcmin: errorArcmin,
+        beforeArcmin: trueErrorArcmin(model, adjuster),
         afterArcmin: null,
       },
     });

@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { poleLiftArcmin, type Reference } from '../../core/night/poleOfNight.ts';
+import { poleLiftArcmin } from '../../core/night/poleLift.ts';
+import type { Reference } from '../../core/night/poleOfNight.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared, type NewReadingHere } from '../../session/session.ts';
 import { errorWords, sideWords } from '../../text/polarWords.ts';

@@ -6,7 +6,8 @@ import { horizonAltDeg } from '../../core/night/darkness.ts';
 import { driftRun, estimateAfter, type DriftRun } from '../../core/night/driftRun.ts';
 import { driftTask, isKnownWell, type DriftTask } from '../../core/night/driftSteps.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { movedMostBy, poleLiftArcmin } from '../../core/night/poleOfNight.ts';
+import { poleLiftArcmin } from '../../core/night/poleLift.ts';
+import { movedMostBy } from '../../core/night/poleOfNight.ts';
 import { turnsTonight, type TurnsTonight } from '../../core/night/turnsTonight.ts';
 import type { DriftSaying } from '../../text/driftWords.ts';
 

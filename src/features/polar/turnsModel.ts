@@ -53,3 +53,9 @@ export function dialOf(model: TurnsModel, adjuster: Adjuster, f: Format): TurnDi
   const direction = common.clockwise ? 'clockwise' : 'counter-clockwise';
   return { ...common, turns: a.advice.turns, amount: turnWords(a.advice.turns, f), direction };
 }
+
+/** An adjuster's error against the true pole, as a logged turn keeps it. */
+export function trueErrorArcmin({ turns }: TurnsModel, adjuster: Adjuster): number {
+  const { altArcmin, azArcmin } = turns.pole.estimate;
+  return adjuster === 'altitude' ? altArcmin : azArcmin;
+}

@@ -1,5 +1,6 @@
 /** What was recorded on one earlier night of the demo, station by station. All numbers are invented. */
 import { FIRST_SUB_LIST, type FirstSubCheck } from '../../core/night/checklists.ts';
+import { poleLiftArcmin } from '../../core/night/poleLift.ts';
 import type { Reading, ReadingOf, Step } from '../../core/records/reading.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Site } from '../../core/records/site.ts';
@@ -99,7 +100,7 @@ function balanceAndTap({ rig }: Where, e: Earlier): Entry[] {
 }
 
 /** Found, turned, measured, tightened, measured. */
-function pole({ rig }: Where, e: Earlier): Entry[] {
+function pole({ rig, site }: Where, e: Earlier): Entry[] {
   const mount = { type: 'mount', id: rig.mountId } as const;
   const common = { step: 'polar', subject: mount } as const;
   const error = (minutes: number, altErrorArcmin: number, azErrorArcmin: number): Entry => ({
@@ -116,7 +117,7 @@ function pole({ rig }: Where, e: Earlier): Entry[] {
       adjuster,
       turns: turnsOf(after - beforeArcmin, e),
       afterLockOrReversal: true,
-      beforeArcmin,
+      beforeArcmin: adjuster === 'altitude' ? beforeArcmin + poleLiftArcmin(site.latDeg) : beforeArcmin,
       afterArcmin: null,
     },
   });

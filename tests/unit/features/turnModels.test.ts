@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { POLAR_LIST, SET_BY_EYE } from '../../../src/core/night/checklists.ts';
+import { poleLiftArcmin } from '../../../src/core/night/poleLift.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
 import { BRIGHT_STARS } from '../../../src/core/sky/brightStars.ts';
 import { driftModel, driftScale } from '../../../src/features/polar/driftModel.ts';
@@ -9,12 +10,20 @@ import { at, mounts, night, south, type Wish } from '../../support/polar.ts';
 import { NOW, reading } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
+/** Errors here are told against the pole that the air shows; logged turns keep the true one. */
+const LIFT_ARCMIN = poleLiftArcmin(40.33);
 const error = (minute: number, altErrorArcmin: number, azErrorArcmin: number) =>
   reading('polarError', { altErrorArcmin, azErrorArcmin, method: 'typed', reference: 'refracted' }, at(minute));
 const turn = (minute: number, adjuster: string, turns: number, beforeArcmin: number, rest: Partial<Reading> = {}) =>
   reading(
     'knobTurn',
-    { adjuster, turns, afterLockOrReversal: true, beforeArcmin, afterArcmin: null },
+    {
+      adjuster,
+      turns,
+      afterLockOrReversal: true,
+      beforeArcmin: adjuster === 'altitude' ? beforeArcmin + LIFT_ARCMIN : beforeArcmin,
+      afterArcmin: null,
+    },
     at(minute, rest),
   );
 
@@ -93,6 +102,17 @@ describe('the two dials', () => {
     expect(advice).to.deep.include({ clockwise: false });
     expect(advice!.turns * 50).to.be.closeTo(35, 1e-6);
     expect(advice!.thenUpTurns).to.be.closeTo(5 / 50 + 0.05, 1e-6);
+  });
+
+  it('learns the same when the errors are told against the other pole', () => {
+    const told = taught.map((r) =>
+      r.kind === 'polarError'
+        ? { ...r, values: { ...r.values, altErrorArcmin: r.values.altErrorArcmin + LIFT_ARCMIN, reference: 'true' } }
+        : r,
+    ) as Reading[];
+    const { knob } = model([...told, error(60, -30, 0)]).turns.altitude;
+    expect(knob!.gainArcminPerTurn).to.be.closeTo(50, 1e-6);
+    expect(knob!.deadTurns).to.be.closeTo(0.05, 1e-6);
   });
 
   it('two turns in a row, or a tightening, teach nothing', () => {
