@@ -79,5 +79,5 @@ export function drawnWords(view: 'upright' | 'inverted', fieldMissing: boolean):
   const way =
     view === 'inverted' ? 'Drawn as your finder shows it, upside down.' : 'Drawn upright, as the eye sees it.';
   const faint = fieldMissing ? ' The fainter stars could not be read; the place is right without them.' : '';
-  return `${way} Open circles at the rim: the star at those times.${faint}`;
+  return `${way} Open circles: the star at those times.${faint}`;
 }

@@ -1,14 +1,11 @@
 import { Button } from 'react-bootstrap';
-import type { Adjuster } from '../../core/night/knobsOfMount.ts';
-import { losesDeadBand } from '../../core/night/knobsOfMount.ts';
-import { useNight, useSession, useShared, type NewReadingHere } from '../../session/session.ts';
+import { useNight, useSession, useShared } from '../../session/session.ts';
 import { recordLabel, useRecord } from '../../session/useRecord.ts';
 import { useIsLive } from '../../session/useTime.ts';
 import { handWords, TURN_LOGGED } from '../../text/knobWords.ts';
 import { TurnDials, type TurnDial } from '../../ui/instruments/TurnDials.tsx';
-import { dialOf, trueErrorArcmin, type TurnsModel } from './turnsModel.ts';
-
-const ADJUSTERS: readonly Adjuster[] = ['altitude', 'azimuth'];
+import { ADJUSTERS, turnsAsShown } from './turnReadings.ts';
+import { dialOf, type TurnsModel } from './turnsModel.ts';
 
 const spoken = (dial: TurnDial): string => `${dial.name}: ${dial.amount} ${dial.direction}`;
 
@@ -30,28 +27,6 @@ export function HandLines({ model }: { model: TurnsModel }) {
       ))}
     </ul>
   );
-}
-
-/** The readings of turns made as the dials show them. */
-function turnsAsShown(model: TurnsModel, records: Parameters<typeof losesDeadBand>[0]): NewReadingHere[] {
-  return ADJUSTERS.flatMap((adjuster): NewReadingHere[] => {
-    const { advice, measured, within } = model.turns[adjuster];
-    if (!advice || !measured || within) return [];
-    const turned = (turns: number, clockwise: boolean, afterLockOrReversal: boolean): NewReadingHere => ({
-      step: 'polar',
-      subject: { type: 'mount', id: records.rig.mountId },
-      kind: 'knobTurn',
-      values: {
-        adjuster,
-        turns: clockwise ? turns : -turns,
-        afterLockOrReversal,
-        beforeArcmin: trueErrorArcmin(model, adjuster),
-        afterArcmin: null,
-      },
-    });
-    const first = turned(advice.turns, advice.clockwise, losesDeadBand(records, adjuster, advice.clockwise));
-    return advice.thenUpTurns === null ? [first] : [first, turned(advice.thenUpTurns, !advice.clockwise, true)];
-  });
 }
 
 /** The first of two taps: what the dials show was turned; the next measured error completes the record. */

@@ -17,7 +17,7 @@ export function DriftChart({ run }: { run: DriftRun }) {
     <ChartFrame
       label={`${run.starName}: ${marks.length} marks`}
       fileName="drift"
-      height={230}
+      height={190}
       x={{
         domain: [0, minutes],
         label: 'minutes',

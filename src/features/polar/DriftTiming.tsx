@@ -3,16 +3,15 @@ import { Button } from 'react-bootstrap';
 import { z } from 'zod';
 import { DRIFT_GIVEN_UP, POLAR_LIST } from '../../core/night/checklists.ts';
 import { estimateWithMarkAt, type DriftRun } from '../../core/night/driftRun.ts';
-import { poleLiftArcmin } from '../../core/night/poleLift.ts';
 import { movedMostBy } from '../../core/night/poleOfNight.ts';
-import { altIsMeasured, altSigmaArcmin, azIsMeasured, azSigmaArcmin } from '../../core/mount/poleEstimate.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
-import { useNight, useSession, useShared, type NewReadingHere } from '../../session/session.ts';
+import { useNight, useSession, useShared } from '../../session/session.ts';
 import { recordLabel, useRecord } from '../../session/useRecord.ts';
 import { useIsLive } from '../../session/useTime.ts';
 import { airWords, markNowWords, partWords, runWords, UNIT_LABELS } from '../../text/driftWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { QuantityField, SelectField } from '../../ui/form/Fields.tsx';
+import { driftReadings } from './driftReadings.ts';
 import { partOf, type DriftModel } from './driftModel.ts';
 import { DriftUnitChoice } from './DriftUnitChoice.tsx';
 import { useDriftUnit } from './useDriftUnit.ts';
@@ -122,39 +121,6 @@ function Figures({ model, run }: { model: DriftModel; run: DriftRun }) {
   );
 }
 
-/** The readings that end a star: its rate, and once both parts are measured the whole error. */
-function endOf(model: DriftModel, run: DriftRun, nightId: string, mountId: string, latDeg: number): NewReadingHere[] {
-  const { rate } = run;
-  const { estimate } = model;
-  if (!rate || !estimate) return [];
-  const drift: NewReadingHere = {
-    step: 'polar',
-    subject: { type: 'night', id: nightId },
-    kind: 'drift',
-    values: { haH: run.haH, decDeg: run.decDeg, rateArcsecPerMin: rate.rateArcsecPerMin },
-    sigma: { rateArcsecPerMin: rate.sigmaArcsecPerMin },
-  };
-  const step = movedMostBy(run, latDeg);
-  const other = step === 'azimuth' ? model.turns.altitude : model.turns.azimuth;
-  const both = altIsMeasured(estimate) && azIsMeasured(estimate) && !other.turnedSince;
-  if (!both) return [drift];
-  const { reference } = model.turns.goal;
-  const lift = reference === 'refracted' ? poleLiftArcmin(latDeg) : 0;
-  const error: NewReadingHere = {
-    step: 'polar',
-    subject: { type: 'mount', id: mountId },
-    kind: 'polarError',
-    values: {
-      altErrorArcmin: estimate.altArcmin - lift,
-      azErrorArcmin: estimate.azArcmin,
-      method: 'drift',
-      reference,
-    },
-    sigma: { altErrorArcmin: altSigmaArcmin(estimate), azErrorArcmin: azSigmaArcmin(estimate) },
-  };
-  return [drift, error];
-}
-
 type Props = { model: DriftModel; run: DriftRun; onDone: () => void };
 
 /** A star is being timed: mark it now and then, finish it when it is known well enough. */
@@ -165,7 +131,7 @@ export function DriftTiming({ model, run, onDone }: Props) {
   const isLive = useIsLive();
   const record = useRecord();
   const finish = async (): Promise<void> => {
-    const readings = endOf(model, run, records.night.id, records.rig.mountId, records.site.latDeg);
+    const readings = driftReadings(model, run, records);
     if (await record(readings, `${run.starName}: drift recorded.`)) onDone();
   };
   const giveUp = (): void => {
@@ -177,7 +143,6 @@ export function DriftTiming({ model, run, onDone }: Props) {
   };
   return (
     <>
-      <Figures model={model} run={run} />
       <MarkForm run={run} />
       <div className="actions">
         {run.rate && (
@@ -189,6 +154,7 @@ export function DriftTiming({ model, run, onDone }: Props) {
           Give it up
         </Button>
       </div>
+      <Figures model={model} run={run} />
     </>
   );
 }

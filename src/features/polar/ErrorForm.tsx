@@ -1,10 +1,10 @@
 import { z } from 'zod';
-import { poleLiftArcmin } from '../../core/night/poleLift.ts';
 import type { Reference } from '../../core/night/poleOfNight.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared, type NewReadingHere } from '../../session/session.ts';
 import { errorWords, sideWords } from '../../text/polarWords.ts';
 import { CheckField, QuantityField, SelectField } from '../../ui/form/Fields.tsx';
+import { lockShiftTo } from './turnReadings.ts';
 import type { TurnsModel } from './turnsModel.ts';
 
 type Typed = {
@@ -35,16 +35,6 @@ const typedSchema = z
     reference,
     tightened,
   }));
-
-/** What tightening did: this error against the one measured before it, both against the same pole. */
-function shiftBy(typed: TypedError, { turns }: TurnsModel, latDeg: number): { altArcmin: number; azArcmin: number } {
-  const lift = poleLiftArcmin(latDeg);
-  const trueAlt = typed.altErrorArcmin + (typed.reference === 'refracted' ? lift : 0);
-  return {
-    altArcmin: trueAlt - turns.pole.estimate.altArcmin,
-    azArcmin: typed.azErrorArcmin - turns.pole.estimate.azArcmin,
-  };
-}
 
 function SideFields({ south }: { south: boolean }) {
   const { format } = useShared();
@@ -95,7 +85,10 @@ export function ErrorForm({ model, onRecorded }: { model: TurnsModel; onRecorded
       values: { ...values, method: 'typed' },
     };
     if (!tightened || !comparable) return [error];
-    return [{ step: 'polar', subject, kind: 'lockShift', values: shiftBy(typed, model, records.site.latDeg) }, error];
+    return [
+      { step: 'polar', subject, kind: 'lockShift', values: lockShiftTo(typed, model, records.site.latDeg) },
+      error,
+    ];
   };
   return (
     <RecordForm<Typed, TypedError>

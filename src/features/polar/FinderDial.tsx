@@ -115,7 +115,7 @@ export function FinderDial({ tabs }: { tabs: ReactNode }) {
           <p className="soft">{drawnWords(model.view, drawn.missing)}</p>
           {night.numbers.mount && (
             <Link to={`/kit/parts/${night.numbers.mount.id}`} className="touch-link">
-              Change the engraving
+              {model.numbering === null ? 'Enter its finder in Kit' : 'Change the engraving'}
             </Link>
           )}
         </div>

@@ -166,7 +166,9 @@ function Bore() {
           <QuantityField name="widthMm" label="Width of the far opening" kind="opticsMm" system={format.system} />
           <QuantityField name="lengthMm" label="Length of the bore" kind="opticsMm" system={format.system} />
         </div>
-        <p>{known ? boreWords(boreAccuracyDeg(Number(widthMm), Number(lengthMm)), format) : 'Type both sizes.'}</p>
+        <p className="mt-2">
+          {known ? boreWords(boreAccuracyDeg(Number(widthMm), Number(lengthMm)), format) : 'Type both sizes.'}
+        </p>
       </form>
     </FormProvider>
   );

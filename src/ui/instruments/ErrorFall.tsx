@@ -50,6 +50,9 @@ export function ErrorFall({ label, points: all, goalArcmin, goalText }: Props) {
               fontSize="17"
               fontWeight="700"
               fill="var(--ink)"
+              stroke="var(--paper)"
+              strokeWidth="5"
+              paintOrder="stroke"
             >
               {p.text}
             </text>

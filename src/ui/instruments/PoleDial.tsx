@@ -78,9 +78,10 @@ const ROOM_FOR_NAME = 45;
 
 /** The leading star's way over the coming hours, on its own circle. */
 function Path({ path, radius }: { path: PoleDialProps['path']; radius: number }) {
-  return path.map((p) => {
+  return path.map((p, i) => {
     const [x, y] = atAngle(p.viewAngleDeg, radius);
-    const [tx, ty] = atAngle(p.viewAngleDeg, radius + 24);
+    // Beside each other above and below the pole, so every other one stands farther out.
+    const [tx, ty] = atAngle(p.viewAngleDeg, radius + (i % 2 === 0 ? 22 : 40));
     return (
       <g key={p.text}>
         <circle cx={x} cy={y} r={4.5} fill="var(--sheet)" stroke="var(--amber)" strokeWidth="2" />

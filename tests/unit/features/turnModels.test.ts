@@ -1,32 +1,13 @@
 import { expect } from 'chai';
 import { POLAR_LIST, SET_BY_EYE } from '../../../src/core/night/checklists.ts';
-import { poleLiftArcmin } from '../../../src/core/night/poleLift.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
-import { BRIGHT_STARS } from '../../../src/core/sky/brightStars.ts';
-import { driftModel, driftScale } from '../../../src/features/polar/driftModel.ts';
+import { lockShiftTo, turnsAsShown } from '../../../src/features/polar/turnReadings.ts';
 import { dialOf, turnsModel } from '../../../src/features/polar/turnsModel.ts';
 import { makeFormat } from '../../../src/text/format.ts';
-import { at, mounts, night, south, type Wish } from '../../support/polar.ts';
-import { NOW, reading } from '../../support/records.ts';
+import { at, error, LIFT_ARCMIN, mounts, night, south, turn, type Wish } from '../../support/polar.ts';
+import { nightRecords, reading } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
-/** Errors here are told against the pole that the air shows; logged turns keep the true one. */
-const LIFT_ARCMIN = poleLiftArcmin(40.33);
-const error = (minute: number, altErrorArcmin: number, azErrorArcmin: number) =>
-  reading('polarError', { altErrorArcmin, azErrorArcmin, method: 'typed', reference: 'refracted' }, at(minute));
-const turn = (minute: number, adjuster: string, turns: number, beforeArcmin: number, rest: Partial<Reading> = {}) =>
-  reading(
-    'knobTurn',
-    {
-      adjuster,
-      turns,
-      afterLockOrReversal: true,
-      beforeArcmin: adjuster === 'altitude' ? beforeArcmin + LIFT_ARCMIN : beforeArcmin,
-      afterArcmin: null,
-    },
-    at(minute, rest),
-  );
-
 describe('the two dials', () => {
   const model = (readings: Reading[], wish: Wish = {}) => turnsModel(night({ readings, ...wish }));
 
@@ -160,64 +141,35 @@ describe('how good is good enough', () => {
   });
 });
 
-describe('drift', () => {
-  const model = (readings: Reading[], wish: Wish = {}, step: 'azimuth' | 'altitude' | null = null) =>
-    driftModel(night({ readings, ...wish }), BRIGHT_STARS, NOW, step, null);
-  const mark = (second: number, northArcsec: number, starts = false) =>
-    reading(
-      'driftMark',
-      { starName: 'γ Psc', raDeg: 349.6, decDeg: 3.4, northArcsec, sigmaArcsec: 1.5, starts },
-      { id: `m${second}`, takenAtUtc: new Date(NOW + second * 1000).toISOString() },
-    );
-  const drift = (minute: number, haH: number, rateArcsecPerMin: number) =>
-    reading('drift', { haH, decDeg: 3, rateArcsecPerMin }, { ...at(minute), sigma: { rateArcsecPerMin: 0.05 } });
+describe('what is recorded of turns', () => {
+  const model = (readings: Reading[]) => turnsModel(night({ readings }));
+  const shown = (readings: Reading[]) => turnsAsShown(model(readings), nightRecords({ readings }));
 
-  it('proposes an azimuth star first, then altitude, then azimuth again', () => {
-    expect(model([]).saying).to.deep.include({ code: 'takeStar', step: 'azimuth', again: false });
-    const azGood = drift(1, 0.1, 0);
-    expect(model([azGood]).saying).to.deep.include({ code: 'takeStar', step: 'altitude' });
-    const altGood = drift(2, -3.7, -0.3);
-    expect(model([azGood, altGood]).saying).to.deep.include({ code: 'takeStar', step: 'azimuth', again: true });
-    expect(model([azGood, altGood, drift(3, 0.1, 0)]).saying.code).to.equal('done');
+  it('one signed turn for each adjuster beyond the goal, with the error before it', () => {
+    const [altitude, azimuth, ...rest] = shown([error(1, -28.6, 57.3)]);
+    expect(rest).to.deep.equal([]);
+    expect(altitude).to.deep.include({ kind: 'knobTurn' });
+    expect(altitude!.values).to.deep.include({ adjuster: 'altitude', afterLockOrReversal: true, afterArcmin: null });
+    const turnsOf = (r: typeof altitude) => (r?.kind === 'knobTurn' ? r.values.turns : 0);
+    expect([turnsOf(altitude), turnsOf(azimuth)].map(Math.sign)).to.deep.equal([1, -1]);
+    expect(shown([error(1, 2, 30)]).map((r) => (r.kind === 'knobTurn' ? r.values.adjuster : ''))).to.deep.equal([
+      'azimuth',
+    ]);
   });
 
-  it('asks to turn what is beyond the goal, then to measure it again', () => {
-    const far = drift(1, 0.1, 6);
-    expect(model([far]).saying).to.deep.include({ code: 'turn', step: 'azimuth' });
-    expect(model([far, turn(2, 'azimuth', 0.4, -30)]).saying).to.deep.include({
-      code: 'takeStar',
-      step: 'azimuth',
-      again: true,
-    });
+  it('nothing before an error was measured, nor for unknown knobs', () => {
+    expect(shown([])).to.deep.equal([]);
+    const unknown = turnsModel(night({ readings: [error(1, 30, 30)], parts: mounts({ adjusters: null }) }));
+    expect(turnsAsShown(unknown, nightRecords())).to.deep.equal([]);
   });
 
-  it('a run goes on over a reload, says when it is enough, and can be given up', () => {
-    const running = model([mark(0, 0, true), mark(20, 1)]);
-    expect(running.saying).to.deep.include({ code: 'watch', star: 'γ Psc' });
-    expect(running.run!.marks).to.have.length(2);
-    const enough = model([mark(0, 0, true), ...[60, 120, 180, 240, 300].map((s) => mark(s, s / 10))]);
-    expect(enough.saying).to.deep.include({ code: 'enough', step: 'azimuth' });
-    // 6"/min toward north near the meridian: the axis is too far west, in the north.
-    expect(enough.estimate!.azArcmin).to.be.closeTo(-6 / (0.2625 * Math.cos((40.33 * Math.PI) / 180)), 1.5);
-    const givenUp = reading('check', { listId: POLAR_LIST, itemId: 'driftGivenUp', done: true }, at(9));
-    expect(model([mark(0, 0, true), mark(60, 5), givenUp]).run).to.equal(null);
-  });
-
-  it('reads pixels by the rig’s scale and a field by eyepiece and tube', () => {
-    const one = night();
-    expect(driftScale(one, 'arcsec', null)!.arcsec).to.equal(1);
-    expect(driftScale(one, 'pixel', null)!.arcsec).to.be.closeTo(2.02, 0.01);
-    expect(driftScale(one, 'field', 25)!.arcsec).to.be.closeTo((50 * 3600 * 25) / 480, 1e-6);
-    expect(driftScale(one, 'field', null)).to.equal(null);
-  });
-
-  it('in the south the same rules hold the other way round', () => {
-    const auas = model([], south);
-    expect(auas.saying).to.deep.include({ code: 'takeStar', step: 'azimuth' });
-    const run = [mark(0, 0, true), ...[60, 120, 180, 240, 300].map((s) => mark(s, s / 10))].map((r) => ({
-      ...r,
-      values: { ...r.values, raDeg: 12, decDeg: -10 },
-    })) as Reading[];
-    expect(model(run, south).estimate!.azArcmin, 'north of the meridian star: too far east').to.be.greaterThan(10);
+  it('tightening is the difference of two errors, whichever pole each is told against', () => {
+    const before = model([error(1, 3, 1)]);
+    const near = (found: { altArcmin: number; azArcmin: number }) => {
+      expect(found.altArcmin).to.be.closeTo(1.3, 1e-9);
+      expect(found.azArcmin).to.be.closeTo(-0.4, 1e-9);
+    };
+    near(lockShiftTo({ altErrorArcmin: 4.3, azErrorArcmin: 0.6, reference: 'refracted' }, before, 40.33));
+    near(lockShiftTo({ altErrorArcmin: 4.3 + LIFT_ARCMIN, azErrorArcmin: 0.6, reference: 'true' }, before, 40.33));
   });
 });
