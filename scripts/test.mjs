@@ -53,9 +53,11 @@ async function layers() {
   return code !== 0 || summary.violations.length > 0 || summary.totalCruised < 100 ? 1 : 0;
 }
 
-function unit() {
+async function unit() {
   const report = join(results, 'unit.json');
-  const code = tool('mocha', ['--reporter', 'json', '--reporter-option', `output=${report}`], { TZ: 'UTC' });
+  const code = await toolBeside('mocha', ['--reporter', 'json', '--reporter-option', `output=${report}`], {
+    TZ: 'UTC',
+  });
   const found = readJson(report);
   if (!found || found.stats.tests === 0) return 1;
   for (const test of found.failures) console.log(`FAIL ${test.fullTitle}\n${test.err.stack ?? test.err.message}`);
@@ -98,19 +100,19 @@ function testShare() {
   );
 }
 
-/** Reading the code in two rows beside each other, one per core: lint takes as long as all the rest. */
+/** Two rows beside each other, one per core: lint takes as long as reading the types and the unit tests. */
 async function readings() {
   const rest = async () => {
     step('layer rules', await layers());
     step('types of the core', await toolBeside('tsc', ['-p', 'tsconfig.core.json']));
     step('types', await toolBeside('tsc', ['-p', 'tsconfig.json']));
     step('format', await toolBeside('prettier', ['--check', '--log-level', 'warn', '.']));
+    step('unit tests', await unit());
   };
   await Promise.all([lint().then((code) => step('lint', code)), rest()]);
 }
 
 await readings();
-step('unit tests', unit());
 ensureBuild();
 step('build', existsSync(join(root, 'dist', 'index.html')) ? 0 : 1);
 step('interface tests', browser());

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectOnlyRed, HERON, notRedPixels, open, WAGTAIL } from './support.ts';
+import { expectOnlyRed, HERON, notRedPixels, open, visitAny, WAGTAIL } from './support.ts';
 
 type View = { name: string; path: string; prepare?: (page: Page) => Promise<void> };
 
@@ -150,9 +150,13 @@ const views: View[] = [
 test.describe('in Red every pixel has green = blue = 0', () => {
   test('on every view, with focus, errors, menus and dialogs', async ({ page }) => {
     test.setTimeout(180_000);
+    let clean = false;
     for (const { name, path, prepare } of views) {
       await test.step(name, async () => {
-        await open(page, path, 'red');
+        // What a view was prepared with, a menu or a notice, goes away with the page alone; so does a moment of the night.
+        if (clean && prepare === undefined && !/at=|no\/such/.test(path)) await visitAny(page, path);
+        else await open(page, path, 'red');
+        clean = prepare === undefined;
         await prepare?.(page);
         await expectOnlyRed(page, name);
       });

@@ -32,6 +32,17 @@ export async function visit(page: Page, path: string, heading: string): Promise<
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(heading);
 }
 
+/** The same without knowing the heading: by way of a page that has another one for sure. */
+export async function visitAny(page: Page, path: string): Promise<void> {
+  await visit(page, '/no/such/page', 'Nothing here');
+  await page.evaluate((to) => {
+    history.pushState(null, '', to);
+    dispatchEvent(new PopStateEvent('popstate'));
+  }, path);
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Nothing here');
+  await expect(page.getByText('Opening…')).toBeHidden();
+}
+
 export const sentence = (page: Page) => page.locator('.sentence');
 
 /** Everything stored in this browser, but for the list of changes, as one comparable text. */
