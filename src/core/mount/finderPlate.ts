@@ -5,8 +5,6 @@ import { DEG_PER_RAD, RAD_PER_DEG, wrap360 } from '../math/angles.ts';
 export type PlatePoint = { xArcmin: number; yArcmin: number };
 export type PlatePolar = { angleDeg: number; distanceArcmin: number };
 
-export const CROSS: PlatePoint = { xArcmin: 0, yArcmin: 0 };
-
 export function toPlate({ angleDeg, distanceArcmin }: PlatePolar): PlatePoint {
   const angle = angleDeg * RAD_PER_DEG;
   return { xArcmin: distanceArcmin * Math.sin(angle), yArcmin: distanceArcmin * Math.cos(angle) };

@@ -21,12 +21,13 @@ export function errorsTonight({ readings, site }: NightRecords): MeasuredError[]
     .map((r) => ({ id: r.id, takenAtUtc: r.takenAtUtc, totalArcmin: totalErrorArcmin(r.values, site.latDeg) }));
 }
 
-/** Latest night first. @param most nights that are listed. */
-export function errorsBefore({ history, site, snapshots }: NightRecords, most = 8): EarlierNight[] {
+/** Nights before this one, the latest first. @param most nights that are listed. */
+export function errorsBefore({ night, history, site, snapshots }: NightRecords, most = 8): EarlierNight[] {
   const byNight = new Map<string, number[]>();
   const when = new Map<string, string>();
   for (const r of history) {
     if (!isError(r) || r.nightId === null || snapshots.get(r.snapshotId)?.site.id !== site.id) continue;
+    if (r.takenAtUtc.slice(0, 10) > night.eveningDate) continue;
     byNight.set(r.nightId, [...(byNight.get(r.nightId) ?? []), totalErrorArcmin(r.values, site.latDeg)]);
     when.set(r.nightId, r.takenAtUtc);
   }

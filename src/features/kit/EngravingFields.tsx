@@ -2,13 +2,13 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { useController, useFieldArray, useFormContext, useWatch } from 'react-hook-form';
-import { engravedStars, rimMarks } from '../../core/mount/plateEngraving.ts';
-import { dialSchema, type Dial } from '../../core/records/part.ts';
+import { dialSchema } from '../../core/records/part.ts';
 import { NORTH_PATTERN, SOUTH_PATTERN } from '../../core/sky/poleStars.ts';
 import { useShared } from '../../session/session.ts';
 import { fieldWords } from '../../text/errorWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { PlateDrawing } from '../../ui/instruments/PlateDrawing.tsx';
+import { plateOfDial } from '../../ui/instruments/plateOfDial.ts';
 import { RoundView } from '../../ui/instruments/RoundView.tsx';
 
 const MOST_RINGS = 4;
@@ -115,24 +115,13 @@ export function NumberListField({ path, label, hint }: { path: string; label: st
 
 const SPARE = 1.35;
 
-function plateOf(dial: Dial) {
-  const { numbering, topMark, direction, tickEvery, numberEvery, rings, patternHips, patternYear } = dial;
-  const south = SOUTH_PATTERN.some((s) => patternHips.includes(s.hip));
-  return {
-    marks: numbering === 'pattern' ? [] : rimMarks({ numbering, topMark, direction }, tickEvery, numberEvery),
-    twelveOnTop: numbering === '12h',
-    rings: rings.map((r) => ({ arcmin: r.arcmin, text: r.year === null ? '' : String(r.year) })),
-    spots:
-      numbering === 'pattern' && patternYear !== null ? engravedStars(patternHips, patternYear, south ? -1 : 1) : [],
-  };
-}
-
 /** The plate as it stands in the form; nothing while a figure is missing. */
 export function EngravingPreview({ path }: { path: string }) {
   const value: unknown = useWatch({ name: path });
   const parsed = dialSchema.safeParse(value);
   if (!parsed.success) return <p className="soft wide">The plate is drawn here once all figures are right.</p>;
-  const plate = plateOf(parsed.data);
+  const south = SOUTH_PATTERN.some((star) => parsed.data.patternHips.includes(star.hip));
+  const plate = plateOfDial(parsed.data, south ? -1 : 1, ({ year }) => (year === null ? '' : String(year)));
   const farthest = Math.max(20, ...plate.rings.map((r) => r.arcmin), ...plate.spots.map((s) => s.distanceArcmin));
   return (
     <div className="plate-preview">

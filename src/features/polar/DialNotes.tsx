@@ -33,7 +33,9 @@ export function PlateNotes({ model }: { model: DialModel }) {
       {crossOffset && (
         <p className="soft">{offsetWords(Math.hypot(crossOffset.xArcmin, crossOffset.yArcmin), format)}</p>
       )}
-      {model.marks.length > 0 && <p className="soft">{uprightWords(model, format)}</p>}
+      {model.numbering !== null && model.numbering !== 'pattern' && (
+        <p className="soft">{uprightWords(model, format)}</p>
+      )}
       {model.lowPole && <p className="soft">{LOW_POLE_WORDS}</p>}
     </>
   );

@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react';
+import { useMemo, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link, useSearchParams } from 'react-router';
 import { viewAngleDeg } from '../../core/mount/dial.ts';
@@ -12,9 +12,10 @@ import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { Boundary } from '../../ui/Boundary.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
+import { plateOfDial } from '../../ui/instruments/plateOfDial.ts';
 import { PoleDial } from '../../ui/instruments/PoleDial.tsx';
 import { KnobMoves, PatternChecks, PlateNotes } from './DialNotes.tsx';
-import { dialModel, plateOf, shownRadiusArcmin, type DialModel } from './dialModel.ts';
+import { dialModel, shownRadiusArcmin, type DialModel } from './dialModel.ts';
 import { SeenStar } from './SeenStar.tsx';
 import { SetByEye } from './SetByEye.tsx';
 import { usePoleField, type DrawnField } from './usePoleField.ts';
@@ -58,6 +59,14 @@ function Dial({ model, drawn, label, whole }: DialProps) {
   const at = useNightAt();
   const { format } = useShared();
   const [{ seen }, mark] = usePlacesInAddress('seen');
+  const finder = night.numbers.mount?.finder ?? null;
+  const plate = useMemo(
+    () =>
+      plateOfDial(finder, night.records.site.latDeg, ({ arcmin, year }) =>
+        year === null ? format.quantity(arcmin, 'arcmin', 0) : String(year),
+      ),
+    [finder, night, format],
+  );
   const path = [1, 2, 3].map((hours) => ({
     viewAngleDeg: viewAngleDeg(at.poleStar.haH + hours * SIDEREAL_PER_SOLAR, night.records.site.latDeg, model.view),
     text: format.clock(at.timeMs + hours * MS_PER_HOUR),
@@ -65,7 +74,7 @@ function Dial({ model, drawn, label, whole }: DialProps) {
   return (
     <PoleDial
       label={label}
-      plate={plateOf(model, format)}
+      plate={plate}
       plateTurnDeg={model.numbering === 'pattern' ? model.spotsTurnDeg : model.plateTurnDeg}
       spotsTurnDeg={model.spotsTurnDeg}
       radiusArcmin={shownRadiusArcmin(model, whole)}

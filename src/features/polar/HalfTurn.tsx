@@ -1,8 +1,7 @@
-import { useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { boreAccuracyDeg, parallaxArcmin } from '../../core/mount/halfTurn.ts';
-import { rimMarks } from '../../core/mount/plateEngraving.ts';
 import type { PlatePoint } from '../../core/mount/finderPlate.ts';
 import { PLATE_MOVED, POLAR_LIST } from '../../core/night/checklists.ts';
 import type { Dial } from '../../core/records/part.ts';
@@ -24,7 +23,7 @@ import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { HalfTurnView } from '../../ui/instruments/HalfTurnView.tsx';
-import type { Plate } from '../../ui/instruments/PlateDrawing.tsx';
+import { plateOfDial } from '../../ui/instruments/plateOfDial.ts';
 import { PlaceOnPlate } from './PlaceOnPlate.tsx';
 import { plateModel, type PlateModel } from './plateModel.ts';
 
@@ -33,17 +32,6 @@ const LENS_OFFSET_M = 0.005;
 const NEAREST_POINT_M = 200;
 /** Usual bore of a small mount. */
 const BORE_MM: { widthMm: number | null; lengthMm: number | null } = { widthMm: 25, lengthMm: 200 };
-
-function plateOf(finder: Dial): Plate {
-  const { numbering, topMark, direction } = finder;
-  return {
-    marks:
-      numbering === 'pattern' ? [] : rimMarks({ numbering, topMark, direction }, finder.tickEvery, finder.numberEvery),
-    twelveOnTop: numbering === '12h',
-    rings: finder.rings.map((r) => ({ arcmin: r.arcmin, text: '' })),
-    spots: [],
-  };
-}
 
 /** Crosses are rarely off by more; marks farther out widen the drawing. */
 const SHOWN_ARCMIN = 80;
@@ -63,11 +51,12 @@ type ViewProps = { model: PlateModel; finder: Dial; label: string; onPlace: (pla
 function View({ model, finder, label, onPlace }: ViewProps) {
   const { format } = useShared();
   const { records } = useNight();
+  const plate = useMemo(() => plateOfDial(finder, records.site.latDeg), [finder, records]);
   const screws = model.mending ? (model.plate.screws ?? []) : [];
   return (
     <HalfTurnView
       label={label}
-      plate={plateOf(finder)}
+      plate={plate}
       turnDeg={model.turnDeg}
       radiusArcmin={radiusFor(finder, [model.before, model.after])}
       before={model.before}

@@ -4,20 +4,12 @@ import { starsOff } from '../../core/mount/eyeError.ts';
 import type { PlatePoint, PlatePolar } from '../../core/mount/finderPlate.ts';
 import { correctedPlace } from '../../core/mount/halfTurn.ts';
 import { senseOf } from '../../core/mount/knobs.ts';
-import {
-  engravedStars,
-  patternTurnDeg,
-  rimMarks,
-  type EngravedStar,
-  type RimMark,
-} from '../../core/mount/plateEngraving.ts';
+import { engravedStars, patternTurnDeg, type EngravedStar } from '../../core/mount/plateEngraving.ts';
 import type { NightAt } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { dialCorrection, plateOfFinder } from '../../core/night/plateOfFinder.ts';
 import type { Dial, MountPart } from '../../core/records/part.ts';
-import type { Format } from '../../text/format.ts';
 import type { DialSaying } from '../../text/polarWords.ts';
-import type { Plate } from '../../ui/instruments/PlateDrawing.tsx';
 
 /** Nearer to the equator than this the pole cannot be sighted. */
 export const LOWEST_POLE_DEG = 2;
@@ -35,7 +27,6 @@ export type DialModel = {
   numbering: Numbering | 'pattern' | null;
   plateTurnDeg: number;
   turnsWithAxis: boolean;
-  marks: RimMark[];
   rings: RingNote[];
   /** Of an engraved pattern: where each star was when the plate was made, and how much nearer the pole it is now. */
   spots: (EngravedStar & { inwardArcmin: number })[];
@@ -137,7 +128,6 @@ export function dialModel(night: NightStatic, at: NightAt): DialModel {
   const { mount } = night.numbers;
   const finder = mount?.finder ?? null;
   const { numbering, view, plateTurnDeg, turnsWithAxis, fieldDeg, faintestMag } = finder ?? NO_FINDER;
-  const engraving = engravingOf(finder);
   const crossOffset = finder ? dialCorrection(plateOfFinder(night.records)) : null;
   const place = {
     angleDeg: viewAngleDeg(at.poleStar.haH, latDeg, view),
@@ -151,7 +141,6 @@ export function dialModel(night: NightStatic, at: NightAt): DialModel {
     numbering,
     plateTurnDeg,
     turnsWithAxis,
-    marks: engraving && finder ? rimMarks(engraving, finder.tickEvery, finder.numberEvery) : [],
     rings: (finder?.rings ?? []).map((ring) => ({ ...ring, offArcmin: belongs.distanceArcmin - ring.arcmin })),
     ...spotsOf(finder, night, at),
     stars: starsOf(night, at, view, (finder?.patternHips.length ?? 0) > 0),
@@ -170,17 +159,4 @@ export function shownRadiusArcmin(model: DialModel, whole: boolean): number {
   const full = model.fieldDeg * 30;
   const needed = Math.max(model.belongs.distanceArcmin, ...model.rings.map((r) => r.arcmin), 20);
   return whole ? full : Math.min(full, needed * 1.35);
-}
-
-/** The plate as the drawing wants it. */
-export function plateOf({ marks, numbering, rings, spots }: DialModel, f: Format): Plate {
-  return {
-    marks,
-    twelveOnTop: numbering === '12h',
-    rings: rings.map(({ arcmin, year }) => ({
-      arcmin,
-      text: year === null ? f.quantity(arcmin, 'arcmin', 0) : String(year),
-    })),
-    spots,
-  };
 }

@@ -54,7 +54,6 @@ describe('the dial', () => {
       parts: finder({ numbering: 'pattern', patternHips: [11767, 85822], patternYear: 2000 }),
     });
     expect(pattern.saying).to.deep.include({ code: 'pattern', engraved: true });
-    expect(pattern.marks).to.deep.equal([]);
     for (const spot of pattern.spots) {
       const star = pattern.stars.find((s) => s.name === spot.name)!;
       const apart = Math.abs(spot.angleDeg + pattern.spotsTurnDeg - star.viewAngleDeg) % 360;
