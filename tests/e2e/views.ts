@@ -29,7 +29,7 @@ export const BENCHES: readonly View[] = [
   ['/n/demo-night-3/logbook', 'Logbook'],
 ];
 
-export const VIEWS: readonly View[] = [
+const VIEWS: readonly View[] = [
   ...BENCHES,
   [`${HERON}/pointing?tab=sheet`, 'Focus and pointing'],
   [`${HERON}/tracking?tab=checks`, 'Tracking'],
