@@ -17,6 +17,8 @@ const ANY_ARCMIN = 59;
 const size = (arcmin: number, f: Format): string =>
   arcmin >= ANY_ARCMIN ? 'any error' : f.quantity(arcmin, 'arcmin', arcmin < 10 ? 1 : 0);
 
+const byEye = (f: Format): string => f.quantity(ASSUMED.polarErrorByEyeArcmin, 'arcmin', 0);
+
 /** `Goal: 4.2′ from the refracted pole.` */
 export function goalName(goal: GoalSaying, f: Format): string {
   return `${f.quantity(goal.goalArcmin, 'arcmin', goal.goalArcmin < 10 ? 1 : 0)} from the ${goal.reference} pole`;
@@ -28,7 +30,7 @@ export function goalWords(goal: GoalSaying, f: Format): string {
   const places = `Round at the centre up to ${size(goal.centreArcmin, f)}, in the corners up to ${size(goal.cornerArcmin, f)}, by the pole alone.`;
   if (!goal.byEyeIsEnough) return places;
   const why = goal.guided ? 'the guider chases' : 'the framing wanders';
-  return `${places} Setting by eye (about ${ASSUMED.polarErrorByEyeArcmin}′) is enough: stop early. Beyond ${f.quantity(goal.goalArcmin, 'arcmin', 0)} ${why} more than it should.`;
+  return `${places} Setting by eye (about ${byEye(f)}) is enough: stop early. Beyond ${f.quantity(goal.goalArcmin, 'arcmin', 0)} ${why} more than it should.`;
 }
 
 /** One sentence on why it is this pole. */
@@ -41,7 +43,7 @@ export function referenceWords({ reference, guided }: GoalSaying): string {
 
 export function setByEyeSaid(isFinal: boolean, goal: GoalSaying, f: Format): string {
   if (isFinal) return 'Checked with everything on: recorded.';
-  const left = `About ${ASSUMED.polarErrorByEyeArcmin}′ is assumed from now on`;
+  const left = `About ${byEye(f)} is assumed from now on`;
   return goal.byEyeIsEnough
     ? `Set by eye: recorded. ${left}, enough for tonight.`
     : `Set by eye: recorded. ${left}; the goal is ${f.quantity(goal.goalArcmin, 'arcmin')}.`;

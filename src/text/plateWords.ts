@@ -7,7 +7,7 @@ export type PlateSaying =
   | { code: 'noFinder' }
   | { code: 'fixedFinder' }
   | { code: 'markBefore' }
-  | { code: 'markAfter' }
+  | { code: 'markAfter'; turnsWithAxis: boolean }
   | { code: 'reading'; sizeArcmin: number }
   | { code: 'good'; sizeArcmin: number; limitArcmin: number }
   | { code: 'turnScrews'; sizeArcmin: number }
@@ -22,7 +22,7 @@ export function plateSentence(saying: PlateSaying, f: Format): Said {
     case 'markBefore':
       return 'Dial upright, a distant point near the cross: **mark where it stands**.';
     case 'markAfter':
-      return 'Now turn right ascension by **half a turn** and mark where the point stands.';
+      return `Now turn ${saying.turnsWithAxis ? 'right ascension' : 'the finder in its holder'} by **half a turn** and mark where the point stands.`;
     case 'reading':
       return `The cross stands **${f.quantity(saying.sizeArcmin, 'arcmin')} beside the axis**. Record the test.`;
     case 'good':

@@ -61,7 +61,7 @@ function sayingOf(
     const { xArcmin, yArcmin } = crossOffset(phase.marks);
     return { code: 'reading', sizeArcmin: Math.hypot(xArcmin, yArcmin) };
   }
-  if (phase.name === 'turned') return { code: 'markAfter' };
+  if (phase.name === 'turned') return { code: 'markAfter', turnsWithAxis: finder.turnsWithAxis };
   if (sizeArcmin === null || again) return { code: finder.turnsWithAxis ? 'markBefore' : 'fixedFinder' };
   if (good) return { code: 'good', sizeArcmin, limitArcmin: PLATE_GOOD_ARCMIN };
   return { code: screws ? 'turnScrews' : 'noScrews', sizeArcmin };
@@ -78,11 +78,11 @@ export function plateModel(
   const finder = night.numbers.mount?.finder ?? null;
   const plate = plateOfFinder(night.records);
   const phase = phaseOf(plate, before, after, again);
-  const upsideDown = phase.name === 'mending' || (phase.name !== 'begin' && finder?.turnsWithAxis === true);
   return {
     saying: sayingOf(finder, plate, phase, again),
     plate,
-    turnDeg: upsideDown ? 180 : 0,
+    // The plate goes round with whatever is turned: the axis, or the finder in its holder.
+    turnDeg: phase.name === 'begin' ? 0 : 180,
     ...drawnIn(phase),
     mending: phase.name === 'mending',
   };

@@ -150,5 +150,8 @@ describe('the half-turn bench', () => {
     expect(saying(finder({ screwAnglesDeg: [] }), [test(1, 20)])).to.equal('noScrews');
     expect(saying(mounts({ finder: null }))).to.equal('noFinder');
     expect(saying(finder({ turnsWithAxis: false }))).to.equal('fixedFinder');
+    const inHolder = plateModel(night({ parts: finder({ turnsWithAxis: false }) }), { xArcmin: 5, yArcmin: 0 }, null);
+    expect(inHolder.saying).to.deep.equal({ code: 'markAfter', turnsWithAxis: false });
+    expect(inHolder.turnDeg, 'turned in its holder the plate hangs upside down too').to.equal(180);
   });
 });
