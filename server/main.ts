@@ -2,6 +2,7 @@
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { createApp } from './app.ts';
+import { portOf } from './port.ts';
 
 const { values } = parseArgs({
   options: {
@@ -12,7 +13,7 @@ const { values } = parseArgs({
 });
 
 const DEFAULT_PORT = 4180;
-const wanted = Number(values.port ?? process.env['PORT'] ?? DEFAULT_PORT);
+const wanted = portOf(values.port ?? process.env['PORT'], DEFAULT_PORT);
 const dist = values['api-only'] ? null : join(import.meta.dirname, '..', 'dist');
 const app = createApp({ dist, demo: values.demo });
 
@@ -39,4 +40,8 @@ function listen(port: number, triesLeft: number): void {
   }
 }
 
-listen(wanted, 20);
+if (typeof wanted === 'number') listen(wanted, 20);
+else {
+  console.error(wanted.words);
+  process.exitCode = 1;
+}

@@ -2,15 +2,15 @@
  *  planned, and the database stays as it was. */
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
-import { writeBackup, type Backup } from '../../src/formats/backup.ts';
+import { writeBackup } from '../../src/formats/backup.ts';
 import { canonicalJson } from '../../src/formats/canonicalJson.ts';
 import { readBackup } from '../../src/formats/readBackup.ts';
-import { collect } from '../../src/storage/backup.ts';
+import { collect, previewImport } from '../../src/storage/backup.ts';
 import { OwlDatabase } from '../../src/storage/database.ts';
 import { loadDemo } from '../../src/storage/demo/loadDemo.ts';
-import { planMerge } from '../../src/storage/merge.ts';
-import { dumpOf } from '../../src/storage/whole.ts';
+import type { Writer } from '../../src/storage/writer.ts';
 import { BACKUP_CODES } from '../../src/text/dataWords.ts';
+import { dumpOf } from './dump.ts';
 
 const NOW = Date.UTC(2026, 10, 24, 19, 21);
 
@@ -82,7 +82,7 @@ export function mutate(text: string, m: Mutation): string {
   return 'length' in m ? mutateText(text, m) : mutateValue(text, m);
 }
 
-type Fixture = { db: OwlDatabase; present: Backup; text: string; state: string };
+type Fixture = { writer: Writer; text: string; state: string };
 let fixture: Promise<Fixture> | null = null;
 
 async function makeFixture(): Promise<Fixture> {
@@ -90,7 +90,7 @@ async function makeFixture(): Promise<Fixture> {
   await loadDemo(db, NOW);
   const writer = { db, nowMs: () => NOW, newId: () => 'unused', deviceId: 'trial', tabId: 'trial' };
   const { backup } = await collect(writer);
-  return { db, present: backup, text: writeBackup(backup).join(''), state: canonicalJson(await dumpOf(db)) };
+  return { writer, text: writeBackup(backup).join(''), state: canonicalJson(await dumpOf(db)) };
 }
 
 const CODES: readonly string[] = BACKUP_CODES;
@@ -98,7 +98,7 @@ const CODES: readonly string[] = BACKUP_CODES;
 /** Throws when a mutated file is not refused by name, its merge cannot be planned, or the database moved. */
 async function importHolds(mutations: readonly Mutation[]): Promise<void> {
   fixture ??= makeFixture();
-  const { db, present, text, state } = await fixture;
+  const { writer, text, state } = await fixture;
   const spoilt = mutations.reduce((t, m) => {
     try {
       return mutate(t, m);
@@ -109,8 +109,8 @@ async function importHolds(mutations: readonly Mutation[]): Promise<void> {
   }, text);
   const read = readBackup(spoilt);
   if (!read.ok && !CODES.includes(read.code)) throw new Error(`refused without a name: ${read.code}`);
-  if (read.ok) planMerge(present, read.value);
-  if (canonicalJson(await dumpOf(db)) !== state) throw new Error('the database changed');
+  if (read.ok && !(await previewImport(writer, read.value)).ok) throw new Error('the preview was refused');
+  if (canonicalJson(await dumpOf(writer.db)) !== state) throw new Error('the database changed');
 }
 
 export const importProperty = () =>

@@ -1,5 +1,6 @@
 /** The tip test on simulated rigs: stated masses off by up to 30 %, friction, and now and then a wrong "it stays". */
-import { raBalance, raImbalanceKgM, sum, type RaBalanceInput } from '../../src/core/mount/balance.ts';
+import { raBalance, raImbalanceKgM, type RaBalanceInput } from '../../src/core/mount/balance.ts';
+import { sum } from '../../src/core/mount/levers.ts';
 import { momentsDoubtKgM, PLACE_DOUBT_M, type DoubtfulMass } from '../../src/core/mount/massDoubt.ts';
 import { GOOD_M, tipEstimate, type TipProblem } from '../../src/core/mount/tipEstimate.ts';
 import type { TipTrial } from '../../src/core/mount/tipTest.ts';

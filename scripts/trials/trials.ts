@@ -5,6 +5,8 @@ import { driftRates } from '../../src/core/mount/polarDrift.ts';
 import { raBalance, raImbalanceKgM, type RaBalanceInput } from '../../src/core/mount/balance.ts';
 import { decBalance } from '../../src/core/mount/decBalance.ts';
 import { judgeLoad } from '../../src/core/mount/load.ts';
+import { anyRecordProperty } from './anyRecordTrial.ts';
+import { commandsProperty } from './commandsTrial.ts';
 import { importProperty } from './importTrial.ts';
 import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
@@ -191,6 +193,16 @@ export const TRIALS: readonly Trial[] = [
     1000,
     importProperty,
   ),
+  everyCase('any-record', 'every bench draws whatever record the schemas take', 3000, anyRecordProperty),
+  {
+    ...everyCase(
+      'commands',
+      'random commands by two tabs, doubled, undone, merged: nothing twice, the export is read back equal',
+      300,
+      commandsProperty,
+    ),
+    leastCases: 60,
+  },
 ];
 
 const SEED = 20261124;

@@ -5,7 +5,7 @@ import { useShared } from '../session/session.ts';
 import { GLOSSARY } from '../text/glossary.ts';
 import { useShortcutSetting } from './commands/CommandProvider.tsx';
 import { COMMANDS, keyOf } from './commands/commands.ts';
-import { useSaveSetting } from '../session/useWriting.ts';
+import { useSaveSetting } from '../session/useWrite.ts';
 import { PageTitle } from '../ui/PageTitle.tsx';
 
 function OwnKeys() {

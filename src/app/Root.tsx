@@ -1,50 +1,50 @@
-import { useQuery } from '@tanstack/react-query';
 import { useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { settingOf } from '../core/records/setting.ts';
 import { useSession, SharedContext, type Shared } from '../session/session.ts';
+import { useKeepingCopies } from '../session/useCopies.ts';
+import { heldBefore, heldIn, isSmaller, rememberHeld } from '../storage/held.ts';
+import { healDoubles } from '../storage/opening.ts';
 import { useStored, type Stored } from '../storage/useStored.ts';
-import { isInitialised } from '../storage/stored.ts';
-import { initialiseEmpty } from '../storage/initialise.ts';
+import { healedWords } from '../text/dataWords.ts';
 import { makeFormat } from '../text/format.ts';
 import { CommandProvider } from './commands/CommandProvider.tsx';
-import { fetchHello } from './hello.ts';
+import { LostPage } from './LostPage.tsx';
 import { keepOffline } from './offline.ts';
 import { NoticeCorner, useNotices } from './Notices.tsx';
+import { useOpening } from './useOpening.ts';
 
-/** Sets the database up once: with the demo scenario when the local server offers it. */
-function useInitialised(): 'opening' | 'ready' | Error {
-  const { db, clock } = useSession();
-  const [state, setState] = useState<'opening' | 'ready' | Error>('opening');
-  const hello = useQuery({ queryKey: ['hello'], queryFn: fetchHello });
-  const demo = hello.data?.demo;
-  useEffect(() => {
-    const prepare = async (): Promise<void> => {
-      if (!(await isInitialised(db))) {
-        if (demo === undefined) return;
-        if (demo) {
-          const { loadDemo } = await import('../storage/demo/loadDemo.ts');
-          await loadDemo(db, clock.nowMs());
-        } else await initialiseEmpty(db, clock.nowMs());
-      }
-      setState('ready');
+/** What this device held when it was opened, while less is there. */
+function useLoss(stored: Stored): Shared['loss'] {
+  const [before, setBefore] = useState(() => heldBefore(localStorage));
+  const now = useMemo(() => heldIn(stored), [stored]);
+  return useMemo(() => {
+    if (!before || !isSmaller(now, before)) return null;
+    const accept = (): void => {
+      rememberHeld(now, localStorage);
+      setBefore(null);
     };
-    prepare().catch((error: unknown) => setState(error instanceof Error ? error : new Error(String(error))));
-  }, [db, clock, demo]);
+    return { before, now, accept };
+  }, [before, now]);
+}
+
+/** Readings that an earlier version stored twice are mended once, and that is said. */
+function useHealing({ doubles }: Stored, notify: Shared['notify']): void {
+  const { db } = useSession();
   useEffect(() => {
-    const giveWay = (): void => {
-      db.close();
-      setState(new Error('A newer Tidy Owl is open in another tab. Your records are safe. Reload to go on.'));
-    };
-    db.on('versionchange', giveWay);
-    return () => db.on('versionchange').unsubscribe(giveWay);
-  }, [db]);
-  return state;
+    if (doubles === 0) return;
+    void healDoubles(db).then((healed) => {
+      if (healed.ok && healed.value > 0) notify(healedWords(healed.value));
+    });
+  }, [doubles, db, notify]);
 }
 
 function WithRecords({ stored }: { stored: Stored }) {
   const { notices, notify, dismiss } = useNotices();
   const units = settingOf(stored.settings, 'units');
+  const loss = useLoss(stored);
+  useKeepingCopies(stored, loss === null);
+  useHealing(stored, notify);
   useEffect(
     () =>
       keepOffline({
@@ -52,7 +52,10 @@ function WithRecords({ stored }: { stored: Stored }) {
       }),
     [notify],
   );
-  const shared = useMemo<Shared>(() => ({ stored, format: makeFormat(units, 'UTC'), notify }), [stored, units, notify]);
+  const shared = useMemo<Shared>(
+    () => ({ stored, format: makeFormat(units, 'UTC'), notify, loss }),
+    [stored, units, notify, loss],
+  );
   return (
     <SharedContext value={shared}>
       <CommandProvider>
@@ -63,27 +66,31 @@ function WithRecords({ stored }: { stored: Stored }) {
   );
 }
 
-function Records() {
-  const { db } = useSession();
-  const stored = useStored(db);
-  return stored ? (
-    <WithRecords stored={stored} />
-  ) : (
+function Opening() {
+  return (
     <p className="opening" role="status">
       Opening your nights…
     </p>
   );
 }
 
+function Records() {
+  const { db } = useSession();
+  const stored = useStored(db);
+  return stored ? <WithRecords stored={stored} /> : <Opening />;
+}
+
 /** Opens the database, then shows the routes. */
 export function Root() {
-  const state = useInitialised();
-  if (state instanceof Error) throw state;
-  return state === 'ready' ? (
-    <Records />
-  ) : (
-    <p className="opening" role="status">
-      Opening your nights…
-    </p>
-  );
+  const { opening, restored } = useOpening();
+  switch (opening.step) {
+    case 'failed':
+      throw new Error(opening.words);
+    case 'lost':
+      return <LostPage held={opening.held} done={restored} />;
+    case 'ready':
+      return <Records />;
+    case 'opening':
+      return <Opening />;
+  }
 }

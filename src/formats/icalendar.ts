@@ -1,4 +1,5 @@
 /** Calendar files (RFC 5545): events with alarms. The words come from the caller. */
+import { withoutControls } from '../core/records/text.ts';
 
 export type CalendarEvent = {
   uid: string;
@@ -17,9 +18,13 @@ function stamp(utcMs: number): string {
   return `${new Date(utcMs).toISOString().slice(0, 19).replaceAll(/[-:]/g, '')}Z`;
 }
 
-/** Backslash, comma and semicolon are escaped, line ends become `\n` (3.3.11). */
+/** Backslash, comma and semicolon are escaped, line ends become `\n` (3.3.11); other control characters may not stand in a
+ *  line (3.1). */
 function escaped(text: string): string {
-  return text.replaceAll(/[\\;,]/g, (c) => `\\${c}`).replaceAll(/\r?\n/g, '\\n');
+  return withoutControls(text)
+    .replaceAll(/[\\;,]/g, (c) => `\\${c}`)
+    .replaceAll(/\r?\n|\r/g, '\\n')
+    .replaceAll('\t', ' ');
 }
 
 const LONGEST_OCTETS = 75;
@@ -59,7 +64,8 @@ function eventLines(event: CalendarEvent, madeMs: number): string[] {
     `UID:${event.uid}`,
     `DTSTAMP:${stamp(madeMs)}`,
     `DTSTART:${stamp(event.startMs)}`,
-    `DTEND:${stamp(event.endMs)}`,
+    // An event without length has no end (3.6.1).
+    ...(event.endMs > event.startMs ? [`DTEND:${stamp(event.endMs)}`] : []),
     `SUMMARY:${escaped(event.summary)}`,
     `DESCRIPTION:${escaped(event.description)}`,
     `LOCATION:${escaped(event.location)}`,

@@ -3,7 +3,9 @@
 import Papa from 'papaparse';
 import type { z } from 'zod';
 import { partBodySchema, partKinds, type Part, type PartKind } from '../core/records/part.ts';
+import { firstIssue } from '../core/records/issue.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
+import { withoutGuard } from './csv.ts';
 
 export type PartsCsvCode = 'emptyFile' | 'noName' | 'unknownUnit' | 'unknownKind' | 'badNumber' | 'badValue' | 'broken';
 export type PartRow = { id: string | null; body: Record<string, unknown> & { name: string; kind: PartKind } };
@@ -43,17 +45,28 @@ function fieldsOf(kind: PartKind): Set<string> {
   return new Set([...COMMON, ...Object.keys(partKinds[kind])]);
 }
 
+/** Names that reach into every object instead of into this one. */
+const REACHING = new Set(['__proto__', 'constructor', 'prototype']);
+
 /** Which field of a kind a column means, and what its numbers are multiplied by. */
 function meaningOf(column: string, kind: PartKind): Meaning {
   const fields = fieldsOf(kind);
-  if (fields.has(column.split('.')[0] ?? '')) return { path: column, factor: 1 };
+  const steps = column.split('.');
+  if (steps.some((step) => REACHING.has(step))) return 'foreign';
+  if (fields.has(steps[0] ?? '')) return { path: column, factor: 1 };
   const parsed = stemAndUnit(column) ?? { stem: column.trim().toLowerCase(), unit: '' };
   const known = SCALES.filter(({ suffix }) => fields.has(parsed.stem + suffix));
   if (known.length === 0) return 'foreign';
-  const scale = known.find(({ factors }) => parsed.unit in factors);
+  const scale = known.find(({ factors }) => Object.hasOwn(factors, parsed.unit));
   if (!scale) return 'unknownUnit';
   return { path: parsed.stem + scale.suffix, factor: scale.factors[parsed.unit] ?? 1 };
 }
+
+const isObject = (value: unknown): value is Record<string, unknown> =>
+  typeof value === 'object' && value !== null && !Array.isArray(value);
+
+/** Keys from a file are keys of an object that inherits nothing. */
+const emptyObject = (): Record<string, unknown> => Object.create(null) as Record<string, unknown>;
 
 function setPath(body: Record<string, unknown>, path: string, value: unknown): void {
   const [head = '', ...rest] = path.split('.');
@@ -61,8 +74,8 @@ function setPath(body: Record<string, unknown>, path: string, value: unknown): v
     body[head] = value;
     return;
   }
-  const inner = body[head];
-  const next = typeof inner === 'object' && inner !== null ? (inner as Record<string, unknown>) : {};
+  const inner = Object.hasOwn(body, head) ? body[head] : undefined;
+  const next = isObject(inner) ? inner : emptyObject();
   body[head] = next;
   setPath(next, rest.join('.'), value);
 }
@@ -87,11 +100,12 @@ function valueOf(text: string, path: string, factor: number): unknown {
 }
 
 type Refusal = ReturnType<typeof refuse<PartsCsvCode>>;
-type Line = Record<string, string>;
+/** Cells by column. */
+type Line = ReadonlyMap<string, string>;
 type Read = { row: PartRow; foreign: string[] };
 
 function kindOf(line: Line, rowNumber: number): PartKind | Refusal {
-  const text = (line['kind'] ?? '').trim();
+  const text = (line.get('kind') ?? '').trim();
   const kind = KINDS.find((k) => k.toLowerCase() === text.toLowerCase());
   return kind ?? refuse('unknownKind', { row: rowNumber, kind: text, kinds: KINDS.join(', ') });
 }
@@ -111,10 +125,10 @@ function completed(body: Record<string, unknown>, kind: PartKind): Record<string
 function readRow(line: Line, rowNumber: number): Read | Refusal {
   const kind = kindOf(line, rowNumber);
   if (typeof kind !== 'string') return kind;
-  const body: Record<string, unknown> = { count: 1, massKg: null, massBasis: 'stated', note: '' };
+  const body = Object.assign(emptyObject(), { count: 1, massKg: null, massBasis: 'stated', note: '' });
   const foreign: string[] = [];
-  for (const [column, text] of Object.entries(line)) {
-    if (HEAD_COLUMNS.has(column) || column === '__parsed_extra') continue;
+  for (const [column, text] of line) {
+    if (HEAD_COLUMNS.has(column)) continue;
     const meaning = meaningOf(column, kind);
     if (meaning === 'unknownUnit') return refuse('unknownUnit', { column });
     if (meaning === 'foreign') {
@@ -125,18 +139,17 @@ function readRow(line: Line, rowNumber: number): Read | Refusal {
     const value = valueOf(text, meaning.path, meaning.factor);
     // An empty cell never overwrites what another column gave.
     const isBlank = value === null || value === '';
-    if (!isBlank || (value === null && !(meaning.path in body))) setPath(body, meaning.path, value);
+    if (!isBlank || (value === null && !Object.hasOwn(body, meaning.path))) setPath(body, meaning.path, value);
   }
   body['kind'] = kind;
-  const kept = foreign.map((column) => `${column}: ${line[column] ?? ''}`).join('; ');
+  const kept = foreign.map((column) => `${column}: ${line.get(column) ?? ''}`).join('; ');
   body['note'] = [body['note'], kept].filter((words) => words !== '').join('\n');
   return checked(completed(body, kind), kind, rowNumber, foreign);
 }
 
 function issueOf(error: z.ZodError): { column: string; what: string; isNumber: boolean } {
-  const issue = error.issues[0];
-  const isNumber = issue?.code === 'invalid_type' && issue.expected === 'number';
-  return { column: issue?.path.join('.') ?? '', what: issue?.message ?? '', isNumber };
+  const { where, what } = firstIssue(error);
+  return { column: where, what, isNumber: what === 'wrongType number' };
 }
 
 function checked(body: Record<string, unknown>, kind: PartKind, rowNumber: number, foreign: string[]): Read | Refusal {
@@ -156,13 +169,17 @@ function checked(body: Record<string, unknown>, kind: PartKind, rowNumber: numbe
 
 /** Reads the whole file or names the first thing that is wrong with it. The header is row 1. */
 export function readPartsCsv(text: string): Result<PartsCsv, PartsCsvCode> {
-  const parsed = Papa.parse<Line>(text.replace(/^\uFEFF/, ''), { header: true, skipEmptyLines: 'greedy' });
-  if (parsed.data.length === 0) return refuse('emptyFile');
-  const broken = parsed.errors.find((e) => e.type === 'Quotes' || e.code === 'TooManyFields');
-  if (broken) return refuse('broken', { row: (broken.row ?? 0) + 2, what: broken.message });
+  const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), { skipEmptyLines: 'greedy' });
+  const [header, ...cells] = parsed.data;
+  if (!header || cells.length === 0) return refuse('emptyFile');
+  const broken = parsed.errors.find((e) => e.type === 'Quotes');
+  if (broken) return refuse('broken', { row: (broken.row ?? 0) + 1, what: broken.message });
+  const long = cells.findIndex((row) => row.length > header.length);
+  if (long !== -1) return refuse('broken', { row: long + 2, what: 'more cells than columns' });
+  const lines = cells.map((row): Line => new Map(header.map((column, i) => [column, withoutGuard(row[i] ?? '')])));
   const foreign = new Set<string>();
   const parts: PartRow[] = [];
-  for (const [index, line] of parsed.data.entries()) {
+  for (const [index, line] of lines.entries()) {
     const read = readRow(line, index + 2);
     if ('ok' in read) return read;
     parts.push(read.row);

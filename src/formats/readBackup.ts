@@ -1,5 +1,6 @@
 /** Reading a backup file: named refusals that say what is wrong and where; nothing is written here. */
-import { upgradeParts, withEngraving, withUse, type PartUpgrade } from '../core/records/upgrades.ts';
+import { firstIssue } from '../core/records/issue.ts';
+import { upgradeParts, withEngraving, withEvents, withUse, type PartUpgrade } from '../core/records/upgrades.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
 import {
   BACKUP_FORMAT,
@@ -33,14 +34,13 @@ const isObject = (value: unknown): value is Loose =>
 export type OnShare = (share: number) => void;
 const RECORDS_PER_REPORT = 500;
 
-type Issue = { path: PropertyKey[]; message: string };
-const whereOf = (issue: Issue | undefined): string => issue?.path.map(String).join('.') ?? '';
-
-/** What each earlier version still lacked in its parts. Version 2 lacked only kinds of readings and settings. */
+/** What each earlier version still lacked in its parts. Version 2 lacked only kinds of readings and settings; up to 4 signals
+ *  stood among the ticks. */
 const UPGRADES: Record<number, readonly PartUpgrade[]> = {
   1: [withUse, withEngraving],
   2: [withEngraving],
   3: [withEngraving],
+  4: [],
 };
 
 /** A file of an earlier version as this one writes it. */
@@ -49,7 +49,8 @@ function fromEarlier(file: Loose): Loose {
   if (!upgrades) return file;
   const upgraded = (list: 'parts' | 'snapshots'): Loose =>
     list in file ? { [list]: upgrades.reduce((rows: unknown, one) => upgradeParts(rows, one), file[list]) } : {};
-  return { ...file, version: BACKUP_VERSION, ...upgraded('parts'), ...upgraded('snapshots') };
+  const readings = 'readings' in file ? { readings: withEvents(file['readings']) } : {};
+  return { ...file, version: BACKUP_VERSION, ...upgraded('parts'), ...upgraded('snapshots'), ...readings };
 }
 
 /** The file's frame: is it ours, of a version that is known, and whole. */
@@ -60,16 +61,12 @@ function checkFrame(given: unknown): Result<{ file: Loose; frame: Omit<Backup, '
   if (typeof version === 'number' && version > BACKUP_VERSION)
     return refuse('newerVersion', { version, known: BACKUP_VERSION });
   const frame = backupFrameSchema.safeParse(value);
-  if (!frame.success) {
-    const issue = frame.error.issues[0];
-    return refuse('damagedFrame', { where: whereOf(issue), what: issue?.message ?? '' });
-  }
+  if (!frame.success) return refuse('damagedFrame', firstIssue(frame.error));
   const missing = BACKUP_LIST_NAMES.find((name) => !Array.isArray(value[name]));
-  if (missing !== undefined) return refuse('damagedFrame', { where: missing, what: 'the list is missing' });
+  if (missing !== undefined) return refuse('damagedFrame', { where: missing, what: 'listMissing' });
   const known = new Set<string>([...Object.keys(backupFrameSchema.shape), ...BACKUP_LIST_NAMES]);
   const strange = Object.keys(value).find((key) => !known.has(key));
-  if (strange !== undefined)
-    return refuse('damagedFrame', { where: strange, what: 'nothing of this name belongs here' });
+  if (strange !== undefined) return refuse('damagedFrame', { where: strange, what: 'strangeField' });
   const { exportedAtUtc, deviceId, lineage } = frame.data;
   return ok({ file: value, frame: { exportedAtUtc, deviceId, lineage } });
 }
@@ -84,14 +81,7 @@ function checkList(name: BackupList, rows: readonly unknown[], onRecord: () => v
     const id = isObject(row) && typeof row['id'] === 'string' ? row['id'] : '';
     const parsed = schema.safeParse(row);
     if (!parsed.success) {
-      const issue = parsed.error.issues[0];
-      return refuse('damagedRecord', {
-        list: name,
-        number: index + 1,
-        id,
-        where: whereOf(issue),
-        what: issue?.message ?? '',
-      });
+      return refuse('damagedRecord', { list: name, number: index + 1, id, ...firstIssue(parsed.error) });
     }
     if (seen.has(id)) return refuse('sameIdTwice', { list: name, number: index + 1, id });
     seen.add(id);
@@ -120,11 +110,23 @@ function checkLists(file: Loose, onShare: OnShare): Result<Backup['lists'], Back
   return ok(fromFileLists(lists as Parameters<typeof fromFileLists>[0]));
 }
 
+/** A key that reaches into every object instead of into its own; null for none. Looked for only where the text holds it. */
+function reachingKey(text: string, value: unknown): string | null {
+  if (!text.includes('__proto__')) return null;
+  const search = (inner: unknown): boolean =>
+    typeof inner === 'object' &&
+    inner !== null &&
+    (Object.hasOwn(inner, '__proto__') || Object.values(inner).some(search));
+  return search(value) ? '__proto__' : null;
+}
+
 /** The text of a file as a backup, or the first thing that is wrong with it. */
 export function readBackup(text: string, onShare: OnShare = () => undefined): Result<Backup, BackupCode> {
   if (text.trim() === '') return refuse('emptyFile');
   const parsed = parseJson(text);
   if (!parsed.ok) return parsed satisfies Refusal;
+  const reaching = reachingKey(text, parsed.value);
+  if (reaching !== null) return refuse('damagedFrame', { where: reaching, what: 'strangeField' });
   const framed = checkFrame(parsed.value);
   if (!framed.ok) return framed;
   const lists = checkLists(framed.value.file, onShare);

@@ -1,5 +1,4 @@
 import { z } from 'zod';
-import { alignedAltDeg } from '../core/night/scaleToSet.ts';
 import { QuantityField } from '../ui/form/Fields.tsx';
 import { RecordForm } from './RecordForm.tsx';
 import { useNight, useShared } from './session.ts';
@@ -22,7 +21,7 @@ export function RecordScale() {
           step: 'level',
           subject: { type: 'mount', id: night.records.rig.mountId },
           kind: 'scaleReading',
-          values: { scaleDeg, trueAltDeg: alignedAltDeg(night.records) },
+          values: { scaleDeg, trueAltDeg: null },
         },
         said: `Scale recorded: ${format.quantity(scaleDeg, 'angleDeg')}.`,
       })}

@@ -1,15 +1,27 @@
 /** What one tab holds: clock, ribbon time, database and writer; handed down by React context. */
 import { createContext, useContext } from 'react';
-import type { NewReading } from '../storage/commands.ts';
+import type { NewReading } from '../storage/readings.ts';
 import type { Writer } from '../storage/writer.ts';
 import type { OwlDatabase } from '../storage/database.ts';
+import type { Held } from '../storage/held.ts';
 import type { Stored } from '../storage/useStored.ts';
 import type { NightStatic } from '../core/night/nightStatic.ts';
 import type { Format } from '../text/format.ts';
 import type { Clock } from './clock.ts';
+import type { Copies } from './copies.ts';
+import type { Presses } from './presses.ts';
 import type { RibbonTime } from './ribbonTime.ts';
+import type { Tab } from './tab.ts';
 
-export type Session = { clock: Clock; ribbon: RibbonTime; db: OwlDatabase; writer: Writer };
+export type Session = {
+  clock: Clock;
+  ribbon: RibbonTime;
+  db: OwlDatabase;
+  writer: Writer;
+  tab: Tab;
+  presses: Presses;
+  copies: Copies;
+};
 export type NoticeAction = { label: string; run: () => void };
 /** Shows a short notice; `undo` adds the button that takes the last change back, `action` one of its own. */
 export type Notify = (
@@ -27,6 +39,8 @@ export type Shared = {
   stored: Stored;
   format: Format;
   notify: Notify;
+  /** Less is here than this device held before; null = nothing is missed. */
+  loss: { before: Held; now: Held; accept: () => void } | null;
 };
 
 export const SessionContext = createContext<Session | null>(null);

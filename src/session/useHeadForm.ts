@@ -1,37 +1,48 @@
 /** Saving and deleting a record from its form, with the notice that follows. */
+import type { FieldValues, UseFormReturn } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { createHead, deleteHead, updateHead, type Body } from '../storage/commands.ts';
 import type { HeadRecord, HeadTable } from '../core/records/heads.ts';
-import { useSession, useShared } from './session.ts';
-import { writeWords } from '../text/errorWords.ts';
+import { createHead, deleteHead, updateHead, type Body } from '../storage/heads.ts';
+import { useEdited } from './useEdited.ts';
+import { useWrite } from './useWrite.ts';
 
 type Editable = Exclude<HeadTable, 'settings'>;
 
-/** `record` null = create. After creating, the page of the new record opens; after deleting, the list. */
-export function useHeadForm<T extends Editable>(table: T, record: HeadRecord<T> | null, listPath: string) {
-  const { writer } = useSession();
-  const { notify } = useShared();
+type Options<T extends Editable, F extends FieldValues, Out extends FieldValues | undefined> = {
+  table: T;
+  /** Null = create. */
+  record: HeadRecord<T> | null;
+  /** After creating, the page of the new record opens; after deleting, the list. */
+  listPath: string;
+  form: UseFormReturn<F, unknown, Out>;
+  toFields: (record: HeadRecord<T>) => F;
+};
+
+export function useHeadForm<T extends Editable, F extends FieldValues, Out extends FieldValues | undefined>({
+  table,
+  record,
+  listPath,
+  form,
+  toFields,
+}: Options<T, F, Out>) {
+  const write = useWrite();
   const navigate = useNavigate();
+  const edited = useEdited(form, record && { rev: record.rev, fields: toFields(record) });
   const save = async (body: Body<HeadRecord<T>>): Promise<void> => {
+    if (!edited.mayReplace()) return;
+    const what = ['save', table, record?.id ?? 'new', body];
     const written = record
-      ? await updateHead(writer, table, record.id, body, { baseRev: record.rev })
-      : await createHead(writer, table, body);
-    if (!written.ok) {
-      notify(writeWords(written.code, written.figures), { tone: 'problem' });
-      return;
-    }
-    notify(record ? 'Saved.' : 'Created.', { undo: true });
+      ? await write(what, (w) => updateHead(w, table, record.id, body, { baseRev: record.rev }), 'Saved.')
+      : await write(what, (w) => createHead(w, table, body), 'Created.');
+    if (!written.ok) return;
+    edited.kept({ rev: written.value.rev, fields: toFields(written.value) });
     if (!record) void navigate(`${listPath}/${written.value.id}`);
   };
   const remove = async (): Promise<void> => {
     if (!record) return;
-    const written = await deleteHead(writer, table, record.id);
-    if (!written.ok) {
-      notify(writeWords(written.code, written.figures), { tone: 'problem' });
-      return;
-    }
-    notify('Deleted.', { undo: true });
-    void navigate(listPath);
+    const { id } = record;
+    const written = await write(['delete', table, id], (w) => deleteHead(w, table, id), 'Deleted.');
+    if (written.ok) void navigate(listPath);
   };
-  return { save, remove: () => void remove() };
+  return { save, remove: () => void remove(), edited };
 }

@@ -1,34 +1,37 @@
 /** Recording, with the notice that follows. */
 import { useCallback } from 'react';
+import { isPastNight } from '../core/night/nightRecords.ts';
 import { toUtcText } from '../core/time/utc.ts';
-import type { NewReading } from '../storage/commands.ts';
-import { recordReadings } from '../storage/commands.ts';
-import { writeWords } from '../text/errorWords.ts';
+import { recordReadings, type NewReading } from '../storage/readings.ts';
+import { NIGHT_OVER } from '../text/errorWords.ts';
 import { useNight, useSession, useShared, type NewReadingHere } from './session.ts';
+import { useWrite } from './useWrite.ts';
 
-/** Records a reading of the shown night, or several that belong together, taken now by the clock, whatever the ribbon shows. True when it was stored.
+type Record = (reading: NewReadingHere | readonly NewReadingHere[], said: string | null) => Promise<boolean>;
+
+/** Records a reading of the shown night, or several that belong together, taken now by the clock, whatever the ribbon shows.
+ *  True when it was stored. A night that has ended while the page was open is asked about first.
  *  `said` null: the page itself shows what was recorded, as a tick does. */
-export function useRecord(): (
-  reading: NewReadingHere | readonly NewReadingHere[],
-  said: string | null,
-) => Promise<boolean> {
-  const { writer, clock } = useSession();
+export function useRecord(): Record {
+  const { clock } = useSession();
   const { notify } = useShared();
+  const write = useWrite();
   const night = useNight();
-  return useCallback(
+  return useCallback<Record>(
     async (reading, said) => {
-      const usual = { source: 'typed', sigma: {}, blobIds: [], note: '' } as const;
-      const here = { nightId: night.records.night.id, takenAtUtc: toUtcText(clock.nowMs()) };
+      const { night: shown, site } = night.records;
       const all = Array.isArray(reading) ? (reading as readonly NewReadingHere[]) : [reading as NewReadingHere];
-      const written = await recordReadings(
-        writer,
-        all.map((one) => ({ ...usual, ...one, ...here }) as NewReading),
-      );
-      if (written.ok && said !== null) notify(said, { undo: true });
-      if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
-      return written.ok;
+      const usual = { source: 'typed', sigma: {}, blobIds: [], note: '' } as const;
+      const keep = async (): Promise<boolean> => {
+        const here = { nightId: shown.id, takenAtUtc: toUtcText(clock.nowMs()) };
+        const made = all.map((one) => ({ ...usual, ...one, ...here }) as NewReading);
+        return (await write(['record', shown.id, all], (w) => recordReadings(w, made), said)).ok;
+      };
+      if (!isPastNight(shown, site, clock.nowMs())) return keep();
+      notify(NIGHT_OVER.words, { tone: 'problem', action: { label: NIGHT_OVER.allTheSame, run: () => void keep() } });
+      return false;
     },
-    [writer, clock, notify, night],
+    [write, clock, notify, night],
   );
 }
 

@@ -1,7 +1,7 @@
 /** The ribbon's time and what follows from it, for React. */
 import { useCallback, useSyncExternalStore } from 'react';
 import { nightAt, type NightAt } from '../core/night/nightAt.ts';
-import type { NightStatic } from '../core/night/nightStatic.ts';
+import { latestPer } from '../core/once.ts';
 import { useNight, useSession } from './session.ts';
 
 /** A value that follows the ribbon's time; the component draws again only when the selected value changes. */
@@ -16,15 +16,7 @@ export function useIsLive(): boolean {
 }
 
 /** One state per shown moment, shared by everything that draws it. */
-const latest = new WeakMap<NightStatic, NightAt>();
-
-function stateAt(night: NightStatic, timeMs: number): NightAt {
-  const known = latest.get(night);
-  if (known?.timeMs === timeMs) return known;
-  const made = nightAt(night, timeMs);
-  latest.set(night, made);
-  return made;
-}
+const stateAt = latestPer(nightAt);
 
 /** The night's state at the ribbon's time. */
 export function useNightAt(): NightAt {

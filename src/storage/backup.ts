@@ -1,18 +1,28 @@
 /** Everything out of the database and back in: export, merge, replace, wipe. Each write is one transaction that can be
- *  undone as a whole. */
+ *  undone as a whole, is checked against what is stored now, and changes nothing when it is repeated. */
 import { ok, refuse, type Result } from '../core/result.ts';
-import type { Reading } from '../core/records/reading.ts';
+import { firstIssue } from '../core/records/issue.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import { LONGEST_LINEAGE, type Backup, type BackupLists } from '../formats/backup.ts';
-import { logChange, ALL_TABLES, type WriteCode, type Written } from './commands.ts';
-import { contentFingerprint } from './content.ts';
-import { NO_NIGHT, type OwlDatabase } from './database.ts';
-import { HEAD_SCHEMAS, HEAD_TABLES } from '../core/records/heads.ts';
-import { type Damaged } from './heads.ts';
-import { lineageKey, rememberContent } from './lineage.ts';
-import { settle, undecided, type AnyHead, type Choices, type MergePlan } from './merge.ts';
+import { logChange } from './changeLog.ts';
+import type { Damaged } from './checkRows.ts';
+import { contentFingerprint, fingerprint } from './content.ts';
+import { HEAD_SCHEMAS, HEAD_TABLES, type HeadTable } from '../core/records/heads.ts';
+import { contentsWith, lineageKey } from './lineage.ts';
+import {
+  isNothing,
+  planMerge,
+  planPrint,
+  settle,
+  undecided,
+  type AnyHead,
+  type Choices,
+  type MergePlan,
+} from './merge.ts';
+import { rowsWith } from './readings.ts';
+import { RECORD_TABLES, rowLog, type RowLog } from './rows.ts';
 import { readHeads, readReadings, readSnapshots } from './stored.ts';
-import { dumpOf, printOf } from './whole.ts';
+import { caught, transact, type WriteCode, type Written } from './transact.ts';
 import type { Writer } from './writer.ts';
 
 /** All records as they stand, with those that could not be read. */
@@ -47,39 +57,55 @@ export async function collect(w: Writer): Promise<{ backup: Backup; damaged: Dam
   };
 }
 
-async function addReadings(db: OwlDatabase, readings: readonly Reading[]): Promise<void> {
-  const byNight = new Map<string, Reading[]>();
-  for (const reading of readings) {
-    const nightId = reading.nightId ?? NO_NIGHT;
-    byNight.set(nightId, [...(byNight.get(nightId) ?? []), reading]);
-  }
-  for (const [nightId, added] of byNight) {
-    const row = await db.nightReadings.get(nightId);
-    await db.nightReadings.put({ nightId, readings: [...(row?.readings ?? []), ...added] });
-  }
+/** A text that differs whenever a record was added, removed or edited: heads by id and revision, readings by id. */
+export function listsPrint(lists: BackupLists): string {
+  const heads = HEAD_TABLES.map((table) => (lists[table] as AnyHead[]).map((r) => `${r.id}@${r.rev}`));
+  const rest = [lists.readings, lists.snapshots, lists.blobs].map((records) => records.map((r) => r.id));
+  return fingerprint([...heads, ...rest].map((texts) => texts.sort().join(' ')).join('\n'));
 }
 
-/** Runs a change of many records in one transaction; the state before is kept for undo. */
-async function asWhole(w: Writer, name: string, change: () => Promise<void>): Promise<void> {
-  await w.db.transaction('rw', ALL_TABLES, async () => {
-    const before = await dumpOf(w.db);
-    await change();
-    const kept = await w.db.changes.toArray();
-    // One whole state is enough to take back the last import; more would fill the disk.
-    await w.db.changes.bulkDelete(kept.filter((c) => c.changes.some((one) => one.type === 'whole')).map((c) => c.id));
-    await logChange(w, 'whole', name, [{ type: 'whole', before, afterPrint: await printOf(w.db) }]);
-  });
+/** What a file would change, and a print of the state that it was planned against. */
+export type Preview = { plan: MergePlan; print: string };
+
+export function previewImport(w: Writer, file: Backup): Written<Preview> {
+  return caught(() =>
+    w.db.transaction('r', RECORD_TABLES, async () => {
+      const { backup } = await collect(w);
+      return ok({ plan: planMerge(backup, file), print: listsPrint(backup.lists) });
+    }),
+  );
 }
 
-async function putHead(w: Writer, table: (typeof HEAD_TABLES)[number], record: AnyHead): Promise<void> {
+/** Runs a change of many rows in one transaction; what it replaced is kept for undo. */
+function asWhole<T>(
+  w: Writer,
+  name: string,
+  change: (log: RowLog) => Promise<Result<T, WriteCode>>,
+  again: T,
+): Written<T> {
+  return transact(
+    w,
+    () => ok(again),
+    async () => {
+      const log = rowLog(w.db);
+      const done = await change(log);
+      const rows = done.ok ? await log.finish() : [];
+      if (rows.length > 0) await logChange(w, 'whole', name, [{ type: 'rows', rows }]);
+      return done;
+    },
+  );
+}
+
+async function putHead(w: Writer, log: RowLog, table: HeadTable, record: AnyHead): Promise<void> {
   const before = await w.db.heads(table).get(record.id);
-  if (before) await rememberContent(w.db, table, before);
-  await w.db.table(table).put(record);
+  if (before) await log.put('lineage', await contentsWith(w.db, table, before));
+  await log.put(table, record);
 }
 
 /** Their earlier contents become known here too, so that the next merge can tell an older version. */
 async function joinLineage(
   w: Writer,
+  log: RowLog,
   lineage: Backup['lineage'],
   settled: readonly [string, AnyHead][],
 ): Promise<void> {
@@ -89,82 +115,111 @@ async function joinLineage(
   ];
   for (const [key, added] of theirs) {
     const earlier = (await w.db.lineage.get(key))?.earlier ?? [];
-    await w.db.lineage.put({ key, earlier: [...new Set([...added, ...earlier])].slice(-LONGEST_LINEAGE) });
+    await log.put('lineage', { key, earlier: [...new Set([...added, ...earlier])].slice(-LONGEST_LINEAGE) });
   }
 }
 
 /** Settled conflicts, checked: fields of two versions need not fit together. */
-function settledHeads(
-  plan: MergePlan,
-  choices: Choices,
-): Result<{ table: (typeof HEAD_TABLES)[number]; record: AnyHead }[], WriteCode> {
-  const settled: { table: (typeof HEAD_TABLES)[number]; record: AnyHead }[] = [];
+function settledHeads(plan: MergePlan, choices: Choices): Result<{ table: HeadTable; record: AnyHead }[], WriteCode> {
+  const settled: { table: HeadTable; record: AnyHead }[] = [];
   for (const conflict of plan.conflicts) {
     const parsed = HEAD_SCHEMAS[conflict.table].safeParse(settle(conflict, choices));
     if (!parsed.success) {
-      const issue = parsed.error.issues[0];
-      return refuse('invalidRecord', {
-        where: `${conflict.id} ${issue?.path.join('.') ?? ''}`,
-        what: issue?.message ?? '',
-      });
+      const { where, what } = firstIssue(parsed.error);
+      return refuse('invalidRecord', { where: `${conflict.id} ${where}`, what });
     }
     settled.push({ table: conflict.table, record: parsed.data });
   }
   return ok(settled);
 }
 
-/** Carries a merge out. Refused while a field in conflict is undecided. */
-export async function applyMerge(w: Writer, file: Backup, plan: MergePlan, choices: Choices): Written<null> {
-  const open = undecided(plan, choices);
-  if (open > 0) return refuse('undecided', { open });
+async function writeMerge(w: Writer, log: RowLog, file: Backup, plan: MergePlan, choices: Choices): Written<null> {
   const settled = settledHeads(plan, choices);
   if (!settled.ok) return settled;
-  await asWhole(w, 'the import', async () => {
-    for (const { table, record } of plan.incoming) await putHead(w, table, record);
-    for (const { table, record } of settled.value) await putHead(w, table, record);
-    await w.db.snapshots.bulkPut(plan.snapshots);
-    await w.db.blobs.bulkPut(plan.blobs);
-    await addReadings(w.db, plan.readings);
-    const theirs = plan.conflicts.map((c) => [lineageKey(c.table, c.id), c.theirs] as [string, AnyHead]);
-    await joinLineage(w, file.lineage, theirs);
-  });
+  for (const { table, record } of [...plan.incoming, ...settled.value]) await putHead(w, log, table, record);
+  for (const snapshot of plan.snapshots) await log.put('snapshots', snapshot);
+  for (const blob of plan.blobs) await log.put('blobs', blob);
+  for (const row of await rowsWith(w.db, plan.readings)) await log.put('nightReadings', row);
+  const theirs = plan.conflicts.map((c) => [lineageKey(c.table, c.id), c.theirs] as [string, AnyHead]);
+  await joinLineage(w, log, file.lineage, theirs);
   return ok(null);
 }
 
-async function clearAll(db: OwlDatabase): Promise<void> {
-  for (const table of [...HEAD_TABLES, 'snapshots', 'nightReadings', 'blobs', 'lineage']) await db.table(table).clear();
+/** Carries a merge out as it was previewed. Refused while a field in conflict is undecided, and when something here changed
+ *  since; a merge that was carried out before changes nothing. */
+export function applyMerge(w: Writer, file: Backup, plan: MergePlan, choices: Choices): Written<null> {
+  return asWhole<null>(
+    w,
+    'the import',
+    async (log) => {
+      const { backup } = await collect(w);
+      const now = planMerge(backup, file);
+      if (isNothing(now)) return ok(null);
+      if (planPrint(now) !== planPrint(plan)) return refuse('changedSince');
+      const open = undecided(plan, choices);
+      return open > 0 ? refuse('undecided', { open }) : writeMerge(w, log, file, plan, choices);
+    },
+    null,
+  );
 }
 
-/** Puts the file's records in the place of all that are here. */
-export async function applyReplace(w: Writer, { lists, lineage }: Backup): Written<null> {
-  await asWhole(w, 'the import', async () => {
-    await clearAll(w.db);
-    for (const table of HEAD_TABLES) await w.db.table(table).bulkPut(lists[table]);
-    await w.db.snapshots.bulkPut(lists.snapshots);
-    await w.db.blobs.bulkPut(lists.blobs);
-    await addReadings(w.db, lists.readings);
-    await w.db.lineage.bulkPut(Object.entries(lineage).map(([key, earlier]) => ({ key, earlier })));
-  });
-  return ok(null);
+async function clearAll(log: RowLog): Promise<void> {
+  for (const table of RECORD_TABLES) await log.clear(table);
+}
+
+async function writeReplace(w: Writer, log: RowLog, { lists, lineage }: Backup): Promise<void> {
+  await clearAll(log);
+  for (const table of HEAD_TABLES) for (const record of lists[table]) await log.put(table, record);
+  for (const snapshot of lists.snapshots) await log.put('snapshots', snapshot);
+  for (const blob of lists.blobs) await log.put('blobs', blob);
+  for (const row of await rowsWith(w.db, lists.readings)) await log.put('nightReadings', row);
+  for (const [key, earlier] of Object.entries(lineage)) await log.put('lineage', { key, earlier });
+}
+
+/** Puts the file's records in the place of all that are here. Refused when something here changed since the preview.
+ *  @param seen print of the state that was shown; null = whatever is here. */
+export function applyReplace(w: Writer, file: Backup, seen: string | null = null): Written<null> {
+  return asWhole<null>(
+    w,
+    'the import',
+    async (log) => {
+      const print = listsPrint((await collect(w)).backup.lists);
+      if (print === listsPrint(file.lists)) return ok(null);
+      if (seen !== null && print !== seen) return refuse('changedSince');
+      await writeReplace(w, log, file);
+      return ok(null);
+    },
+    null,
+  );
 }
 
 /** Removes every record of this database; undo brings them back. */
-export async function wipe(w: Writer): Written<null> {
-  await asWhole(w, 'the emptying', () => clearAll(w.db));
-  return ok(null);
+export function wipe(w: Writer): Written<null> {
+  return asWhole<null>(
+    w,
+    'the emptying',
+    async (log) => {
+      await clearAll(log);
+      return ok(null);
+    },
+    null,
+  );
 }
 
-/** Records of the demo that nothing of the user's refers to, by table. */
+/** Removes the records of the demo that nothing of the user's refers to. */
 export async function removeDemo(w: Writer): Written<{ removed: number; kept: number }> {
   const { demoToRemove } = await import('./demo/removeDemo.ts');
-  let counts = { removed: 0, kept: 0 };
-  await asWhole(w, 'the removal of the demo', async () => {
-    const { backup } = await collect(w);
-    const found = demoToRemove(backup.lists);
-    for (const table of HEAD_TABLES) await w.db.table(table).bulkDelete(found.heads[table]);
-    await w.db.snapshots.bulkDelete(found.snapshots);
-    await w.db.nightReadings.bulkDelete(found.nights);
-    counts = { removed: found.removed, kept: found.kept };
-  });
-  return ok(counts);
+  return asWhole(
+    w,
+    'the removal of the demo',
+    async (log) => {
+      const { backup } = await collect(w);
+      const found = demoToRemove(backup.lists);
+      for (const table of HEAD_TABLES) for (const id of found.heads[table]) await log.remove(table, id);
+      for (const id of found.snapshots) await log.remove('snapshots', id);
+      for (const id of found.nights) await log.remove('nightReadings', id);
+      return ok({ removed: found.removed, kept: found.kept });
+    },
+    { removed: 0, kept: 0 },
+  );
 }

@@ -2,26 +2,37 @@
 import type { Reading } from '../core/records/reading.ts';
 import type { HeadRecord, HeadTable } from '../core/records/heads.ts';
 
+/** One row of a change of many. */
+export type RowChange = {
+  table: string;
+  key: string;
+  before: Record<string, unknown> | null;
+  /** Of the content that the change left; null = the row went. */
+  afterPrint: string | null;
+  /** Of readings: which were there after it. */
+  afterIds: string[];
+};
+export type RowsChange = { type: 'rows'; rows: RowChange[] };
+
 export type HeadChange = {
   [T in HeadTable]: { type: 'head'; table: T; before: HeadRecord<T> | null; after: HeadRecord<T> };
 }[HeadTable];
 export type ReadingChange = { type: 'reading'; reading: Reading };
-/** All rows of all tables. */
-export type Dump = Record<string, unknown[]>;
-/** A change of many records at once: the state before, and a print of the state after it. */
-export type WholeChange = { type: 'whole'; before: Dump; afterPrint: string };
-export type Change = HeadChange | ReadingChange | WholeChange;
+export type Change = HeadChange | ReadingChange | RowsChange;
 
 export type ChangeLabel = 'created' | 'edited' | 'deleted' | 'recorded' | 'retracted' | 'setting' | 'whole';
 export type StoredChange = {
   id: string;
+  /** Counts up with every change of the database: the order of undo, whatever the clock does. */
+  seq: number;
   tabId: string;
+  /** The press that made it: the same press never makes another. */
+  press: string;
   atUtc: string;
   label: ChangeLabel;
   /** Name of what was changed, for the undo button's words. */
   name: string;
   changes: Change[];
+  /** Could not be undone, because the record was changed elsewhere since; older changes still can. */
+  refused: boolean;
 };
-
-/** Kept per tab. */
-export const CHANGES_KEPT = 200;

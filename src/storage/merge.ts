@@ -84,6 +84,21 @@ export function planMerge(present: Present, file: Backup): MergePlan {
   return plan;
 }
 
+/** True when a plan would write nothing. */
+export function isNothing({ incoming, conflicts, readings, snapshots, blobs }: MergePlan): boolean {
+  return [incoming, conflicts, readings, snapshots, blobs].every((list) => list.length === 0);
+}
+
+/** A text that differs whenever a plan made later would do anything else. */
+export function planPrint({ incoming, conflicts, readings, snapshots, blobs }: MergePlan): string {
+  const ids = (records: readonly { id: string }[]): string[] => records.map((r) => r.id);
+  return canonicalJson([
+    incoming.map(({ table, record, isNew }) => [table, record.id, isNew, record.rev, contentFingerprint(record)]),
+    conflicts.map((c) => [c.table, c.id, contentFingerprint(c.mine), contentFingerprint(c.theirs)]),
+    ...[readings, snapshots, blobs].map(ids),
+  ]);
+}
+
 /** Fields in conflict that have not been decided yet. */
 export function undecided(plan: MergePlan, choices: Choices): number {
   return plan.conflicts.reduce(

@@ -1,7 +1,14 @@
 /** The numbered schemas of the database. A published number never changes; a change adds the next one with its upgrade
  *  and a frozen fixture of the version before. */
 import type { Transaction } from 'dexie';
-import { upgradeParts, withEngraving, withUse, withImageCircle, type PartUpgrade } from '../core/records/upgrades.ts';
+import {
+  upgradeParts,
+  withEngraving,
+  withEvents,
+  withImageCircle,
+  withUse,
+  type PartUpgrade,
+} from '../core/records/upgrades.ts';
 
 export type Migration = {
   version: number;
@@ -18,6 +25,28 @@ async function rewriteParts(transaction: Transaction, upgrade: PartUpgrade): Pro
     const rows = await transaction.table<Loose>(table).toArray();
     await transaction.table<Loose>(table).bulkPut(upgradeParts(rows, upgrade) as Loose[]);
   }
+}
+
+/** Rewrites the readings of every night. */
+async function rewriteReadings(transaction: Transaction, upgrade: (rows: unknown) => unknown): Promise<void> {
+  await transaction
+    .table<Loose>('nightReadings')
+    .toCollection()
+    .modify((row) => {
+      row['readings'] = upgrade(row['readings']);
+    });
+}
+
+/** Changes get their number by their id, which counted up with the time; what undo kept as whole states goes with the way
+ *  it was kept. */
+async function numberChanges(transaction: Transaction): Promise<void> {
+  const table = transaction.table<Loose>('changes');
+  const isWhole = ({ changes }: Loose): boolean =>
+    Array.isArray(changes) && changes.some((one: Loose) => one['type'] === 'whole');
+  const rows = (await table.toArray()).sort((a, b) => (String(a['id']) < String(b['id']) ? -1 : 1));
+  await table.clear();
+  await table.bulkPut(rows.filter((row) => !isWhole(row)).map((row, i) => ({ ...row, seq: i + 1, refused: false })));
+  await transaction.table<Loose>('meta').put({ key: 'counter', value: String(rows.length) });
 }
 
 export const MIGRATIONS: readonly Migration[] = [
@@ -51,5 +80,13 @@ export const MIGRATIONS: readonly Migration[] = [
     version: 4,
     stores: {},
     upgrade: (transaction) => rewriteParts(transaction, withEngraving),
+  },
+  {
+    version: 5,
+    stores: { changes: 'id, [tabId+seq], press' },
+    upgrade: async (transaction) => {
+      await rewriteReadings(transaction, withEvents);
+      await numberChanges(transaction);
+    },
   },
 ];

@@ -4,9 +4,12 @@ import type { Snapshot } from '../core/records/snapshot.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import type { Writer } from './writer.ts';
 
-/** The snapshot that a reading of this night must carry: the last one when nothing differs, else a new one. Null when
- *  night, rig or site are gone. Runs inside the caller's transaction. */
-export async function snapshotFor(w: Writer, nightId: string | null): Promise<Snapshot | null> {
+/** The snapshot that a reading of this night must carry: the last one when nothing differs, else a new one, which the
+ *  caller keeps with the reading. Null when night, rig or site are gone. Runs inside the caller's transaction. */
+export async function snapshotFor(
+  w: Writer,
+  nightId: string | null,
+): Promise<{ made: Snapshot; isNew: boolean } | null> {
   const night = nightId === null ? undefined : await w.db.heads('nights').get(nightId);
   if (!night) return null;
   const rig = await w.db.heads('rigs').get(night.rigId);
@@ -15,8 +18,6 @@ export async function snapshotFor(w: Writer, nightId: string | null): Promise<Sn
   const parts = partsOfRig(rig, await w.db.heads('parts').toArray());
   const taken = (await w.db.snapshots.toArray()).filter((s) => s.rig.id === rig.id && s.site.id === site.id);
   const last = taken.sort((a, b) => (a.takenAtUtc < b.takenAtUtc ? -1 : 1)).at(-1);
-  if (last && sameState(last, rig, parts, site)) return last;
-  const made: Snapshot = { id: w.newId(), takenAtUtc: toUtcText(w.nowMs()), rig, parts, site };
-  await w.db.snapshots.put(made);
-  return made;
+  if (last && sameState(last, rig, parts, site)) return { made: last, isNew: false };
+  return { made: { id: w.newId(), takenAtUtc: toUtcText(w.nowMs()), rig, parts, site }, isNew: true };
 }

@@ -10,7 +10,8 @@ import type { Snapshot } from '../core/records/snapshot.ts';
 import type { UserSetting } from '../core/records/setting.ts';
 import type { StoredChange } from './changes.ts';
 import type { OwlDatabase } from './database.ts';
-import type { Damaged } from './heads.ts';
+import type { Damaged } from './checkRows.ts';
+import { lastChange, removalOf } from './undo.ts';
 import { readHeads, readReadings, readSnapshots } from './stored.ts';
 
 export type Stored = {
@@ -23,6 +24,8 @@ export type Stored = {
   readings: Reading[];
   snapshots: Snapshot[];
   damaged: Damaged[];
+  /** Readings that are stored once more than they should be. */
+  doubles: number;
 };
 
 /** All records, or undefined while the first query runs. Each table reloads on its own. */
@@ -38,6 +41,7 @@ export function useStored(db: OwlDatabase): Stored | undefined {
   return useMemo(() => {
     if (!parts || !rigs || !sites || !targets || !nights || !settings || !readings || !snapshots) return undefined;
     return {
+      doubles: readings.doubles,
       parts: parts.records,
       rigs: rigs.records,
       sites: sites.records,
@@ -51,7 +55,12 @@ export function useStored(db: OwlDatabase): Stored | undefined {
   }, [parts, rigs, sites, targets, nights, settings, readings, snapshots]);
 }
 
+/** The change that removed a record, of any tab, while it is known. */
+export function useRemoval(db: OwlDatabase, table: string, id: string): StoredChange | undefined {
+  return useLiveQuery(() => removalOf(db, table, id), [db, table, id]);
+}
+
 /** This tab's last change, for the undo button. */
 export function useLastChange(db: OwlDatabase, tabId: string): StoredChange | undefined {
-  return useLiveQuery(async () => (await db.changes.where('tabId').equals(tabId).sortBy('id')).at(-1), [db, tabId]);
+  return useLiveQuery(() => lastChange(db, tabId), [db, tabId]);
 }

@@ -1,6 +1,10 @@
 /** Words of data in and out: what is wrong with a file, what an import would change. */
 import type { BackupCode } from '../formats/readBackup.ts';
 import type { HeadTable } from '../core/records/heads.ts';
+import type { Copy } from '../storage/copies.ts';
+import type { Held } from '../storage/held.ts';
+import type { Format } from './format.ts';
+import { clipped, schemaWords } from './schemaWords.ts';
 
 type Figures = Record<string, number | string>;
 
@@ -12,6 +16,7 @@ export const LIST_NAMES: Record<string, string> = {
   nights: 'nights',
   settings: 'settings',
   readings: 'readings',
+  nightReadings: 'readings',
   snapshots: 'snapshots of rigs',
   blobs: 'pictures and curves',
 };
@@ -19,7 +24,22 @@ export const tableName = (table: HeadTable): string => LIST_NAMES[table] ?? tabl
 
 /** One record of a table, named. */
 const recordWords = (f: Figures): string =>
-  `${LIST_NAMES[String(f['list'])] ?? String(f['list'])}, record ${String(f['number'])}${f['id'] === '' ? '' : ` (${String(f['id'])})`}`;
+  `${LIST_NAMES[String(f['list'])] ?? String(f['list'])}, record ${String(f['number'])}${f['id'] === '' ? '' : ` (${clipped(f['id'])})`}`;
+
+/** A stored record that could not be read: which, and what is wrong with it. */
+export function damagedWords({
+  table,
+  id,
+  where,
+  what,
+}: {
+  table: string;
+  id: string;
+  where: string;
+  what: string;
+}): string {
+  return `${LIST_NAMES[table] ?? table}, ${clipped(id)}, “${clipped(where)}”: ${schemaWords(what)}`;
+}
 
 const KEPT = 'Nothing was imported; what is here is unchanged.';
 
@@ -43,15 +63,121 @@ const BACKUP_WORDS: Record<BackupCode, (f: Figures) => string> = {
   otherProgram: () => `This JSON is not a Tidy Owl backup. ${KEPT} Choose the file that “Save everything” wrote.`,
   newerVersion: (f) =>
     `A newer Tidy Owl wrote this file (version ${String(f['version'])}, this one reads ${String(f['known'])}). ${KEPT} Reload the page to get the newer Tidy Owl, then import.`,
-  damagedFrame: (f) => `The file is damaged at “${String(f['where'])}”: ${String(f['what'])}. ${KEPT} Export it again.`,
+  damagedFrame: (f) =>
+    `The file is damaged at “${clipped(f['where'])}”: ${schemaWords(String(f['what']))} ${KEPT} Export it again.`,
   damagedRecord: (f) =>
-    `Damaged: ${recordWords(f)}, at “${String(f['where'])}”: ${String(f['what'])}. ${KEPT} Mend that value in the file, or export it again.`,
+    `Damaged: ${recordWords(f)}, at “${clipped(f['where'])}”: ${schemaWords(String(f['what']))} ${KEPT} Mend that value in the file, or export it again.`,
   sameIdTwice: (f) =>
     `Two records have the same id: ${recordWords(f)}. ${KEPT} Take one out of the file, or export it again.`,
 };
 
 export function backupWords(code: BackupCode, figures: Figures): string {
   return BACKUP_WORDS[code](figures);
+}
+
+/** A record was saved elsewhere while its form was being typed in. */
+export const CHANGED_WHILE_TYPED = {
+  title: 'Saved elsewhere meanwhile',
+  what: 'Nothing was overwritten, and what you typed is still here. Choose a side for each, then save.',
+};
+
+const many = (count: number, one: string, more = `${one}s`): string => `${count} ${count === 1 ? one : more}`;
+
+/** `12 readings of 3 nights, 40 records of yours`. */
+const heldWords = ({ records, readings, nights }: Held): string =>
+  `${many(readings, 'reading')} of ${many(nights, 'night')} and ${many(records, 'record')} of your own`;
+
+const momentWords = (utc: string): string => `${utc.slice(0, 16).replace('T', ' ')} UTC`;
+
+/** A copy by its moment and what it holds. */
+export function copyWords(copy: Copy): string {
+  return `${momentWords(copy.atUtc)}: ${heldWords(copy)}`;
+}
+
+export const COPIES_WORDS = {
+  title: 'Copies on this device',
+  what: 'After a quiet minute, and when you leave the page, everything is copied beside the database: the last five and one a week. A copy does not leave this device; a file does.',
+  look: 'Look at it',
+  choose: 'Also keep a copy in a file',
+  chosen: 'Kept in',
+  leave: 'Stop keeping it there',
+  fileChosen: 'From now on every copy is kept in that file too.',
+  fileRefused: 'That file could not be written. Nothing was changed. Choose another place.',
+  noFile: 'This browser cannot keep a file up to date by itself. Save everything now and then.',
+  failed:
+    'The last copy could not be written: there may be no room left. The database itself is untouched. Make room, or save everything to a file now.',
+};
+
+/** How old the last copy is. @param copies null = this browser keeps none. */
+export function lastCopyWords(copies: readonly Copy[] | null, nowMs: number, f: Format): string {
+  if (copies === null) return 'this browser keeps none';
+  const [newest] = copies;
+  if (!newest) return 'none yet';
+  return `${f.duration(Math.max(0, (nowMs - Date.parse(newest.atUtc)) / 1000))} ago`;
+}
+
+/** Room used by everything here, and whether the browser promised to keep it. */
+export function roomWords(usedBytes: number, isKept: boolean, f: Format): string {
+  const used = `${f.number(usedBytes / 1e6, 1)} MB`;
+  return isKept ? `${used}, kept until you remove it` : `${used}; the browser may clear it when the disk is full`;
+}
+
+export function saveReminderWords(nights: number): string {
+  return `${nights} nights of yours were never saved to a file. Save everything, and keep the file elsewhere.`;
+}
+
+export function demoRemovedWords(removed: number, kept: number): string {
+  return `${many(removed, 'demo record')} removed.${kept === 0 ? '' : ` ${kept} stay, because your own records use them.`}`;
+}
+
+export const LOST_WORDS = {
+  title: 'Your records are not here',
+  what: 'The browser has removed the database of this page, which it may do when the disk is full. Bringing the copy back puts everything of it in place again.',
+  noCopy: 'This browser holds no copy. If you saved a file, begin anew and bring it in on Data.',
+  bringBack: 'Bring back the copy of',
+  working: 'Bringing it back…',
+  beginAnew: 'Begin anew without it',
+  older: 'Older copies',
+  copyGone: 'That copy cannot be read any more. Nothing was changed. Take another one, or a file that you saved.',
+};
+
+export function lostSentence(held: Held, newest: Copy | null): string {
+  const was = `This device held ${heldWords(held)}, and now the database is gone.`;
+  return newest ? `${was} The newest copy is of ${copyWords(newest)}.` : was;
+}
+
+/** Less is in the database than the device remembers. */
+export function smallerWords(before: Held, now: Held): string {
+  return `This device held ${heldWords(before)}; now ${heldWords(now)} are here. The browser may have lost the rest.`;
+}
+
+export function healedWords(count: number): string {
+  return `${many(count, 'reading')} ${count === 1 ? 'was' : 'were'} stored twice by an earlier version; one of each is kept.`;
+}
+
+/** A reading that the night cannot be reckoned with. */
+export function setAsideWords(name: string, takenAtUtc: string): string {
+  return `${name} of ${momentWords(takenAtUtc)} cannot be reckoned with and is left out. Nothing was deleted. Take it back in the logbook if it is wrong.`;
+}
+
+/** A time zone that this browser does not know. */
+export function unknownZoneWords(zone: string): string {
+  return `This browser does not know the time zone “${clipped(zone)}” of the site. Times follow the longitude, without summer time. Choose a zone on Sites.`;
+}
+
+/** A night that cannot be derived at all. */
+export const BROKEN_NIGHT = {
+  title: 'This night cannot be shown',
+  what: 'Something stored with it, its rig or its site cannot be reckoned with. Nothing was deleted; everything else still works.',
+};
+
+const TABLE_WORDS = { parts: 'part', rigs: 'rig', sites: 'site', targets: 'target', nights: 'night' } as const;
+
+/** What a page showed is not there any more. @param removal when, and whether in this tab; undefined = not known. */
+export function goneWords(table: keyof typeof TABLE_WORDS, removal: { at: string; here: boolean } | undefined): string {
+  const what = `This ${TABLE_WORDS[table]}`;
+  if (!removal) return `${what} is not here any more. Nothing else was changed. Choose another one.`;
+  return `${what} was removed at ${removal.at}${removal.here ? '' : ' in another tab'}. Nothing else was changed.`;
 }
 
 export const JOB_WORDS: Record<string, string> = {
@@ -73,7 +199,7 @@ const LONGEST_VALUE = 160;
 /** A field's value, short enough to compare two side by side. */
 export function valueWords(value: unknown): string {
   if (value === null || value === undefined) return 'nothing';
-  if (typeof value === 'string') return value === '' ? 'nothing' : value;
+  if (typeof value === 'string') return value === '' ? 'nothing' : clipped(value);
   if (typeof value === 'boolean') return value ? 'yes' : 'no';
   const text = JSON.stringify(value);
   return text.length > LONGEST_VALUE ? `${text.slice(0, LONGEST_VALUE)}…` : text;

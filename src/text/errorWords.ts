@@ -1,6 +1,8 @@
 /** Words for every code: what happened, what was kept, what to do. */
 import type { RigGap } from '../core/night/rigNumbers.ts';
 import type { SexagesimalCode } from '../core/units/sexagesimal.ts';
+import type { FailureCode, WriteCode } from '../storage/transact.ts';
+import { clipped, schemaWords } from './schemaWords.ts';
 
 type Figures = Record<string, number | string>;
 
@@ -11,23 +13,38 @@ export const WRITE_CODES = [
   'nothingToUndo',
   'stillUsed',
   'undecided',
-] as const;
-export type WriteWordCode = (typeof WRITE_CODES)[number];
-
-const WRITE_WORDS: Record<WriteWordCode, (f: Figures) => string> = {
+  'changedSince',
+  'diskFull',
+  'databaseClosed',
+  'newerDatabase',
+  'writeFailed',
+] as const satisfies readonly WriteCode[];
+const WRITE_WORDS: Record<WriteCode, (f: Figures) => string> = {
   invalidRecord: (f) =>
-    `Not saved: ${String(f['where'] ?? '')} ${String(f['what'] ?? '')}. What was stored before is unchanged. Correct the value and save again.`,
+    `Not saved, “${clipped(f['where'] ?? '')}”: ${schemaWords(String(f['what'] ?? ''))} What was stored before is unchanged. Correct the value and save again.`,
   changedElsewhere: (f) =>
-    `${String(f['name'] ?? 'This record')} was changed in another tab since. Nothing was overwritten. Look at the newer version, then decide.`,
+    f['undo'] === undefined
+      ? `${clipped(f['name'] ?? 'This record')} was changed in another tab since. Nothing was overwritten. Look at the newer version, then decide.`
+      : `${clipped(f['name'] ?? 'This record')} was changed since, so it stays as it is. Undo once more takes back the change before.`,
+  changedSince: () =>
+    'Something here changed since you were shown what the file would do. Nothing was imported. Look at it again, then decide.',
   missingRecord: () => 'The record is no longer there. Nothing else was changed. Reload, then choose another one.',
   nothingToUndo: () => 'Nothing left to undo in this tab.',
   stillUsed: (f) =>
-    `Still used by ${String(f['name'] ?? 'a rig or night')}. It was kept. Take it out there first, or archive it instead.`,
+    `Still used by ${clipped(f['name'] ?? 'a rig or night')}. It was kept. Take it out there first, or archive it instead.`,
+  diskFull: () =>
+    'Not saved: this device has no room left. What was stored before is kept, and what you typed is still here. Make room, or save everything to a file on Data and remove what you no longer need; then press again.',
+  databaseClosed: () =>
+    'Not saved: the browser closed the database of this page. What was stored before is kept, and what you typed is still here. Copy it, then reload the page.',
+  newerDatabase: () =>
+    'Not saved: a newer Tidy Owl has changed the database. What was stored before is kept. Copy what you typed, then reload the page.',
+  writeFailed: (f) =>
+    `Not saved: the browser broke the write off (${clipped(f['what'] ?? 'no reason told')}). What was stored before is kept, and what you typed is still here. Press again; if it goes on, save everything to a file on Data and reload.`,
   undecided: (f) =>
     `${String(f['open'] ?? 'Some')} fields are still undecided. Nothing was imported. Choose a side for each, then import.`,
 };
 
-export function writeWords(code: WriteWordCode, figures: Figures): string {
+export function writeWords(code: WriteCode, figures: Figures): string {
   return WRITE_WORDS[code](figures);
 }
 
@@ -62,24 +79,26 @@ export function gapWords(gap: RigGap): string {
   }
 }
 
-/** A value of the wrong kind. */
-function kindWords(message: string): string {
-  if (/expected int/.test(message)) return 'Type a whole number.';
-  return /expected number/.test(message) ? 'Type a number.' : message;
-}
+/** A night that ended while its page was open. */
+export const NIGHT_OVER = {
+  words:
+    'This night is over: its noon has passed. Nothing was recorded. Open tonight, or record it on this night after all.',
+  allTheSame: 'Record it on this night',
+};
+/** A fault of the program while writing. */
+export const UNEXPECTED_WORDS =
+  'Not saved: something unexpected went wrong. What was stored before is kept, and what you typed is still here. Press again, or reload.';
 
-/** Messages of form fields. `show` turns a stored number into the user's unit, so that a limit reads as it is typed. */
-export function fieldWords(message: string | undefined, show: (value: number) => string = String): string {
-  if (!message) return 'Check this value.';
-  if (message === 'nameMissing') return 'Give it a name.';
-  if (/expected string to have >=1/.test(message)) return 'Choose or type something here.';
-  const bound = /expected \w+ to be (>=|<=|>|<)\s*(-?[\d.]+)/.exec(message);
-  if (!bound) return kindWords(message);
-  const words = {
-    '>=': 'Must be at least',
-    '<=': 'Must be at most',
-    '>': 'Must be more than',
-    '<': 'Must be less than',
-  };
-  return `${words[bound[1] as keyof typeof words]} ${show(Number(bound[2]))}.`;
-}
+/** Why the app could not open, and what to do. */
+export const OPENING_WORDS: Record<FailureCode | 'newerTab' | 'removed', string> = {
+  newerTab: 'A newer Tidy Owl is open in another tab. Your records are safe. Reload to go on.',
+  newerDatabase:
+    'A newer Tidy Owl has written these records. This older one leaves them untouched. Reload to get the newer one; without a network, open the app again later.',
+  removed:
+    'The database of this page was removed. Nothing more can be recorded here. Reload: the newest copy is offered then.',
+  diskFull:
+    'This device has no room left, so the database cannot be opened. Your records are untouched. Make room, then reload.',
+  databaseClosed:
+    'This browser did not open the database. Your records are untouched. Reload; in a private window, use an ordinary one.',
+  writeFailed: 'The browser broke off while opening the database. Your records are untouched. Reload.',
+};

@@ -1,5 +1,6 @@
 /** Sentences of level, bearing and latitude. */
 import type { HeightAdvice } from '../core/mount/finderEye.ts';
+import type { IronCheck } from '../core/night/bearing.ts';
 import type { GroundMarks } from '../core/night/groundMarks.ts';
 import type { SunShadow } from '../core/sky/sunShadow.ts';
 import type { MagneticField } from '../core/sky/magnetic.ts';
@@ -32,7 +33,6 @@ export type BearingSaying =
   | { code: 'stands'; errorDeg: number };
 
 /** The two-distance check; `differenceDeg` null = read at one distance only. */
-export type IronCheck = { differenceDeg: number | null; iron: boolean };
 
 const poleName = (south: boolean): string => `true ${south ? 'south' : 'north'}`;
 

@@ -1,5 +1,6 @@
 /** Sentences of polar alignment: the finder's dial in words, sides with compass points. */
 import type { Numbering } from '../core/mount/dial.ts';
+import type { PoleOfNight } from '../core/night/pole/poleOfNight.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 
@@ -81,6 +82,26 @@ export function turnWords(turns: number, f: Format): string {
 export function sideWords(east: boolean, south: boolean): string {
   if (east) return south ? 'left (east)' : 'right (east)';
   return south ? 'right (west)' : 'left (west)';
+}
+
+/** What is known of a night's pole in one line. */
+export function poleWords(pole: PoleOfNight, south: boolean, f: Format): string {
+  const { altitude, azimuth, basis } = pole;
+  const error = { altErrorArcmin: altitude.errorArcmin, azErrorArcmin: azimuth.errorArcmin };
+  switch (basis) {
+    case 'measured':
+      return errorWords(error, south, f);
+    case 'turned':
+      return altitude.measured && azimuth.measured
+        ? `about ${errorWords(error, south, f)}, reckoned since a turn`
+        : 'turned, not measured since';
+    case 'inPart':
+      return `${altitude.measured ? 'altitude' : 'azimuth'} measured, the other part not`;
+    case 'byEye':
+      return 'star set at its mark by eye';
+    case 'untouched':
+      return 'not looked at';
+  }
 }
 
 /** `1.7′ too low and 0.5′ too far right (east)`. */

@@ -1,5 +1,5 @@
 /** Every kind of reading as a name and a line of words, for the logbook and the night card. */
-import type { Reading, ReadingKind, ReadingOf } from '../core/records/reading.ts';
+import type { EventName, Reading, ReadingKind, ReadingOf } from '../core/records/reading.ts';
 import { fromUtcText } from '../core/time/utc.ts';
 import { DROP_NAMES } from './balanceWords.ts';
 import type { Format } from './format.ts';
@@ -35,6 +35,7 @@ export const READING_NAMES: Record<ReadingKind, string> = {
   seeing: 'Seeing',
   subs: 'Subs',
   check: 'Tick',
+  event: 'Done',
   timing: 'Time taken',
   note: 'Note',
   retract: 'Taken back',
@@ -44,13 +45,15 @@ type About = { format: Format; south: boolean };
 type Line<K extends ReadingKind> = (v: ReadingOf<K>['values'], about: About) => string;
 
 const AXIS_NAMES = { ra: 'right ascension', dec: 'declination', sideways: 'sideways' } as const;
-const TICKS: Record<string, string> = {
+const EVENT_WORDS: Record<EventName, string> = {
   setByEye: 'star set at its mark by eye',
   plateMoved: 'plate screws of the finder turned',
   driftGivenUp: 'timing of a star given up',
-  finalCheck: 'pole checked with everything on',
-  begun: 'flip begun',
+  lastPoleCheck: 'pole checked with everything on',
+  flipBegun: 'flip begun',
   scaleSet: 'latitude scale set',
+};
+const TICKS: Record<string, string> = {
   dress: 'final dress on',
   home: 'in home position',
 };
@@ -63,11 +66,13 @@ function tickWords(itemId: string): string {
 const LINES: { [K in ReadingKind]: Line<K> } = {
   polarError: (v, { format, south }) => errorWords(v, south, format),
   knobTurn: (v, { format }) =>
-    `${v.adjuster} by ${format.number(v.turns, 2)} turns, from ${format.quantity(v.beforeArcmin, 'arcmin')}${v.afterArcmin === null ? '' : ` to ${format.quantity(v.afterArcmin, 'arcmin')}`}`,
+    `${v.adjuster} by ${format.number(v.turns, 2)} turns${v.beforeArcmin === null ? '' : `, from ${format.quantity(v.beforeArcmin, 'arcmin')}`}${v.afterArcmin === null ? '' : ` to ${format.quantity(v.afterArcmin, 'arcmin')}`}`,
   lockShift: (v, { format }) =>
-    `altitude ${format.quantity(v.altArcmin, 'arcmin')}, azimuth ${format.quantity(v.azArcmin, 'arcmin')}`,
+    v.altArcmin === null || v.azArcmin === null
+      ? 'tightened: the next error tells what that did'
+      : `altitude ${format.quantity(v.altArcmin, 'arcmin')}, azimuth ${format.quantity(v.azArcmin, 'arcmin')}`,
   scaleReading: (v, { format }) =>
-    `read ${format.quantity(v.scaleDeg, 'angleDeg')} with the axis at ${format.quantity(v.trueAltDeg, 'angleDeg')}`,
+    `read ${format.quantity(v.scaleDeg, 'angleDeg')} with the axis ${v.trueAltDeg === null ? 'on the pole as it was set' : `at ${format.quantity(v.trueAltDeg, 'angleDeg')}`}`,
   compass: (v, { format }) =>
     `read ${format.quantity(v.readDeg, 'angleDeg')}, true ${format.quantity(v.trueDeg, 'angleDeg')}, from ${format.quantity(v.distanceM, 'length', 1)} away`,
   shadow: (v, { format }) =>
@@ -104,6 +109,7 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
   seeing: (v, { format }) => format.quantity(v.fwhmArcsec, 'arcsec', 1),
   subs: (v) => `${v.count} taken, ${v.usable} usable`,
   check: (v) => `${tickWords(v.itemId)}${v.done ? '' : ': open again'}`,
+  event: (v) => EVENT_WORDS[v.what],
   timing: (v, { format }) => `${stationOf(v.step)?.name ?? v.step}: ${format.quantity(v.minutes, 'minutes')}`,
   note: (v) => v.text,
   retract: () => 'a reading was taken back',

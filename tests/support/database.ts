@@ -1,9 +1,9 @@
 /** Demo databases in memory with a writer, for tests of everything that writes. */
 import { OwlDatabase } from '../../src/storage/database.ts';
 import { loadDemo } from '../../src/storage/demo/loadDemo.ts';
-import type { Dump } from '../../src/storage/changes.ts';
-import { dumpOf, restoreDump } from '../../src/storage/whole.ts';
+import { dumpOf, restoreDump, type Dump } from '../../scripts/trials/dump.ts';
 import type { Writer } from '../../src/storage/writer.ts';
+import { breakable } from './faults.ts';
 import { NOW } from './records.ts';
 
 let made = 0;
@@ -24,7 +24,7 @@ export function writerFor(db: OwlDatabase, deviceId = 'device', tabId = 'tab'): 
 /** A database of its own with the demo as loaded at a time; the loading itself is done once. */
 export async function demoDatabase(nowMs = NOW): Promise<OwlDatabase> {
   made += 1;
-  const db = new OwlDatabase(`test-demo-${made}`);
+  const db = breakable(new OwlDatabase(`test-demo-${made}`));
   const known = loaded.get(nowMs);
   if (known) {
     await restoreDump(db, known);

@@ -4,7 +4,7 @@ import { recordsOfNight, type NightRecords } from '../../src/core/night/nightRec
 import { partsOfRig } from '../../src/core/night/rigState.ts';
 import type { Night } from '../../src/core/records/night.ts';
 import type { Part } from '../../src/core/records/part.ts';
-import type { Reading } from '../../src/core/records/reading.ts';
+import type { EventName, Reading } from '../../src/core/records/reading.ts';
 import { SETTING_DEFAULTS } from '../../src/core/records/setting.ts';
 import type { Rig } from '../../src/core/records/rig.ts';
 import type { Snapshot } from '../../src/core/records/snapshot.ts';
@@ -120,5 +120,9 @@ export function reading(kind: Reading['kind'], values: object, rest: Partial<Rea
     ...rest,
   } as Reading;
 }
+
+/** Something that happened, as a record. */
+export const event = (what: EventName, rest: Partial<Reading> = {}): Reading =>
+  reading('event', { what }, { id: `r-${what}-${rest.takenAtUtc ?? ''}`, ...rest });
 
 export { partsOfRig };

@@ -1,3 +1,4 @@
+import { useSyncExternalStore } from 'react';
 import { QuestionCircle, ArrowCounterclockwise, Search } from 'react-bootstrap-icons';
 import { Link, NavLink } from 'react-router';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
@@ -10,9 +11,10 @@ import { LightSwitch } from './LightSwitch.tsx';
 import { NightSwitcher } from './NightSwitcher.tsx';
 
 function Tools() {
-  const { db, writer } = useSession();
+  const { db, tab } = useSession();
   const { run } = useCommands();
-  const last = useLastChange(db, writer.tabId);
+  const tabId = useSyncExternalStore(tab.subscribe, tab.id);
+  const last = useLastChange(db, tabId);
   return (
     <nav aria-label="Tools">
       <NavLink to="/kit" className="wide-only">

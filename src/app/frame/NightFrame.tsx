@@ -1,26 +1,30 @@
 import { useEffect, useMemo } from 'react';
-import { Outlet, useParams, useSearchParams } from 'react-router';
+import { Link, Outlet, useParams, useSearchParams } from 'react-router';
 import { settingOf } from '../../core/records/setting.ts';
-import { recordsOfNight } from '../../core/night/nightRecords.ts';
-import { nightStatic, type NightStatic } from '../../core/night/nightStatic.ts';
+import { deriveNight, type DerivedNight } from '../../core/night/deriveNight.ts';
+import type { NightStatic } from '../../core/night/nightStatic.ts';
+import type { Reading } from '../../core/records/reading.ts';
+import { Gone } from '../../session/Gone.tsx';
 import { NightContext, SharedContext, useSession, useShared } from '../../session/session.ts';
 import { makeFormat } from '../../text/format.ts';
+import { BROKEN_NIGHT } from '../../text/dataWords.ts';
+import { clipped } from '../../text/schemaWords.ts';
 import { Boundary } from '../../ui/Boundary.tsx';
-import { NotFound } from '../NotFound.tsx';
-import { DamagedNotice } from './DamagedNotice.tsx';
+import { PageTitle } from '../../ui/PageTitle.tsx';
 import { Header } from './Header.tsx';
 import { Margin, MarginSheet } from './Margin.tsx';
+import { PlainPage } from './PlainFrame.tsx';
 import { RibbonBar } from './RibbonBar.tsx';
 import { Run } from './Run.tsx';
+import { StoredNotices } from './StoredNotices.tsx';
 
-function useNightOfRoute(): NightStatic | null {
+function useNightOfRoute(): DerivedNight {
   const { nightId = '' } = useParams();
   const { stored } = useShared();
   const { clock } = useSession();
   return useMemo(() => {
     const [limits, schools] = [settingOf(stored.settings, 'limits'), settingOf(stored.settings, 'schools')];
-    const records = recordsOfNight({ ...stored, limits, schools }, nightId, clock.nowMs());
-    return records ? nightStatic(records) : null;
+    return deriveNight({ ...stored, limits, schools }, nightId, clock.nowMs());
   }, [stored, nightId, clock]);
 }
 
@@ -37,7 +41,7 @@ function useRibbonFromAddress(): void {
   }, [at, ribbon]);
 }
 
-function Shown({ night }: { night: NightStatic }) {
+function Shown({ night, setAside }: { night: NightStatic; setAside: Reading | null }) {
   const shared = useShared();
   const { zoneIana } = night.records.site;
   const here = useMemo(() => ({ ...shared, format: makeFormat(shared.format.system, zoneIana) }), [shared, zoneIana]);
@@ -51,7 +55,7 @@ function Shown({ night }: { night: NightStatic }) {
           <Header night={night} />
           <Run />
           <main className="bench" id="bench" tabIndex={-1}>
-            <DamagedNotice />
+            <StoredNotices setAside={setAside} unknownZone={night.records.unknownZone} />
             <Boundary what="This bench" resetKey={`${nightId ?? ''}${rest ?? ''}`}>
               <Outlet />
             </Boundary>
@@ -69,8 +73,47 @@ function Shown({ night }: { night: NightStatic }) {
   );
 }
 
+/** Night, rig or site are not there any more, or never were. */
+function GoneNight() {
+  const { nightId = '' } = useParams();
+  const { stored } = useShared();
+  const night = stored.nights.find((n) => n.id === nightId && n.deletedAtUtc === null);
+  const isThere = (records: readonly { id: string }[], id: string): boolean => records.some((r) => r.id === id);
+  const missing = night && !isThere(stored.rigs, night.rigId) ? 'rigs' : night ? 'sites' : 'nights';
+  const id = { nights: nightId, rigs: night?.rigId ?? '', sites: night?.siteId ?? '' }[missing];
+  return (
+    <PlainPage>
+      <PageTitle>Nothing here</PageTitle>
+      <Gone table={missing} id={id} />
+      <p className="mt-3">
+        <Link to="/">Go to the last night</Link>
+      </p>
+    </PlainPage>
+  );
+}
+
+function BrokenNight({ problem }: { problem: string }) {
+  return (
+    <PlainPage>
+      <PageTitle>{BROKEN_NIGHT.title}</PageTitle>
+      <p role="alert">{BROKEN_NIGHT.what}</p>
+      <p className="soft">{clipped(problem)}</p>
+      <p>
+        <Link to="/kit">Kit</Link> · <Link to="/sites">Sites</Link> · <Link to="/data">Data in and out</Link>
+      </p>
+    </PlainPage>
+  );
+}
+
 /** One night with its run, bench, margin and ribbon. */
 export function NightFrame() {
-  const night = useNightOfRoute();
-  return night ? <Shown night={night} /> : <NotFound />;
+  const found = useNightOfRoute();
+  switch (found.state) {
+    case 'night':
+      return <Shown night={found.night} setAside={found.setAside} />;
+    case 'gone':
+      return <GoneNight />;
+    case 'broken':
+      return <BrokenNight problem={found.problem} />;
+  }
 }

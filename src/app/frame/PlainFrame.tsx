@@ -1,14 +1,26 @@
+import type { ReactNode } from 'react';
 import { Outlet } from 'react-router';
 import { Header } from './Header.tsx';
+import { StoredNotices } from './StoredNotices.tsx';
 
-/** Header and page, for what belongs to no night. */
-export function PlainFrame() {
+/** Header and page, without a night. */
+export function PlainPage({ children }: { children: ReactNode }) {
   return (
     <div className="frame plain">
       <Header night={null} />
       <main className="bench">
-        <Outlet />
+        <StoredNotices />
+        {children}
       </main>
     </div>
+  );
+}
+
+/** For pages that belong to no night. */
+export function PlainFrame() {
+  return (
+    <PlainPage>
+      <Outlet />
+    </PlainPage>
   );
 }

@@ -1,6 +1,8 @@
 /** Right-ascension balance. Distances from the polar axis: parts + on the tube's side, bar and weights + on the bar's
  *  side. Moments in kg m (without g). */
 
+import { balancePositionM, momentAtKgM, movingKgOf, sum, type Levers } from './levers.ts';
+
 export type PlacedMass = { id: string; massKg: number; fromRaAxisM: number };
 export type Bar = { massKg: number; centreM: number };
 export type RaBalanceInput = {
@@ -29,10 +31,6 @@ export type RaBalance = {
 
 const ZERO_MOMENT_KG_M = 1e-9;
 
-export function sum<T>(items: readonly T[], value: (item: T) => number): number {
-  return items.reduce((total, item) => total + value(item), 0);
-}
-
 /** Sum of m d^2 with the movable weights at a position. */
 export function raInertiaKgM2(input: RaBalanceInput, positionM: number): number {
   return (
@@ -43,17 +41,31 @@ export function raInertiaKgM2(input: RaBalanceInput, positionM: number): number 
   );
 }
 
+/** The bar as levers: the weights that move stand at 0. */
+function leversOfBar({ parts, bar, fixedWeights, movableWeights }: RaBalanceInput): Levers {
+  return {
+    fixed: [
+      ...parts.map((p) => ({ massKg: p.massKg, armM: p.fromRaAxisM })),
+      { massKg: bar.massKg, armM: -bar.centreM },
+      ...fixedWeights.map((w) => ({ massKg: w.massKg, armM: -w.positionM })),
+    ],
+    moving: movableWeights.map((w) => ({ massKg: w.massKg, armM: 0 })),
+    presentM: 0,
+    sense: -1,
+  };
+}
+
 /** Where the weights balance the tube's side: sum(m d) of the parts = bar and weights. An 80 mm refractor of 6.97 kg
  *  against 3.5 kg on a 0.8 kg bar: 0.2927 m. */
 export function raBalance(input: RaBalanceInput): RaBalance {
-  const tubeSideMomentKgM = sum(input.parts, (p) => p.massKg * p.fromRaAxisM);
-  const fixedMoment = sum(input.fixedWeights, (w) => w.massKg * w.positionM);
-  const needed = tubeSideMomentKgM + (input.learnedMomentKgM ?? 0) - input.bar.massKg * input.bar.centreM - fixedMoment;
-  const movableKg = sum(input.movableWeights, (w) => w.massKg);
-  const positionM = movableKg > 0 ? needed / movableKg : null;
+  const levers = leversOfBar(input);
+  const learnedKgM = input.learnedMomentKgM ?? 0;
+  const needed = momentAtKgM(levers, 0) + learnedKgM;
+  const movableKg = movingKgOf(levers);
+  const positionM = movableKg > 0 ? balancePositionM(levers, learnedKgM) : null;
   const [min, max] = input.barRangeM;
   return {
-    tubeSideMomentKgM,
+    tubeSideMomentKgM: sum(input.parts, (p) => p.massKg * p.fromRaAxisM),
     momentNeededFromWeightsKgM: needed,
     tubeSideLoadKg: sum(input.parts, (p) => p.massKg),
     positionM,

@@ -1,6 +1,7 @@
 /** What to do when the weights would have to stand off the bar: another set from the box, a longer bar, or the camera
  *  clamp moved. */
-import { raBalance, raInertiaKgM2, sum, type RaBalanceInput } from './balance.ts';
+import { raBalance, raInertiaKgM2, type RaBalanceInput } from './balance.ts';
+import { sum } from './levers.ts';
 
 export type BoxWeight = { id: string; massKg: number };
 export type SetProposal = { ids: string[]; positionM: number; totalOnAxisKg: number; inertiaKgM2: number };

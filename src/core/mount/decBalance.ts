@@ -1,6 +1,6 @@
 /** Balance about the declination axis and across it. Positions in m from the saddle's centre: along the tube + = front,
  *  sideways at right angles to tube and declination axis. Moments in kg m (without g), torques in N m. */
-import { sum } from './balance.ts';
+import { sum } from './levers.ts';
 import { STANDARD_GRAVITY } from './tripod.ts';
 
 export type MassAlong = { id: string; massKg: number; alongTubeM: number; slides: boolean };

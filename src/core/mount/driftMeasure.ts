@@ -41,9 +41,14 @@ export function driftRate(marks: readonly DriftMark[], sigmaArcsec: number): Dri
 /** Lower than this no star is taken: refraction changes too fast to be reckoned off. */
 export const LOWEST_DRIFT_ALT_DEG = 25;
 
+/** Lower than this no star is seen, degrees. */
+const LOWEST_SEEN_DEG = 0.5;
+
 /** How fast refraction alone carries a star north, arcsec a minute: the change of its apparent declination while the true
  *  one stays. Equator, 4 h west, latitude 40: -0.67. Valid above the horizon. */
 export function refractionDriftArcsecPerMin(haH: number, decDeg: number, latDeg: number): number {
+  // Under the horizon nobody times a star; a reading that says so is taken as it is.
+  if (toHorizontal(haH, decDeg, latDeg).altDeg < LOWEST_SEEN_DEG) return 0;
   const apparentDec = (h: number): number => {
     const { altDeg, azDeg } = toHorizontal(h, decDeg, latDeg);
     return fromHorizontal({ altDeg: apparentAltDeg(altDeg), azDeg }, latDeg).decDeg;

@@ -1,6 +1,7 @@
 /** The tube's side is the heavier one: more weight close in, or the same weight further out. And how near the bar's end
  *  the weights come. */
-import { raBalance, sum, type RaBalanceInput } from './balance.ts';
+import { raBalance, type RaBalanceInput } from './balance.ts';
+import { sum } from './levers.ts';
 import {
   barExtensionM,
   clampShiftTo,

@@ -1,5 +1,6 @@
 /** What hangs on the mount against its rating. */
-import { sum, type PlacedMass } from './balance.ts';
+import { type PlacedMass } from './balance.ts';
+import { sum } from './levers.ts';
 
 /** The arm that a rating is taken to stand for when the maker does not say. */
 export const DEFAULT_REFERENCE_ARM_M = 0.2;

@@ -1,5 +1,5 @@
 /** How far stated masses and places may be off, and what that does to a predicted balance. */
-import { sum } from './balance.ts';
+import { sum } from './levers.ts';
 
 /** One sigma of a mass as a share of it. A stated mass may be off by 30 % either way: evenly spread, that is 17 %. */
 export const MASS_DOUBT_SHARE = { weighed: 0.01, stated: 0.17, assumed: 0.25 } as const;

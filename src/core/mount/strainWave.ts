@@ -1,6 +1,7 @@
 /** Strain-wave drives hold an unbalanced rig by the drive alone: what they must hold, without and with a counterweight.
  *  Torques in N m about the polar axis. */
-import { sum, type PlacedMass } from './balance.ts';
+import { type PlacedMass } from './balance.ts';
+import { sum } from './levers.ts';
 import { loadVerdict, type LoadVerdict } from './load.ts';
 import { STANDARD_GRAVITY } from './tripod.ts';
 

@@ -2,7 +2,7 @@
  *  centre line; lengths in m, masses in kg, forces in N. Feet are taken not to slide. */
 import { DEG_PER_RAD, RAD_PER_DEG, wrap360 } from '../math/angles.ts';
 import { requirePositive } from '../result.ts';
-import { sum } from './balance.ts';
+import { sum } from './levers.ts';
 
 export const STANDARD_GRAVITY = 9.80665;
 

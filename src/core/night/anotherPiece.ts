@@ -1,5 +1,6 @@
 /** What changes when a piece comes on or goes off: the new places of weight and tube. */
-import { balancePositionM, movingKgOf, type AxisLevers, type Lever } from './axisLevers.ts';
+import { type AxisLevers, type Lever } from './axisLevers.ts';
+import { balancePositionM, movingKgOf } from '../mount/levers.ts';
 
 export type Shift = { fromM: number; toM: number; onRange: boolean };
 /** A piece on the tube: from the polar axis, along the tube, aside. */

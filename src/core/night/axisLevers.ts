@@ -1,6 +1,6 @@
 /** One axis of a rig as pieces on levers: what stays, and what is moved to balance it. Arms in m, + = the side that drops
  *  when the sum of mass x arm is positive: the tube's side, the front end, the upper side of a level tube. */
-import { sum } from '../mount/balance.ts';
+import { leversAt, sum, type Levers } from '../mount/levers.ts';
 import { momentsDoubtKgM, PLACE_DOUBT_M, type DoubtfulMass } from '../mount/massDoubt.ts';
 import type { MountPart, PartOf } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
@@ -8,17 +8,11 @@ import type { RigMasses } from './rigMasses.ts';
 
 export type BalanceAxis = 'ra' | 'dec' | 'sideways';
 export type Lever = DoubtfulMass & { id: string; partId: string; name: string };
-export type AxisLevers = {
-  axis: BalanceAxis;
-  fixed: Lever[];
-  /** Arms where the moving pieces are by the rig's record. */
-  moving: Lever[];
-  /** By the rig's record: the weights' middle, the tube's mark along the saddle, the piece's place aside. */
-  presentM: number;
-  /** 1: arms grow with the position; -1: they shrink. */
-  sense: 1 | -1;
-  rangeM: readonly [number, number];
-};
+/** `presentM` by the rig's record: the weights' middle, the tube's mark along the saddle, the piece's place aside. */
+export type AxisLevers = Levers<Lever> & { axis: BalanceAxis; rangeM: readonly [number, number] };
+
+/** What weighs less balances nothing. */
+const LIGHTEST_KG = 0.001;
 
 /** A tube is not slid so far that the saddle would hold its end. */
 const TUBE_SHARE = 0.8;
@@ -31,7 +25,7 @@ function raLevers({ masses, mount }: Around): AxisLevers | null {
   const range = mount?.barRangeM;
   const movable = masses.weights.filter((w) => w.movable);
   const movingKg = sum(movable, (w) => w.massKg);
-  if (!range || movingKg <= 0) return null;
+  if (!range || movingKg < LIGHTEST_KG) return null;
   const presentM = sum(movable, (w) => w.massKg * w.setM) / movingKg;
   const onBar = (w: RigMasses['weights'][number], atM: number): Lever => ({
     id: w.placedId,
@@ -90,7 +84,7 @@ function decLevers(around: Around): AxisLevers | null {
     armM: p.alongTubeM,
   });
   const moving = turning.filter((p) => p.slides);
-  if (!own || !tube || sum(moving, (p) => p.massKg) <= 0) return null;
+  if (!own || !tube || sum(moving, (p) => p.massKg) < LIGHTEST_KG) return null;
   return {
     axis: 'dec',
     fixed: turning.filter((p) => !p.slides).map(lever),
@@ -115,7 +109,7 @@ function sidewaysLevers({ masses, rig }: Around, moverId: string | null): AxisLe
   const turning = masses.tubeSide.filter((p) => p.on === 'tube');
   const chosen = turning.some((p) => p.id === moverId) ? moverId : usualMover(turning, rig);
   const mover = turning.find((p) => p.id === chosen);
-  if (!mover || mover.massKg <= 0) return null;
+  if (!mover || mover.massKg < LIGHTEST_KG) return null;
   const lever = (p: RigMasses['tubeSide'][number]): Lever => ({
     ...pieceOf(p),
     placeDoubtM: PLACE_DOUBT_M.across,
@@ -136,26 +130,6 @@ function sidewaysLevers({ masses, rig }: Around, moverId: string | null): AxisLe
 export function leversOf(axis: BalanceAxis, around: Around, moverId: string | null = null): AxisLevers | null {
   if (axis === 'ra') return raLevers(around);
   return axis === 'dec' ? decLevers(around) : sidewaysLevers(around, moverId);
-}
-
-export function movingKgOf({ moving }: AxisLevers): number {
-  return sum(moving, (l) => l.massKg);
-}
-
-/** All levers with the moving pieces at a position. */
-export function leversAt({ fixed, moving, presentM, sense }: AxisLevers, positionM: number): Lever[] {
-  return [...fixed, ...moving.map((l) => ({ ...l, armM: l.armM + sense * (positionM - presentM) }))];
-}
-
-/** Sum of mass x arm at a position, kg m. */
-export function momentAtKgM(levers: AxisLevers, positionM: number): number {
-  return sum(leversAt(levers, positionM), (l) => l.massKg * l.armM);
-}
-
-/** The position without a moment. @param excessKgM moment beyond the stated masses. */
-export function balancePositionM(levers: AxisLevers, excessKgM = 0): number {
-  const { presentM, sense } = levers;
-  return presentM - (sense * (momentAtKgM(levers, presentM) + excessKgM)) / movingKgOf(levers);
 }
 
 /** Doubt of the moment by the stated masses alone, kg m. */

@@ -1,20 +1,10 @@
 /** Marks: where a rig stayed on earlier occasions, and what that teaches about its masses. */
-import { sum } from '../mount/balance.ts';
+import { sum, balancePositionM, leversAt, momentAtKgM, movingKgOf } from '../mount/levers.ts';
 import { MASS_DOUBT_SHARE, momentDoubtKgM } from '../mount/massDoubt.ts';
 import type { Part } from '../records/part.ts';
 import type { ReadingOf } from '../records/reading.ts';
 import type { Rig } from '../records/rig.ts';
-import {
-  balancePositionM,
-  leversAt,
-  leversOf,
-  momentAtKgM,
-  movingKgOf,
-  statedDoubtKgM,
-  type AxisLevers,
-  type BalanceAxis,
-  type Lever,
-} from './axisLevers.ts';
+import { leversOf, statedDoubtKgM, type AxisLevers, type BalanceAxis, type Lever } from './axisLevers.ts';
 import type { NightRecords } from './nightRecords.ts';
 import { rigMasses } from './rigMasses.ts';
 
@@ -127,11 +117,10 @@ function changeBetween(then: readonly Lever[], now: readonly Lever[], slid: Read
 export function taughtFor(records: NightRecords, levers: AxisLevers): Taught | null {
   const dress = dressOf(levers);
   const plainM = balancePositionM(levers);
-  const all = [...records.history, ...records.readings].filter(
-    (r): r is ReadingOf<'balance'> =>
-      r.kind === 'balance' && r.values.axis === levers.axis && r.values.drops === 'none',
-  );
-  for (const reading of all.reverse()) {
+  const stayed = records.known
+    .of('balance')
+    .filter(({ values }) => values.axis === levers.axis && values.drops === 'none');
+  for (const reading of [...stayed].reverse()) {
     const then = leversThen(reading, records);
     if (!then || (reading.nightId === records.night.id && dressOf(then) === dress)) continue;
     const { positionM } = reading.values;

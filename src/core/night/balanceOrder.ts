@@ -1,6 +1,7 @@
 /** The order in which a rig is balanced, what of it is done tonight, and the order in which it is taken down. */
 import type { NightStatic } from './nightStatic.ts';
-import { lastReading } from './nightRecords.ts';
+import { isTicked } from './checklists.ts';
+import { poleOfNight } from './pole/poleOfNight.ts';
 import { mountHasBar } from './rigNumbers.ts';
 import { usualTip } from './tipOfNight.ts';
 import type { BalanceAxis } from './axisLevers.ts';
@@ -11,14 +12,7 @@ export type OrderStep = 'roughPole' | 'dress' | 'ra' | 'dec' | 'sideways' | 'raA
 /** `tick`: done by hand; `trial`: done by a tip test; `station`: done on another bench. */
 export type OrderRow = { step: OrderStep; done: boolean; by: 'tick' | 'trial' | 'station' };
 
-function ticked({ records }: NightStatic, itemId: string): boolean {
-  const found = lastReading(
-    records.readings,
-    'check',
-    (r) => r.values.listId === BALANCE_LIST && r.values.itemId === itemId,
-  );
-  return found?.values.done ?? false;
-}
+const ticked = ({ records }: NightStatic, itemId: string): boolean => isTicked(records.readings, BALANCE_LIST, itemId);
 
 const balanced = ({ records }: NightStatic, axis: BalanceAxis): boolean =>
   usualTip(records, axis)?.estimate.balancedM != null;
@@ -33,10 +27,7 @@ function raAfterOthers(night: NightStatic): boolean {
 }
 
 function poleSeen({ records }: NightStatic): boolean {
-  return (
-    lastReading(records.readings, 'polarError') !== undefined ||
-    records.readings.some((r) => r.kind === 'check' && r.values.itemId === 'setByEye' && r.values.done)
-  );
+  return poleOfNight(records).basis !== 'untouched';
 }
 
 /** Steps in order for a rig with a bar; empty for others. A tracker's finder is blocked by the camera, so its pole comes
@@ -57,9 +48,7 @@ export function balanceOrder(night: NightStatic): OrderRow[] {
     { step: 'home', done: ticked(night, 'home'), by: 'tick' },
   ];
   if (!tracker) return rows;
-  const checked = night.records.readings.some(
-    (r) => r.kind === 'check' && r.values.itemId === 'finalCheck' && r.values.done,
-  );
+  const checked = night.records.tonight.of('event').some((r) => r.values.what === 'lastPoleCheck');
   return [
     { step: 'roughPole', done: poleSeen(night), by: 'station' },
     ...rows,

@@ -1,12 +1,13 @@
 /** Puts the budget's input together from readings, and says for each item whether it was measured or is assumed. */
-import { totalErrorArcmin } from '../mount/polarDrift.ts';
+import { RAD_PER_DEG } from '../math/angles.ts';
 import { judgeSteadiness } from '../mount/steadiness.ts';
 import { wormPeriodS, type Sinusoid } from '../tracking/periodicError.ts';
 import type { MountPart } from '../records/part.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
 import type { BudgetInput, BudgetItemName, PolarError, Tracking } from '../verdict/contributions.ts';
-import { POLAR_LIST } from './checklists.ts';
-import { knobTurnedSince, lastReading, type NightRecords } from './nightRecords.ts';
+import { learnedOf } from './learned.ts';
+import type { NightRecords } from './nightRecords.ts';
+import { poleOfNight, type PoleOfNight } from './pole/poleOfNight.ts';
 import type { RigNumbers } from './rigNumbers.ts';
 
 export type Source = { basis: 'measured' | 'assumed' | 'given' | 'notChecked'; atUtc: string | null };
@@ -35,22 +36,30 @@ export function assumedSinusoids(mount: Driven | null): Sinusoid[] {
   return [{ amplitudeArcsec: peakToPeak / 2, periodS: mount.drivePeriodS ?? ownPeriod }];
 }
 
+/** Each part's share of an error that is only known by its size. */
+const SHARE_OF_PART = Math.SQRT1_2;
+
+/** The size of the error on the sky where a part was never measured: what is known of the other, and for the rest what
+ *  an axis set by eye, or not set at all, usually has. */
+function assumedSizeArcmin({ altitude, azimuth, byEye }: PoleOfNight, latDeg: number): number {
+  const whole = byEye ? ASSUMED.polarErrorByEyeArcmin : ASSUMED.polarErrorUnsetArcmin;
+  if (!altitude.measured && !azimuth.measured) return whole;
+  const alt = altitude.measured ? altitude.errorArcmin : whole * SHARE_OF_PART;
+  const onSky = azimuth.measured ? azimuth.errorArcmin * Math.cos(latDeg * RAD_PER_DEG) : whole * SHARE_OF_PART;
+  return Math.hypot(alt, onSky);
+}
+
+/** The night's pole as the account wants it, against the true pole: refraction is an item of its own. */
 function polarOf(records: NightRecords): { polar: PolarError; source: Source } {
-  const reading = lastReading(records.readings, 'polarError');
-  if (reading && knobTurnedSince(records.readings)) {
-    const total = totalErrorArcmin(reading.values, records.site.latDeg);
-    return { polar: { known: 'size', errorArcmin: total * ASSUMED.polarErrorLeftAfterTurn }, source: assumed };
+  const { latDeg } = records.site;
+  const pole = poleOfNight(records, 'true');
+  const source = pole.basis === 'measured' ? { basis: 'measured' as const, atUtc: pole.takenAtUtc } : assumed;
+  if (pole.totalArcmin === null) {
+    return { polar: { known: 'size', errorArcmin: assumedSizeArcmin(pole, latDeg) }, source };
   }
-  if (reading) {
-    const { altErrorArcmin, azErrorArcmin } = reading.values;
-    return {
-      polar: { known: 'components', altErrorArcmin, azErrorArcmin, latDeg: records.site.latDeg, haH: 0 },
-      source: measured(reading),
-    };
-  }
-  const byEye = lastReading(records.readings, 'check', (r) => r.values.listId === POLAR_LIST);
-  const errorArcmin = byEye?.values.done ? ASSUMED.polarErrorByEyeArcmin : ASSUMED.polarErrorUnsetArcmin;
-  return { polar: { known: 'size', errorArcmin }, source: assumed };
+  const { altitude, azimuth } = pole;
+  const components = { altErrorArcmin: altitude.errorArcmin, azErrorArcmin: azimuth.errorArcmin };
+  return { polar: { known: 'components', ...components, latDeg, haH: 0 }, source };
 }
 
 type FlexureTerm = { flexureArcsecPerMin: number; flexureDirectionDeg: number | null; source: Source };
@@ -58,18 +67,14 @@ type FlexureTerm = { flexureArcsecPerMin: number; flexureDirectionDeg: number | 
 /** None with an off-axis guider; learned from any night of this rig; assumed before that. */
 function flexureOf(records: NightRecords): FlexureTerm {
   if (records.rig.guiding === 'offAxis') return { flexureArcsecPerMin: 0, flexureDirectionDeg: null, source: given };
-  const reading = lastReading(
-    [...records.history, ...records.readings],
-    'flexure',
-    (r) => r.subject.id === records.rig.id,
-  );
+  const reading = learnedOf(records).flexure;
   if (!reading) return { flexureArcsecPerMin: ASSUMED.flexureArcsecPerMin, flexureDirectionDeg: null, source: assumed };
   const { arcsecPerMin, directionDeg } = reading.values;
   return { flexureArcsecPerMin: arcsecPerMin, flexureDirectionDeg: directionDeg, source: measured(reading) };
 }
 
 function guidedTracking(records: NightRecords): { tracking: Tracking; sources: BudgetSources } {
-  const guiding = lastReading(records.readings, 'guiding');
+  const guiding = records.tonight.last('guiding');
   const { source, ...flexure } = flexureOf(records);
   return {
     tracking: {
@@ -87,7 +92,7 @@ function unguidedTracking(
   records: NightRecords,
   mount: MountPart | null,
 ): { tracking: Tracking; sources: BudgetSources } {
-  const track = lastReading([...records.history, ...records.readings], 'track', (r) => r.subject.id === mount?.id);
+  const { track } = learnedOf(records);
   const { periodS = null, harmonics = [], raDriftArcsecPerMin = null } = track?.values ?? {};
   const known = track !== undefined && periodS !== null;
   const sinusoids = known
@@ -109,11 +114,6 @@ function unguidedTracking(
   };
 }
 
-/** The last tap test of this rig, on any night. */
-export function lastSteadiness({ history, readings, rig }: NightRecords) {
-  return lastReading([...history, ...readings], 'steadiness', (r) => r.subject.id === rig.id);
-}
-
 /** Declinations are kept this far from the pole, where right ascension loses its meaning. */
 const HIGHEST_DEC_DEG = 89.9;
 
@@ -129,9 +129,8 @@ export function budgetBase(
   const { polar, source } = polarOf(records);
   const guided = records.rig.guiding !== 'none';
   const { tracking, sources } = guided ? guidedTracking(records) : unguidedTracking(records, mount);
-  const seeing = lastReading(records.readings, 'seeing');
-  const tap = lastSteadiness(records);
-  const corners = lastReading([...records.history, ...records.readings], 'corners', (r) => r.subject.id === camera.id);
+  const seeing = records.tonight.last('seeing');
+  const { steadiness: tap, corners } = learnedOf(records);
   const input: BudgetInput = {
     scaleArcsecPerPx: train.scaleArcsecPerPx,
     widthPx: camera.widthPx,

@@ -4,13 +4,6 @@ import type { Reading } from '../records/reading.ts';
 import { lastReading } from './nightRecords.ts';
 
 export const FIRST_SUB_LIST = 'beforeFirstSub';
-export const POLAR_LIST = 'polar';
-export const SET_BY_EYE = 'setByEye';
-export const FINAL_CHECK = 'finalCheck';
-/** The screws around the finder's plate were turned: what was tested before holds no more. */
-export const PLATE_MOVED = 'plateMoved';
-/** A timed star was given up: its marks count no more. */
-export const DRIFT_GIVEN_UP = 'driftGivenUp';
 
 export type FirstSubCheck =
   'clutches' | 'rate' | 'cables' | 'caps' | 'parked' | 'hemisphere' | 'lensSwitches' | 'focusTaped' | 'darkFrames';

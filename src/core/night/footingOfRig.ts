@@ -2,7 +2,7 @@
  *  Frame: x east, y north, z up, origin on the ground under the column. */
 import { RAD_PER_DEG } from '../math/angles.ts';
 import type { Vec3 } from '../math/vectors.ts';
-import { sum } from '../mount/balance.ts';
+import { sum } from '../mount/levers.ts';
 import {
   feetAround,
   footing,

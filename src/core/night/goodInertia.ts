@@ -17,12 +17,13 @@ function isGood(reading: Reading): boolean {
 /** From the rigs as they stood on the good nights; null before the first one. */
 export function goodInertiaKgM2(
   readings: readonly Reading[],
-  snapshots: readonly Snapshot[],
+  snapshots: ReadonlyMap<string, Snapshot>,
   mountId: string,
 ): number | null {
   const ids = new Set(readings.filter(isGood).map((r) => r.snapshotId));
-  const carried = snapshots
-    .filter((s) => ids.has(s.id) && s.rig.mountId === mountId)
+  const carried = [...ids]
+    .flatMap((id) => snapshots.get(id) ?? [])
+    .filter((s) => s.rig.mountId === mountId)
     .map((s) => decInertiaKgM2(rigMasses(s.rig, new Map(s.parts.map((p) => [p.id, p]))).tubeSide))
     // A rig whose lengths were never entered says nothing.
     .filter((kgM2) => kgM2 > 0);

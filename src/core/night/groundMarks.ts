@@ -1,7 +1,10 @@
 /** Marks on the ground: where the feet stood with this rig at this site, and how near the pole that put the axis. */
+import { oncePer } from '../once.ts';
 import { bearingErrorDeg } from '../sky/bearing.ts';
-import type { Reading, ReadingOf } from '../records/reading.ts';
-import { lastReading, type NightRecords } from './nightRecords.ts';
+import { bearingRead } from './bearing.ts';
+import type { NightRecords } from './nightRecords.ts';
+import { measuredPoleSteps } from './pole/errorHistory.ts';
+import { poleOfItsNight, type PoleOfThat } from './pole/poleOfNight.ts';
 
 /** Before the marks have shown how good they are. */
 const USUAL_WITHIN_DEG = 2;
@@ -22,44 +25,40 @@ export type GroundMarks = {
   expectWithinDeg: number;
 };
 
-/** What the first measurement of a night said about the bearing: the pole error found first, else the compass. */
-function bearingFoundDeg(night: readonly Reading[], latDeg: number): number | null {
-  const pole = night.find((r) => r.kind === 'polarError');
-  if (pole?.kind === 'polarError') return pole.values.azErrorArcmin / 60;
-  const seen = lastReading(night, 'shadow') ?? lastReading(night, 'compass');
-  return seen ? bearingErrorDeg(seen.values.trueDeg, latDeg) : null;
+/** What the first measurement of a night said about the bearing: the pole error found first, else the bearing read. */
+function bearingFoundDeg(there: PoleOfThat | null): number | null {
+  if (!there) return null;
+  const first = measuredPoleSteps(there.steps)[0];
+  if (first) return first.after.estimate.azArcmin / 60;
+  const { trueDeg } = bearingRead(there.readings);
+  return trueDeg === null ? null : bearingErrorDeg(trueDeg, there.latDeg);
 }
 
 /** What earlier nights of this rig at this site remember; null when the feet were never marked. */
-export function groundMarks({ history, snapshots, rig, site }: NightRecords): GroundMarks | null {
-  const here = history.filter((r) => {
+export const groundMarks = oncePer((records: NightRecords): GroundMarks | null => {
+  const { earlier, snapshots, rig, site } = records;
+  const feet = earlier.of('feet').filter((r) => {
     const snapshot = snapshots.get(r.snapshotId);
     return snapshot?.rig.id === rig.id && snapshot.site.id === site.id;
   });
-  const feet = here.filter((r): r is ReadingOf<'feet'> => r.kind === 'feet');
   const last = feet.at(-1);
   if (!last) return null;
-  const nightIds = [...new Set(feet.map((r) => r.nightId))];
-  const errors = nightIds.map((id) =>
-    bearingFoundDeg(
-      here.filter((r) => r.nightId === id),
-      site.latDeg,
-    ),
-  );
-  const found = errors.slice(-LAST_NIGHTS).filter((e) => e !== null);
+  const byNight = new Map(feet.map((r) => [r.nightId, r]));
+  const lastNights = [...byNight.values()].slice(-LAST_NIGHTS);
+  const errors = lastNights.map((r) => bearingFoundDeg(poleOfItsNight(r, records)));
+  const found = errors.filter((e) => e !== null);
   const worst = Math.max(0, ...found.map(Math.abs));
   return {
     firstFootAzimuthDeg: last.values.azimuthDeg,
     takenAtUtc: last.takenAtUtc,
     lastErrorDeg: errors.at(-1) ?? null,
-    nights: nightIds.length,
+    nights: byNight.size,
     expectWithinDeg:
       found.length >= ENOUGH_NIGHTS ? Math.max(LEAST_WITHIN_DEG, Math.ceil(worst * 2) / 2) : USUAL_WITHIN_DEG,
   };
-}
+});
 
 /** Where the feet stand tonight: as read tonight, else on the marks, else as the tripod's record says. */
 export function firstFootAzimuthDeg(records: NightRecords, recordDeg: number): number {
-  const tonight = lastReading(records.readings, 'feet');
-  return tonight?.values.azimuthDeg ?? groundMarks(records)?.firstFootAzimuthDeg ?? recordDeg;
+  return records.tonight.last('feet')?.values.azimuthDeg ?? groundMarks(records)?.firstFootAzimuthDeg ?? recordDeg;
 }

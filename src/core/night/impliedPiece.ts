@@ -1,7 +1,8 @@
 /** After a balance: what the most doubtful piece really weighs, or where it really hangs, if it alone is off. On the bar
  *  the weights are taken as known. */
 import { momentDoubtKgM } from '../mount/massDoubt.ts';
-import { leversAt, momentAtKgM, movingKgOf, type AxisLevers } from './axisLevers.ts';
+import { type AxisLevers } from './axisLevers.ts';
+import { leversAt, momentAtKgM, movingKgOf } from '../mount/levers.ts';
 
 export type Implied = {
   partId: string;

@@ -1,26 +1,37 @@
-/** The records that one night is derived from, and which of them: past nights derive from their snapshots. */
+/** The records that one night is derived from, and which of them: past nights derive from their snapshots and from what
+ *  was known by their end. */
+import { latestPer, oncePer } from '../once.ts';
 import type { Night } from '../records/night.ts';
 import type { Part } from '../records/part.ts';
 import type { Reading } from '../records/reading.ts';
 import type { Rig, Schools } from '../records/rig.ts';
 import type { Site, Target } from '../records/site.ts';
 import type { Snapshot } from '../records/snapshot.ts';
-import { localNoon } from '../time/civil.ts';
-import { MS_PER_DAY } from '../time/utc.ts';
+import { localNoon, usableZone } from '../time/civil.ts';
+import { MS_PER_DAY, toUtcText } from '../time/utc.ts';
 import type { RatioLimits } from '../verdict/assumptions.ts';
-import { goodInertiaKgM2 } from './goodInertia.ts';
+import { listed, standingIn, type ReadingLists } from './readingIndex.ts';
 import { partsOfRig, sameState } from './rigState.ts';
 
 export type NightRecords = {
   night: Night;
   rig: Rig;
   parts: readonly Part[];
+  /** With a zone that this runtime knows. */
   site: Site;
   targets: readonly Target[];
   /** Readings of this night that were not retracted, in the order they were taken. */
   readings: readonly Reading[];
-  /** Readings of other nights, not retracted, in the order they were taken: what mount and rig have taught. */
-  history: readonly Reading[];
+  /** The same by kind. */
+  tonight: ReadingLists;
+  /** With all other nights up to this one's end: what mount, rig and site have taught. */
+  known: ReadingLists;
+  /** The same without this night. */
+  earlier: ReadingLists;
+  /** Standing readings of any night, and any night as it derives from what was known by its own end: for what one night
+   *  says to another. */
+  ofNight: (nightId: string) => readonly Reading[];
+  otherNight: (nightId: string) => NightRecords | null;
   limits: RatioLimits;
   /** The rig's own schools of practice over the user's. */
   schools: Schools;
@@ -28,10 +39,10 @@ export type NightRecords = {
   presentSnapshotIds: ReadonlySet<string>;
   /** By id: with what each reading was taken. */
   snapshots: ReadonlyMap<string, Snapshot>;
-  /** The largest inertia about the declination axis that this mount carried with good stars; null before that. */
-  goodInertiaKgM2: number | null;
   /** True when rig, parts and site are the copies taken with the night's last reading. */
   fromSnapshot: boolean;
+  /** The site's own zone where this runtime does not know it; the clock then follows the longitude. */
+  unknownZone: string | null;
 };
 
 export type AllRecords = {
@@ -46,76 +57,99 @@ export type AllRecords = {
   schools: Schools;
 };
 
-const byTime = (a: Reading, b: Reading): number =>
-  a.takenAtUtc < b.takenAtUtc ? -1 : a.takenAtUtc > b.takenAtUtc ? 1 : a.id < b.id ? -1 : 1;
-
-/** Drops retractions and what they retract; a retraction can itself be retracted, which brings the reading back. Sorts
- *  by the time taken. */
-export function standingReadings(readings: readonly Reading[]): Reading[] {
-  const retracted = new Set<string>();
-  const retractions = readings.filter((r) => r.kind === 'retract').sort(byTime);
-  // The last word first: a retraction counts only when nothing later took it back.
-  for (const r of retractions.reverse()) if (!retracted.has(r.id)) retracted.add(r.values.readingId);
-  return readings.filter((r) => r.kind !== 'retract' && !retracted.has(r.id)).sort(byTime);
+/** When a night's 24 hours are over. */
+export function nightEndMs({ eveningDate }: Pick<Night, 'eveningDate'>, site: Site): number {
+  return localNoon(eveningDate, usableZone(site)) + MS_PER_DAY;
 }
 
 /** True when the night's 24 hours lie wholly before the instant. */
-export function isPastNight(night: Night, zoneIana: string, nowMs: number): boolean {
-  return localNoon(night.eveningDate, zoneIana) + MS_PER_DAY <= nowMs;
+export function isPastNight(night: Night, site: Site, nowMs: number): boolean {
+  return nightEndMs(night, site) <= nowMs;
 }
+
+const snapshotsById = oncePer(
+  (snapshots: readonly Snapshot[]): ReadonlyMap<string, Snapshot> => new Map(snapshots.map((s) => [s.id, s])),
+);
 
 type RigState = { rig: Rig; parts: readonly Part[]; site: Site; fromSnapshot: boolean };
 
 /** The copies taken with a past night's last reading; else the records as they stand; null when one is gone. */
 function rigStateOf(all: AllRecords, night: Night, last: Reading | undefined, nowMs: number): RigState | null {
   const site = all.sites.find((s) => s.id === night.siteId);
-  const snapshot = last ? all.snapshots.find((s) => s.id === last.snapshotId) : undefined;
-  const zone = (site ?? snapshot?.site)?.zoneIana;
-  if (snapshot && zone !== undefined && isPastNight(night, zone, nowMs)) {
+  const snapshot = last ? snapshotsById(all.snapshots).get(last.snapshotId) : undefined;
+  const place = site ?? snapshot?.site;
+  if (snapshot && place && isPastNight(night, place, nowMs)) {
     return { rig: snapshot.rig, parts: snapshot.parts, site: snapshot.site, fromSnapshot: true };
   }
   const rig = all.rigs.find((r) => r.id === night.rigId);
   return rig && site ? { rig, parts: all.parts, site, fromSnapshot: false } : null;
 }
 
+const withUsableZone = oncePer((site: Site): Site => {
+  const zoneIana = usableZone(site);
+  return zoneIana === site.zoneIana ? site : { ...site, zoneIana };
+});
+
+const NONE: ReadonlySet<string> = new Set();
+
+function presentSnapshots(snapshots: readonly Snapshot[], { rig, parts, site }: RigState): ReadonlySet<string> {
+  const own = partsOfRig(rig, parts);
+  return new Set(snapshots.filter((s) => s.rig.id === rig.id && sameState(s, rig, own, site)).map((s) => s.id));
+}
+
+/** The nights of all records, each derived once. */
+const nightsOf = latestPer((all: AllRecords, nowMs: number): ((nightId: string) => NightRecords | null) => {
+  const made = new Map<string, NightRecords | null>();
+  return (nightId) => {
+    const known = made.get(nightId);
+    if (known !== undefined) return known;
+    const night = derive(all, nightId, nowMs);
+    made.set(nightId, night);
+    return night;
+  };
+});
+
 /** Everything that belongs to a night, or null when night, rig or site are not there. A night that is over uses the
- *  snapshot of its last reading; tonight and nights to come use the records as they stand. */
+ *  snapshot of its last reading; tonight and nights to come use the records as they stand. What was recorded after the
+ *  night's end on other nights is not known to it; a retraction counts whenever it was made. */
 export function recordsOfNight(all: AllRecords, nightId: string, nowMs: number): NightRecords | null {
+  return nightsOf(all, nowMs)(nightId);
+}
+
+function derive(all: AllRecords, nightId: string, nowMs: number): NightRecords | null {
   const night = all.nights.find((n) => n.id === nightId && n.deletedAtUtc === null);
   if (!night) return null;
-  const standing = standingReadings(all.readings);
-  const readings = standing.filter((r) => r.nightId === nightId);
+  const standing = standingIn(all.readings);
+  const readings = standing.ofNight(nightId);
   const state = rigStateOf(all, night, readings.at(-1), nowMs);
   if (!state) return null;
-  const ownParts = partsOfRig(state.rig, state.parts);
-  const present = all.snapshots.filter(
-    (s) => s.rig.id === state.rig.id && sameState(s, state.rig, ownParts, state.site),
-  );
+  const endUtc = toUtcText(nightEndMs(night, state.site));
+  const known = standing.knownBy(nightId, endUtc);
+  const site = withUsableZone(state.site);
   return {
     night,
     ...state,
+    site,
+    unknownZone: site === state.site ? null : state.site.zoneIana,
     targets: all.targets,
     readings,
-    history: standing.filter((r) => r.nightId !== nightId),
+    tonight: listed(readings),
+    known,
+    earlier: standing.knownBefore(nightId, endUtc),
+    ofNight: standing.ofNight,
+    otherNight: (id) => nightsOf(all, nowMs)(id),
     limits: all.limits,
     schools: { ...all.schools, ...state.rig.schools } as Schools,
-    presentSnapshotIds: new Set(present.map((s) => s.id)),
-    snapshots: new Map(all.snapshots.map((s) => [s.id, s])),
-    goodInertiaKgM2: goodInertiaKgM2(standing, all.snapshots, state.rig.mountId),
+    presentSnapshotIds: state.fromSnapshot ? NONE : presentSnapshots(all.snapshots, state),
+    snapshots: snapshotsById(all.snapshots),
   };
 }
 
-/** The last standing reading of a kind, or undefined. */
+/** The last reading of a kind that is accepted, or undefined. */
 export function lastReading<K extends Reading['kind']>(
   readings: readonly Reading[],
   kind: K,
   accept: (reading: Extract<Reading, { kind: K }>) => boolean = () => true,
 ): Extract<Reading, { kind: K }> | undefined {
-  const found = readings.filter((r): r is Extract<Reading, { kind: K }> => r.kind === kind);
-  return found.filter(accept).at(-1);
-}
-
-/** A bolt or knob was turned after the last error that was measured. */
-export function knobTurnedSince(readings: readonly Reading[]): boolean {
-  return readings.findLast((r) => r.kind === 'polarError' || r.kind === 'knobTurn')?.kind === 'knobTurn';
+  return readings.findLast((r): r is Extract<Reading, { kind: K }> => r.kind === kind && accept(r as never));
 }

@@ -1,5 +1,5 @@
 /** Everything about a night that does not change while the ribbon is scrubbed. */
-import { median } from '../math/statistics.ts';
+import { oncePer } from '../once.ts';
 import type { PlanEntry } from '../records/night.ts';
 import type { Target } from '../records/site.ts';
 import { raBalance, type RaBalance } from '../mount/balance.ts';
@@ -7,20 +7,21 @@ import type { Load } from '../mount/load.ts';
 import { judgeSteadiness } from '../mount/steadiness.ts';
 import type { MagneticField } from '../sky/magnetic.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
-import { budgetBase, lastSteadiness, type BudgetBase } from './budgetSources.ts';
+import { budgetBase, type BudgetBase } from './budgetSources.ts';
 import { darkSpan, intersect, longest, upSpans, type Span } from './darkness.ts';
+import { learnedOf, type Learned } from './learned.ts';
 import type { NightRecords } from './nightRecords.ts';
 import { loadOfRig } from './payloadOfRig.ts';
 import { planSubs, type Plan } from './plan.ts';
 import { mountFlips, rigNumbers, type RigBalance, type RigNumbers } from './rigNumbers.ts';
 import { runFor, type Run } from './run.ts';
-import { learnedRaKgM } from './tipOfNight.ts';
 import { siteNight, targetNight, type SiteNight, type TargetNight } from './skyOfNight.ts';
 
 export type BarOfNight = { rig: RigBalance; found: RaBalance };
 
 export type NightStatic = {
   records: NightRecords;
+  learned: Learned;
   sky: SiteNight;
   dark: Span | null;
   entry: PlanEntry | null;
@@ -79,38 +80,39 @@ function targetPart(records: NightRecords, sky: SiteNight, dark: Span | null) {
 
 /** What a flip of this rig has taken, the middle of all; before the first one assumed, with this rig's wait until the
  *  image stands still after the slew. */
-function flipMinutesOf(records: NightRecords, { train }: RigNumbers): number {
-  const { history, rig } = records;
-  const minutes = history.flatMap((r) => (r.kind === 'flip' && r.subject.id === rig.id ? [r.values.minutes] : []));
-  const tap = lastSteadiness(records);
-  const waitS = tap && train ? judgeSteadiness(tap.values.settleS, train.focalEffectiveMm).waitAfterSlewS : 0;
-  return median(minutes) ?? ASSUMED.flipMinutes + waitS / 60;
+function flipMinutesOf({ flipMinutes, steadiness }: Learned, { train }: RigNumbers): number {
+  const settleS = steadiness?.values.settleS ?? null;
+  const waitS = settleS !== null && train ? judgeSteadiness(settleS, train.focalEffectiveMm).waitAfterSlewS : 0;
+  return flipMinutes ?? ASSUMED.flipMinutes + waitS / 60;
 }
 
 /** Without a plan, subs of this length are judged. */
 const SUB_WITHOUT_PLAN_S = 60;
 
-function compute(records: NightRecords): NightStatic {
+/** Derives the night; the same records object gives the same result object. */
+export const nightStatic = oncePer((records: NightRecords): NightStatic => {
+  const learned = learnedOf(records);
   const sky = siteNight(records.site, records.night.eveningDate);
   const dark = darkSpan(sky.events, records.night.darkness);
   const aim = targetPart(records, sky, dark);
-  const numbers = rigNumbers(records.rig, records.parts, learnedRaKgM(records));
+  const numbers = rigNumbers(records.rig, records.parts, learned.raMomentKgM);
   const { balance } = numbers;
   return {
     records,
+    learned,
     sky,
     dark,
     ...aim,
     numbers,
     bar: balance ? { rig: balance, found: raBalance(balance.input) } : null,
-    load: loadOfRig(numbers, records.schools.loadShare, records.goodInertiaKgM2),
+    load: loadOfRig(numbers, records.schools.loadShare, learned.goodInertiaKgM2),
     magnetic: sky.magnetic,
     run: runFor(numbers.mount),
     flips: mountFlips(numbers.mount),
-    ...planPart(aim, numbers, flipMinutesOf(records, numbers)),
+    ...planPart(aim, numbers, flipMinutesOf(learned, numbers)),
     budget: budgetBase(records, numbers, aim.targetSky?.ofDate.decDeg ?? 0, aim.entry?.subS ?? SUB_WITHOUT_PLAN_S),
   };
-}
+});
 
 /** The night's limit before the mount's own, and the subs laid around it. */
 function planPart(
@@ -121,15 +123,4 @@ function planPart(
   const limitH = entry?.limitH ?? numbers.mount?.pastMeridianLimitH ?? 0;
   const transitMs = targetSky?.transit.transitMs ?? null;
   return { limitH, plan: entry ? planOf(entry, usable, transitMs, numbers, { limitH, flipMinutes }) : null };
-}
-
-const known = new WeakMap<NightRecords, NightStatic>();
-
-/** Derives the night; the same records object gives the same result object. */
-export function nightStatic(records: NightRecords): NightStatic {
-  const found = known.get(records);
-  if (found) return found;
-  const made = compute(records);
-  known.set(records, made);
-  return made;
 }

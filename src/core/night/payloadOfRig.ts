@@ -1,5 +1,6 @@
 /** Everything the payload bench judges, from a rig's numbers alone: quick enough to follow a part that is dragged. */
-import { raBalance, sum } from '../mount/balance.ts';
+import { raBalance } from '../mount/balance.ts';
+import { sum } from '../mount/levers.ts';
 import { weightSets, type SetProposal } from '../mount/balanceProposals.ts';
 import { barPlace, heavySide, type BarPlace, type HeavySide } from '../mount/heavySide.ts';
 import { judgeLoad, loadVerdict, type Load, type LoadVerdict } from '../mount/load.ts';

@@ -1,5 +1,5 @@
 /** The batteries of a rig through one night: what they must give, when they are empty, and what reaches each device. */
-import { sum } from '../mount/balance.ts';
+import { sum } from '../mount/levers.ts';
 import {
   chargeAh,
   chargeNeeded,

@@ -1,5 +1,5 @@
 /** What counts as one state of a rig: the rig, its parts and the site, as a snapshot keeps them. */
-import type { Part } from '../records/part.ts';
+import type { MountPart, Part } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
 import type { Site } from '../records/site.ts';
 import type { Snapshot } from '../records/snapshot.ts';
@@ -15,6 +15,12 @@ export function partIdsOfRig(rig: Rig): string[] {
     ...rig.placed.map((p) => p.partId),
     ...rig.supplies.flatMap((s) => [s.loadId, s.batteryId, ...s.cableIds]),
   ];
+}
+
+/** The rig's mount among the parts; null when it is gone. */
+export function mountOf({ rig, parts }: { rig: Rig; parts: readonly Part[] }): MountPart | null {
+  const found = parts.find((p) => p.id === rig.mountId && p.deletedAtUtc === null);
+  return found?.kind === 'mount' ? found : null;
 }
 
 /** The parts that belong to a rig's state: everything it names, and the user's box of weights. */

@@ -1,4 +1,5 @@
 /** Everything about one night's sky that depends on place, date and target only; kept by record identity. */
+import { oncePerKey } from '../once.ts';
 import type { Site, Target } from '../records/site.ts';
 import { apparentPlace, moonOfDate, type Equatorial } from '../sky/ephemeris.ts';
 import { altAzAt } from '../sky/horizontal.ts';
@@ -79,17 +80,7 @@ function computeSiteNight(site: Site, date: string): SiteNight {
   };
 }
 
-const siteNights = new WeakMap<Site, Map<string, SiteNight>>();
-
-export function siteNight(site: Site, date: string): SiteNight {
-  const ofSite = siteNights.get(site) ?? new Map<string, SiteNight>();
-  siteNights.set(site, ofSite);
-  const known = ofSite.get(date);
-  if (known) return known;
-  const made = computeSiteNight(site, date);
-  ofSite.set(date, made);
-  return made;
-}
+export const siteNight = oncePerKey(computeSiteNight);
 
 /** Transit and track of a target over the view of a night. */
 export function targetNight(site: Site, target: Target, sky: SiteNight): TargetNight {

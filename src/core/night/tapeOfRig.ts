@@ -1,5 +1,5 @@
 /** The tape that this user lays along what is moved on an axis. */
-import { sum } from '../mount/balance.ts';
+import { sum } from '../mount/levers.ts';
 import { barTape, PLAIN_TAPE, tubeTape, type Tape } from '../mount/tape.ts';
 import type { SettingValue } from '../records/setting.ts';
 import type { BalanceAxis } from './axisLevers.ts';

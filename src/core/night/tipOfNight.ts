@@ -1,15 +1,10 @@
 /** The tip test of one axis tonight: what is expected, what the answers say, what they teach. */
+import { oncePerKey } from '../once.ts';
 import { tipEstimate, type TipEstimate, type TipProblem } from '../mount/tipEstimate.ts';
 import { tipBracket, type Bracket, type TipTrial } from '../mount/tipTest.ts';
 import type { ReadingOf } from '../records/reading.ts';
-import {
-  balancePositionM,
-  momentAtKgM,
-  movingKgOf,
-  statedDoubtKgM,
-  type AxisLevers,
-  type BalanceAxis,
-} from './axisLevers.ts';
+import { statedDoubtKgM, type AxisLevers, type BalanceAxis } from './axisLevers.ts';
+import { balancePositionM, momentAtKgM, movingKgOf } from '../mount/levers.ts';
 import { moverOf, rigLevers, taughtFor, trialsInDress, type Taught } from './balanceMarks.ts';
 import type { NightRecords } from './nightRecords.ts';
 
@@ -60,18 +55,10 @@ export function tipOfNight(records: NightRecords, axis: BalanceAxis, moverId: st
   return { levers, problem, taught, trials, estimate: tipEstimate(asked, problem), bracket: tipBracket(asked) };
 }
 
-const known = new WeakMap<NightRecords, Map<BalanceAxis, TipOfNight | null>>();
-
 /** The same for the usual piece, once per axis and records. */
-export function usualTip(records: NightRecords, axis: BalanceAxis): TipOfNight | null {
-  const ofRecords = known.get(records) ?? new Map<BalanceAxis, TipOfNight | null>();
-  known.set(records, ofRecords);
-  const found = ofRecords.get(axis);
-  if (found !== undefined) return found;
-  const made = tipOfNight(records, axis);
-  ofRecords.set(axis, made);
-  return made;
-}
+export const usualTip = oncePerKey((records: NightRecords, axis: BalanceAxis): TipOfNight | null =>
+  tipOfNight(records, axis),
+);
 
 /** Moment of an axis beyond the stated masses, kg m: as tonight's balance shows it, else as the last one did; 0 before the
  *  first. */

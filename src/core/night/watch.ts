@@ -4,17 +4,14 @@ import { lastReading } from './nightRecords.ts';
 import type { NightStatic } from './nightStatic.ts';
 import type { Plan, Sub } from './plan.ts';
 
-/** The flip as recorded tonight. The tick that it was begun is a record, so every tab shows the same. */
+/** The flip as recorded tonight. That it was begun is a record, so every tab shows the same. */
 export type FlipProgress = { state: 'none' } | { state: 'begun'; sinceMs: number } | { state: 'done'; atMs: number };
-
-export const FLIP_LIST = 'flip';
-export const FLIP_BEGUN = 'begun';
 
 export function flipProgress(readings: readonly Reading[]): FlipProgress {
   const done = lastReading(readings, 'flip');
   if (done) return { state: 'done', atMs: Date.parse(done.values.atUtc) };
-  const begun = lastReading(readings, 'check', (r) => r.values.listId === FLIP_LIST && r.values.itemId === FLIP_BEGUN);
-  return begun?.values.done ? { state: 'begun', sinceMs: Date.parse(begun.takenAtUtc) } : { state: 'none' };
+  const begun = lastReading(readings, 'event', (r) => r.values.what === 'flipBegun');
+  return begun ? { state: 'begun', sinceMs: Date.parse(begun.takenAtUtc) } : { state: 'none' };
 }
 
 export type WatchEvent = 'dark' | 'start' | 'flip' | 'limit' | 'end' | 'dawn';

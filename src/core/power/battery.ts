@@ -1,5 +1,5 @@
 /** How long a battery lasts. Currents in A on the battery's own side, charges in Ah at its own voltage. */
-import { sum } from '../mount/balance.ts';
+import { sum } from '../mount/levers.ts';
 import { requirePositive, requireRange } from '../result.ts';
 
 export type Chemistry = 'lead' | 'lithiumIron' | 'powerBank' | 'other';

@@ -1,9 +1,33 @@
 /** Schemas that every stored record shares. Zod is the only source of the types. */
+import './zodSetup.ts';
 import { z } from 'zod';
+import { inOneLine, withoutControls } from './text.ts';
+
+export const textSchema = (longest: number) => z.string().max(longest).overwrite(withoutControls);
+export const lineSchema = (longest: number) => z.string().max(longest).overwrite(inOneLine);
 
 export const idSchema = z.string().min(1).max(64);
-export const utcSchema = z.string().regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/, 'not a UTC instant');
-export const localDateSchema = z.string().regex(/^\d{4}-\d{2}-\d{2}$/, 'not a date');
+
+/** Years for which sky and calendar are reckoned. */
+const [FIRST_YEAR, LAST_YEAR] = [1950, 2150];
+const inYears = (text: string): boolean => {
+  const year = Number(text.slice(0, 4));
+  return year >= FIRST_YEAR && year <= LAST_YEAR;
+};
+/** A text that a date gives back unchanged is one that the calendar has. */
+const isInstant = (text: string): boolean => {
+  const ms = Date.parse(text);
+  return !Number.isNaN(ms) && new Date(ms).toISOString() === text && inYears(text);
+};
+
+export const utcSchema = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}T\d{2}:\d{2}:\d{2}\.\d{3}Z$/, 'notAnInstant')
+  .refine(isInstant, 'notAnInstant');
+export const localDateSchema = z
+  .string()
+  .regex(/^\d{4}-\d{2}-\d{2}$/, 'notADate')
+  .refine((text) => isInstant(`${text}T00:00:00.000Z`), 'notADate');
 
 export const originSchema = z.enum(['user', 'demo', 'starter', 'import']);
 
@@ -17,12 +41,12 @@ export const headShape = {
   deletedAtUtc: utcSchema.nullable(),
   origin: originSchema,
   archived: z.boolean(),
-  note: z.string().max(4000),
+  note: textSchema(4000),
 };
 export const headSchema = z.object(headShape);
 
-export const nameSchema = z.string().trim().min(1, 'nameMissing').max(80);
-const bounded = (min: number, max: number) => z.number().min(min).max(max);
+export const nameSchema = lineSchema(80).trim().min(1, 'nameMissing');
+export const bounded = (min: number, max: number) => z.number().min(min).max(max);
 
 export const massKgSchema = bounded(0, 500);
 export const distanceMSchema = bounded(-5, 5);

@@ -5,6 +5,7 @@ import {
   headShape,
   hoursSchema,
   lengthMSchema,
+  lineSchema,
   massKgSchema,
   mmSchema,
   nameSchema,
@@ -12,7 +13,7 @@ import {
   positiveMmSchema,
 } from './common.ts';
 
-const jointSchema = z.object({ thread: z.string().min(1).max(40), gender: z.enum(['male', 'female']) });
+const jointSchema = z.object({ thread: lineSchema(40).min(1), gender: z.enum(['male', 'female']) });
 
 /** One bolt or pair of knobs: what a turn does. Of two opposed knobs `clockwiseMoves` is said of the right one, of two
  *  opposed bolts of the rear one, as seen from behind the mount; the other one then moves the axis back. */
@@ -32,10 +33,10 @@ export const dialSchema = z.object({
   direction: z.enum(['clockwise', 'counterclockwise']),
   view: z.enum(['upright', 'inverted']),
   /** Between two marks and between two numbers, in the dial's own units; null = none engraved. */
-  tickEvery: z.number().positive().max(360).nullable(),
-  numberEvery: z.number().positive().max(360).nullable(),
+  tickEvery: z.number().min(0.01).max(360).nullable(),
+  numberEvery: z.number().min(0.01).max(360).nullable(),
   /** Rings about the middle: what each stands for, and the year it is for. */
-  rings: z.array(z.object({ arcmin: z.number().positive().max(600), year: yearSchema.nullable() })).max(4),
+  rings: z.array(z.object({ arcmin: z.number().min(0.1).max(600), year: yearSchema.nullable() })).max(4),
   /** Stars with a mark of their own on the plate, by Hipparcos number, and the year these are for. */
   patternHips: z.array(z.number().int().positive()).max(9),
   patternYear: yearSchema.nullable(),
@@ -52,22 +53,22 @@ const mountShape = {
   drive: z.enum(['worm', 'strainWave', 'frictionOrDirect']),
   belt: z.boolean(),
   wormTeeth: z.number().int().min(10).max(2000).nullable(),
-  drivePeriodS: z.number().positive().max(10_000).nullable(),
-  ratedKg: z.number().positive().max(500),
+  drivePeriodS: z.number().min(1).max(10_000).nullable(),
+  ratedKg: z.number().min(0.1).max(500),
   ratingIncludesWeights: z.boolean(),
   referenceArmM: positiveLengthMSchema,
   barRangeM: z
     .tuple([lengthMSchema, lengthMSchema])
     .refine(([nearest, farthest]) => nearest <= farthest, {
       path: [1],
-      message: 'The farthest place must not lie before the nearest.',
+      message: 'farthestBeforeNearest',
     })
     .nullable(),
   travelH: z.tuple([hoursSchema, hoursSchema]).nullable(),
   pastMeridianLimitH: z.number().min(-6).max(12).nullable(),
   earliestFlipH: z.number().min(-6).max(12).nullable(),
   onPowerLoss: z.enum(['brakes', 'drops']).nullable(),
-  slewRateDegPerS: z.number().positive().max(50).nullable(),
+  slewRateDegPerS: z.number().min(0.001).max(50).nullable(),
   adjusters: z.object({ altitude: adjusterSchema, azimuth: adjusterSchema }).nullable(),
   finder: dialSchema.nullable(),
   geometry: z
@@ -133,8 +134,8 @@ export const partKinds = {
   bar: barShape(),
   barExtension: barShape(),
   battery: {
-    capacityAh: z.number().positive().max(5000),
-    voltageV: z.number().positive().max(60),
+    capacityAh: z.number().min(0.01).max(5000),
+    voltageV: z.number().min(0.5).max(60),
     chemistry: z.enum(['lead', 'lithiumIron', 'powerBank', 'other']),
     usableDepth: z.number().min(0.05).max(1),
   },
@@ -144,19 +145,19 @@ export const partKinds = {
     powerW: z.number().min(0).max(2000).nullable(),
     duty: z.number().min(0).max(1),
     peakA: z.number().min(0).max(200).nullable(),
-    supplyV: z.number().positive().max(60),
-    lowestV: z.number().positive().max(60).nullable(),
+    supplyV: z.number().min(0.5).max(60),
+    lowestV: z.number().min(0.5).max(60).nullable(),
   },
   cable: {
-    lengthM: z.number().positive().max(200),
-    areaMm2: z.number().positive().max(100).nullable(),
-    maxA: z.number().positive().max(200).nullable(),
+    lengthM: z.number().min(0.01).max(200),
+    areaMm2: z.number().min(0.01).max(100).nullable(),
+    maxA: z.number().min(0.01).max(200).nullable(),
   },
   /** Stands in a supply's chain of cables, at the battery's end. */
   converter: {
-    outputV: z.number().positive().max(60),
+    outputV: z.number().min(0.5).max(60),
     efficiency: z.number().min(0.3).max(1),
-    maxA: z.number().positive().max(200).nullable(),
+    maxA: z.number().min(0.01).max(200).nullable(),
   },
   rings: {},
   /** The bar under the tube; null = width not known. */
@@ -179,7 +180,7 @@ const partShape = {
   massKg: massKgSchema.nullable(),
   massBasis: z.enum(['weighed', 'stated', 'assumed']),
   sizeM: z.tuple([lengthMSchema, lengthMSchema, lengthMSchema]).optional(),
-  packIn: z.string().max(80).optional(),
+  packIn: lineSchema(80).optional(),
 };
 
 const of = <K extends keyof typeof partKinds>(kind: K) =>

@@ -1,6 +1,6 @@
 /** Readings: what was measured, immutable. Numbers with units in their names. */
 import { z } from 'zod';
-import { idSchema, utcSchema } from './common.ts';
+import { bounded, hoursSchema, idSchema, lineSchema, textSchema, utcSchema } from './common.ts';
 
 export const STEPS = [
   'light-path',
@@ -19,9 +19,16 @@ export const stepSchema = z.enum(STEPS);
 /** Longest settling that is taken for one, s. */
 export const LONGEST_SETTLE_S = 120;
 
-const n = z.number();
-const arcmin = z.number().min(-5400).max(5400);
+/** What happened, as far as anything follows from it. A closed list: a signal is never a free text. */
+export const EVENTS = ['setByEye', 'lastPoleCheck', 'plateMoved', 'driftGivenUp', 'flipBegun', 'scaleSet'] as const;
+export type EventName = (typeof EVENTS)[number];
+
+const arcmin = bounded(-5400, 5400);
+const azimuthDeg = bounded(-360, 360);
+const bearingDeg = bounded(0, 360);
+const decDeg = bounded(-90, 90);
 const axisSchema = z.enum(['ra', 'dec', 'sideways']);
+const stateSchema = z.enum(['beforeFlip', 'afterFlip']);
 
 /** The values of each kind of reading. */
 export const readingValues = {
@@ -33,75 +40,94 @@ export const readingValues = {
   }),
   knobTurn: z.object({
     adjuster: z.enum(['altitude', 'azimuth']),
-    turns: n,
+    /** + = clockwise. */
+    turns: bounded(-500, 500),
     afterLockOrReversal: z.boolean(),
-    /** Errors of this adjuster against the true pole. */
-    beforeArcmin: n,
-    /** Null: as the next error measured on that night says. */
-    afterArcmin: n.nullable(),
+    /** Errors of this adjuster against the true pole; null: as the pole of that night stood, and as it was measured next. */
+    beforeArcmin: arcmin.nullable(),
+    afterArcmin: arcmin.nullable(),
   }),
-  lockShift: z.object({ altArcmin: n, azArcmin: n }),
-  scaleReading: z.object({ scaleDeg: n, trueAltDeg: n }),
-  compass: z.object({ readDeg: n, distanceM: n, trueDeg: n }),
+  /** What tightening did; null: the next error measured less the one before. */
+  lockShift: z.object({ altArcmin: arcmin.nullable(), azArcmin: arcmin.nullable() }),
+  /** `trueAltDeg` of the axis; null: as the pole of that night stood. */
+  scaleReading: z.object({ scaleDeg: bounded(-20, 110), trueAltDeg: bounded(0, 90).nullable() }),
+  compass: z.object({ readDeg: azimuthDeg, distanceM: bounded(0, 1000), trueDeg: azimuthDeg }),
   /** Sun's shadow of a plumb line: where it points by the clock, how far clockwise of it the axis lies, both give `trueDeg`. */
-  shadow: z.object({ shadowDeg: n, clockwiseDeg: n, trueDeg: n }),
-  level: z.object({ tiltDeg: n, uphillAzimuthDeg: n }),
-  feet: z.object({ azimuthDeg: n }),
+  shadow: z.object({ shadowDeg: azimuthDeg, clockwiseDeg: azimuthDeg, trueDeg: azimuthDeg }),
+  level: z.object({ tiltDeg: bounded(0, 45), uphillAzimuthDeg: azimuthDeg }),
+  feet: z.object({ azimuthDeg }),
   balance: z.object({
     axis: axisSchema,
-    positionM: z.number().min(-2).max(2),
+    positionM: bounded(-2, 2),
     /** Right ascension: tube or weight; declination: front or rear; sideways, by the sides of a level tube: upper or
      *  lower. */
     drops: z.enum(['tube', 'weight', 'front', 'rear', 'upper', 'lower', 'none']),
   }),
-  halfTurn: z.object({ beforeXArcmin: n, beforeYArcmin: n, afterXArcmin: n, afterYArcmin: n }),
+  halfTurn: z.object({ beforeXArcmin: arcmin, beforeYArcmin: arcmin, afterXArcmin: arcmin, afterYArcmin: arcmin }),
   /** A star timed: where it stood toward north from where it began. The one that `starts` sets the clock going. */
   driftMark: z.object({
-    starName: z.string().max(80),
-    raDeg: n,
-    decDeg: n,
-    northArcsec: n.min(-36_000).max(36_000),
-    sigmaArcsec: n.positive(),
+    starName: lineSchema(80),
+    raDeg: bearingDeg,
+    decDeg,
+    northArcsec: bounded(-36_000, 36_000),
+    sigmaArcsec: bounded(0.001, 3600),
     starts: z.boolean(),
   }),
-  drift: z.object({ haH: n, decDeg: n, rateArcsecPerMin: n }),
+  drift: z.object({
+    haH: hoursSchema,
+    // On the pole itself no star drifts.
+    decDeg: bounded(-89.5, 89.5),
+    rateArcsecPerMin: bounded(-3600, 3600),
+  }),
   track: z.object({
-    periodS: n.nullable(),
-    harmonics: z.array(z.object({ k: n, amplitudeArcsec: n, phaseDeg: n })),
+    periodS: bounded(1, 100_000).nullable(),
+    harmonics: z
+      .array(z.object({ k: bounded(0.01, 100), amplitudeArcsec: bounded(0, 3600), phaseDeg: azimuthDeg }))
+      .max(24),
     /** Null where only the swing was typed in. */
-    raDriftArcsecPerMin: n.nullable(),
-    decDriftArcsecPerMin: n.nullable(),
-    residualArcsec: n.nullable(),
+    raDriftArcsecPerMin: bounded(-3600, 3600).nullable(),
+    decDriftArcsecPerMin: bounded(-3600, 3600).nullable(),
+    residualArcsec: bounded(0, 3600).nullable(),
   }),
-  backlash: z.object({ arcsec: n, axis: axisSchema }),
-  guiding: z.object({ rmsRaArcsec: n.min(0), rmsDecArcsec: n.min(0) }),
-  flexure: z.object({ arcsecPerMin: n, directionDeg: n }),
+  backlash: z.object({ arcsec: bounded(-3600, 3600), axis: axisSchema }),
+  guiding: z.object({ rmsRaArcsec: bounded(0, 1000), rmsDecArcsec: bounded(0, 1000) }),
+  flexure: z.object({ arcsecPerMin: bounded(0, 3600), directionDeg: azimuthDeg }),
   /** Who needs longer forgot to stop. */
-  steadiness: z.object({ settleS: n.min(0).max(LONGEST_SETTLE_S) }),
+  steadiness: z.object({ settleS: bounded(0, LONGEST_SETTLE_S) }),
   focus: z.object({
-    positionUm: n.min(-1_000_000).max(1_000_000),
-    temperatureC: n.min(-70).max(60),
-    fwhmPx: n.min(0.2).max(200).nullable(),
+    positionUm: bounded(-1_000_000, 1_000_000),
+    temperatureC: bounded(-70, 60),
+    fwhmPx: bounded(0.2, 200).nullable(),
   }),
-  gap: z.object({ haH: n, state: z.enum(['beforeFlip', 'afterFlip']), decDeg: n, gapM: n }),
-  flip: z.object({ atUtc: utcSchema, minutes: n, missEastArcmin: n.nullable(), missNorthArcmin: n.nullable() }),
+  gap: z.object({ haH: hoursSchema, state: stateSchema, decDeg, gapM: bounded(-5, 5) }),
+  flip: z.object({
+    atUtc: utcSchema,
+    minutes: bounded(0, 1440),
+    missEastArcmin: arcmin.nullable(),
+    missNorthArcmin: arcmin.nullable(),
+  }),
   corners: z.object({
-    sigmaArcsec: z.tuple([n, n, n, n]),
+    sigmaArcsec: z.tuple([cornerSigma(), cornerSigma(), cornerSigma(), cornerSigma()]),
     direction: z.enum(['radial', 'tangential']),
-    verdict: z.string(),
-    spacingMm: n.nullable(),
+    verdict: lineSchema(80),
+    spacingMm: bounded(0, 20_000).nullable(),
   }),
-  pointingMiss: z.object({ raArcmin: n, decArcmin: n, state: z.enum(['beforeFlip', 'afterFlip']) }),
-  battery: z.object({ voltageV: n, fraction: n.min(0).max(1) }),
-  seeing: z.object({ fwhmArcsec: n.min(0.1).max(20) }),
+  pointingMiss: z.object({ raArcmin: arcmin, decArcmin: arcmin, state: stateSchema }),
+  battery: z.object({ voltageV: bounded(0, 100), fraction: bounded(0, 1) }),
+  seeing: z.object({ fwhmArcsec: bounded(0.1, 20) }),
   subs: z
-    .object({ count: n.int().min(0), usable: n.int().min(0) })
-    .refine((v) => v.usable <= v.count, { path: ['usable'], message: 'Cannot be more than were taken.' }),
-  check: z.object({ listId: z.string(), itemId: z.string(), done: z.boolean() }),
-  timing: z.object({ step: stepSchema, minutes: n.min(0) }),
-  note: z.object({ text: z.string().max(4000) }),
+    .object({ count: z.number().int().min(0).max(1_000_000), usable: z.number().int().min(0).max(1_000_000) })
+    .refine((v) => v.usable <= v.count, { path: ['usable'], message: 'moreThanTaken' }),
+  check: z.object({ listId: lineSchema(200), itemId: lineSchema(200), done: z.boolean() }),
+  event: z.object({ what: z.enum(EVENTS) }),
+  timing: z.object({ step: stepSchema, minutes: bounded(0, 1440) }),
+  note: z.object({ text: textSchema(4000) }),
   retract: z.object({ readingId: idSchema }),
 };
+
+function cornerSigma() {
+  return bounded(0, 1000);
+}
 
 const readingShape = {
   id: idSchema,
@@ -112,10 +138,12 @@ const readingShape = {
   subject: z.object({ type: z.enum(['mount', 'part', 'rig', 'site', 'night']), id: idSchema }),
   takenAtUtc: utcSchema,
   recordedAtUtc: utcSchema,
+  /** Counts up on its device with everything written there, whatever the clock does; rows of older versions have none. */
+  seq: z.number().int().min(0).optional(),
   source: z.enum(['typed', 'frame', 'log', 'standIn', 'sensor']),
-  sigma: z.record(z.string(), z.number()),
-  blobIds: z.array(idSchema),
-  note: z.string().max(4000),
+  sigma: z.record(z.string().max(40), bounded(0, 1e6)),
+  blobIds: z.array(idSchema).max(50),
+  note: textSchema(4000),
 };
 
 const of = <K extends keyof typeof readingValues>(kind: K) =>
@@ -148,6 +176,7 @@ export const readingSchema = z.discriminatedUnion('kind', [
   of('seeing'),
   of('subs'),
   of('check'),
+  of('event'),
   of('timing'),
   of('note'),
   of('retract'),

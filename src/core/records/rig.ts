@@ -1,6 +1,6 @@
 /** A rig: parts placed on a mount. From the axis: + = tube's side. Along the tube: + = front. */
 import { z } from 'zod';
-import { degSchema, distanceMSchema, headShape, idSchema, nameSchema } from './common.ts';
+import { degSchema, distanceMSchema, headShape, idSchema, lineSchema, nameSchema } from './common.ts';
 
 export const placedSchema = z.object({
   placedId: idSchema,
@@ -31,7 +31,7 @@ export const rigSchema = z.object({
   placed: z.array(placedSchema).max(200),
   train: z.array(idSchema).max(60),
   supplies: z.array(
-    z.object({ loadId: idSchema, batteryId: idSchema, cableIds: z.array(idSchema), port: z.string().max(40) }),
+    z.object({ loadId: idSchema, batteryId: idSchema, cableIds: z.array(idSchema), port: lineSchema(40) }),
   ),
   cameraAngleDeg: degSchema,
   guiding: z.enum(['none', 'guideScope', 'offAxis']),

@@ -1,6 +1,6 @@
 /** Places and targets. Latitude south-negative, longitude east-positive. */
 import { z } from 'zod';
-import { headShape, nameSchema } from './common.ts';
+import { headShape, lineSchema, nameSchema } from './common.ts';
 
 export const siteSchema = z.object({
   ...headShape,
@@ -9,17 +9,17 @@ export const siteSchema = z.object({
   lonDeg: z.number().min(-180).max(180),
   elevationM: z.number().min(-450).max(9000),
   /** A zone of the IANA database, never an offset. */
-  zoneIana: z.string().min(1).max(64),
+  zoneIana: lineSchema(64).min(1),
   horizon: z.array(z.object({ azDeg: z.number().min(0).max(360), altDeg: z.number().min(-10).max(90) })).max(720),
 });
 
 export const targetSchema = z.object({
   ...headShape,
   name: nameSchema,
-  catalogueId: z.string().max(40).nullable(),
+  catalogueId: lineSchema(40).nullable(),
   raJ2000Deg: z.number().min(0).lt(360),
   decJ2000Deg: z.number().min(-90).max(90),
-  sizeArcmin: z.number().positive().max(10_000).nullable(),
+  sizeArcmin: z.number().min(0.001).max(10_000).nullable(),
 });
 
 export type Site = z.infer<typeof siteSchema>;

@@ -1,5 +1,5 @@
-/** What later versions added to the shape of a part, for rows and files that an earlier version wrote. A published
- *  upgrade never changes. */
+/** What later versions changed in the shape of parts and readings, for rows and files that an earlier version wrote. A
+ *  published upgrade never changes. */
 type Loose = Record<string, unknown>;
 export type PartUpgrade = (part: Loose) => Loose;
 
@@ -42,5 +42,68 @@ export function upgradeParts(rows: unknown, upgrade: PartUpgrade): unknown {
     if (typeof row !== 'object' || row === null) return row;
     const record = row as Loose;
     return 'parts' in record ? { ...record, parts: upgradeParts(record['parts'], upgrade) } : upgrade(record);
+  });
+}
+
+/** Ticks that were signals, by list and item: events since. */
+const SIGNALS: Record<string, string> = {
+  'polar/setByEye': 'setByEye',
+  'polar/finalCheck': 'lastPoleCheck',
+  'polar/plateMoved': 'plateMoved',
+  'polar/driftGivenUp': 'driftGivenUp',
+  'flip/begun': 'flipBegun',
+  'level/scaleSet': 'scaleSet',
+};
+
+const isRow = (row: unknown): row is Loose => typeof row === 'object' && row !== null && !Array.isArray(row);
+const valuesOf = (row: Loose): Loose => (isRow(row['values']) ? row['values'] : {});
+
+function signalOf(row: unknown): string | undefined {
+  if (!isRow(row) || row['kind'] !== 'check') return undefined;
+  const { listId, itemId } = valuesOf(row);
+  const key = `${String(listId)}/${String(itemId)}`;
+  return Object.hasOwn(SIGNALS, key) ? SIGNALS[key] : undefined;
+}
+
+/** An error that an earlier version reckoned from timed stars stands beside the drift of the same moment: it is derived. */
+function derivedErrors(rows: readonly unknown[]): ReadonlySet<unknown> {
+  const momentOf = (row: Loose): string => `${String(row['nightId'])} ${String(row['takenAtUtc'])}`;
+  const drifts = new Set(rows.filter((r): r is Loose => isRow(r) && r['kind'] === 'drift').map(momentOf));
+  return new Set(
+    rows.filter(
+      (r) => isRow(r) && r['kind'] === 'polarError' && valuesOf(r)['method'] === 'drift' && drifts.has(momentOf(r)),
+    ),
+  );
+}
+
+/** Signals among the ticks become events, one that was unticked is taken back, and what was derived from other readings
+ *  goes. Readings of one night or of many, in the order in which they were recorded. */
+export function withEvents(rows: unknown): unknown {
+  if (!Array.isArray(rows)) return rows;
+  const derived = derivedErrors(rows);
+  const standing = new Map<string, unknown>();
+  return rows
+    .filter((row: unknown) => !derived.has(row))
+    .map((row: unknown) => {
+      const what = signalOf(row);
+      if (what === undefined || !isRow(row)) return row;
+      const key = `${String(row['nightId'])} ${what}`;
+      if (valuesOf(row)['done'] === true) {
+        standing.set(key, row['id']);
+        return { ...row, kind: 'event', values: { what } };
+      }
+      const readingId = standing.get(key);
+      standing.delete(key);
+      return readingId === undefined ? row : { ...row, kind: 'retract', values: { readingId } };
+    });
+}
+
+/** Each id once, the first of it. */
+export function withoutDoubles(rows: readonly unknown[], seen: Set<unknown> = new Set()): unknown[] {
+  return rows.filter((row) => {
+    if (!isRow(row)) return true;
+    if (seen.has(row['id'])) return false;
+    seen.add(row['id']);
+    return true;
   });
 }

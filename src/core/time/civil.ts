@@ -35,6 +35,14 @@ export function isKnownZone(zoneIana: string): boolean {
   }
 }
 
+/** The zone by which a place is reckoned: its own where this runtime knows it, else the whole hour nearest by longitude
+ *  (`Etc/GMT-1` is one hour ahead of Greenwich). */
+export function usableZone({ zoneIana, lonDeg }: { zoneIana: string; lonDeg: number }): string {
+  if (isKnownZone(zoneIana)) return zoneIana;
+  const hours = Math.round(lonDeg / 15);
+  return hours === 0 ? 'Etc/GMT' : `Etc/GMT${hours > 0 ? '-' : '+'}${Math.abs(hours)}`;
+}
+
 /** The wall clock of a zone at an instant. @throws RangeError for an unknown zone. */
 export function wallTime(utcMs: number, zoneIana: string): WallTime {
   const parts = new Map(

@@ -6,7 +6,6 @@ export const ASSUMED = {
   polarErrorUnsetArcmin: 30,
   polarErrorByEyeArcmin: 8,
   /** Share of a measured error that is left after the knobs were turned, until it is measured again. */
-  polarErrorLeftAfterTurn: 0.25,
   /** Peak to peak at the axis. */
   periodicPeakToPeakArcsec: { smallTracker: 60, geared: 25, belt: 15, strainWave: 40 },
   wormTeeth: 144,

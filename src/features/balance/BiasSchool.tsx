@@ -4,9 +4,9 @@ import { z } from 'zod';
 import { biasedPositionM } from '../../core/mount/balance.ts';
 import { tapeReadingM } from '../../core/mount/tape.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
-import { useWriting } from '../../session/useWriting.ts';
-import { updateHead } from '../../storage/commands.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { useWrite } from '../../session/useWrite.ts';
+import { updateHead } from '../../storage/heads.ts';
 import { BIAS_WORDS, biasWords } from '../../text/balanceWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
@@ -46,13 +46,13 @@ function BiasSize({ settings }: Pick<Props, 'settings'>) {
 export function BiasSchool({ model, settings }: Props) {
   const { records } = useNight();
   const { format } = useShared();
-  const writing = useWriting();
-  const { writer } = useSession();
+  const write = useWrite();
   const chosen = records.schools.balance;
   const choose = (text: string): void => {
     const balance = SCHOOLS.find((s) => s === text);
     if (!balance) return;
-    void writing(updateHead(writer, 'rigs', records.rig.id, { schools: { ...records.rig.schools, balance } }));
+    const { id, schools } = records.rig;
+    void write(['school', id, balance], (w) => updateHead(w, 'rigs', id, { schools: { ...schools, balance } }));
   };
   const deadM = model.tip?.estimate.balancedM ?? model.goalM ?? 0;
   const at = (side: 'west' | 'east'): number => tapeReadingM(model.tape, biasedPositionM(deadM, settings.biasMm, side));

@@ -3,9 +3,9 @@ import { footingOfRig } from '../../core/night/footingOfRig.ts';
 import { strainOfRig } from '../../core/night/payloadOfRig.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { MountPart } from '../../core/records/part.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
-import { useWriting } from '../../session/useWriting.ts';
-import { updateHead } from '../../storage/commands.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { useWrite } from '../../session/useWrite.ts';
+import { updateHead } from '../../storage/heads.ts';
 import {
   DRIVEN_NAMES,
   DRIVEN_REASON,
@@ -21,10 +21,9 @@ import { drivenSaying } from './drivenModel.ts';
 /** Asked once per mount. */
 function PowerLoss({ mount }: { mount: MountPart }) {
   const { records } = useNight();
-  const writing = useWriting();
-  const { writer } = useSession();
+  const write = useWrite();
   const choose = (onPowerLoss: 'brakes' | 'drops'): void => {
-    void writing(updateHead(writer, 'parts', mount.id, { onPowerLoss }));
+    void write(['powerLoss', mount.id, onPowerLoss], (w) => updateHead(w, 'parts', mount.id, { onPowerLoss }));
   };
   if (mount.onPowerLoss !== null) {
     return <p>{mount.onPowerLoss === 'brakes' ? POWER_LOSS_WORDS.saidBrakes : POWER_LOSS_WORDS.saidDrops}</p>;

@@ -1,8 +1,8 @@
 import { Button } from 'react-bootstrap';
 import type { Implied as ImpliedPiece } from '../../core/night/impliedPiece.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
-import { useWriting } from '../../session/useWriting.ts';
-import { updateHead } from '../../storage/commands.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { useWrite } from '../../session/useWrite.ts';
+import { updateHead } from '../../storage/heads.ts';
 import { impliedSaid, impliedWords } from '../../text/balanceWords.ts';
 
 type Props = { implied: ImpliedPiece };
@@ -11,13 +11,12 @@ type Props = { implied: ImpliedPiece };
  *  look like a piece that was moved. */
 export function Implied({ implied }: Props) {
   const { records } = useNight();
-  const { format, notify } = useShared();
-  const { writer } = useSession();
-  const writing = useWriting();
-  const takeMass = async (): Promise<void> => {
-    const massKg = Number(implied.impliedKg.toFixed(3));
-    const stored = await writing(updateHead(writer, 'parts', implied.partId, { massKg }));
-    if (stored) notify(impliedSaid(implied.name), { undo: true });
+  const { format } = useShared();
+  const write = useWrite();
+  const takeMass = (): void => {
+    const { partId, name, impliedKg } = implied;
+    const massKg = Number(impliedKg.toFixed(3));
+    void write(['mass', partId, massKg], (w) => updateHead(w, 'parts', partId, { massKg }), impliedSaid(name));
   };
   return (
     <div className="section">
@@ -25,7 +24,7 @@ export function Implied({ implied }: Props) {
       <p>{impliedWords(implied, format)}</p>
       {!records.fromSnapshot && (
         <div className="actions">
-          <Button variant="outline" onClick={() => void takeMass()}>
+          <Button variant="outline" onClick={takeMass}>
             Take the mass
           </Button>
         </div>

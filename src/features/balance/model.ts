@@ -1,5 +1,6 @@
 /** What the tip tests of the balance bench show, as codes and figures. */
-import { biasedPositionM, sum, type RaBalance } from '../../core/mount/balance.ts';
+import { biasedPositionM, type RaBalance } from '../../core/mount/balance.ts';
+import { sum } from '../../core/mount/levers.ts';
 import {
   barExtensionM,
   clampShift,

@@ -1,6 +1,6 @@
 import { Button } from 'react-bootstrap';
-import { BACKUP_LIST_NAMES, type BackupList } from '../../formats/backup.ts';
-import { toCsv } from '../../formats/csv.ts';
+import { BACKUP_LIST_NAMES, BACKUP_LISTS, type BackupList } from '../../formats/backup.ts';
+import { columnsOf, toCsv } from '../../formats/csv.ts';
 import { useShared } from '../../session/session.ts';
 import { LIST_NAMES } from '../../text/dataWords.ts';
 import { saveFile } from '../../ui/saveFile.ts';
@@ -24,7 +24,12 @@ export function CsvTables() {
           <Button
             key={table}
             variant="outline"
-            onClick={() => saveFile(`tidy-owl-${table}.csv`, new Blob([toCsv(stored[table])], { type: 'text/csv' }))}
+            onClick={() =>
+              saveFile(
+                `tidy-owl-${table}.csv`,
+                new Blob([toCsv(stored[table], columnsOf(BACKUP_LISTS[table]))], { type: 'text/csv' }),
+              )
+            }
           >
             {LIST_NAMES[table]} ({stored[table].length})
           </Button>

@@ -1,35 +1,33 @@
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
 import { removeDemo, wipe } from '../../storage/backup.ts';
-import { useSession, useShared } from '../../session/session.ts';
-import { writeWords } from '../../text/errorWords.ts';
+import { useShared } from '../../session/session.ts';
+import { useWholeWrite } from '../../session/useWholeWrite.ts';
+import { useBusy } from '../../session/useWrite.ts';
+import { demoRemovedWords } from '../../text/dataWords.ts';
+import { Copies } from './Copies.tsx';
 import { CsvTables } from './CsvTables.tsx';
 import { ImportFile } from './ImportFile.tsx';
 import { SaveEverything } from './SaveEverything.tsx';
+import { useImport } from './useImport.ts';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 
 /** Takes the invented records away in one action; what the user's own refer to stays. */
 function Demo() {
-  const { writer } = useSession();
-  const { stored, notify } = useShared();
+  const { stored } = useShared();
+  const write = useWholeWrite();
+  const busy = useBusy();
   const heads = [stored.parts, stored.rigs, stored.sites, stored.targets, stored.nights].flat();
   const count = heads.filter((r) => r.origin === 'demo').length;
   if (count === 0) return null;
-  const remove = async (): Promise<void> => {
-    const done = await removeDemo(writer);
-    if (!done.ok) {
-      notify(writeWords(done.code, done.figures), { tone: 'problem' });
-      return;
-    }
-    const { removed, kept } = done.value;
-    const rest = kept === 0 ? '' : ` ${kept} stay, because your own records use them.`;
-    notify(`${removed} demo records removed.${rest}`, { undo: true });
+  const remove = (): void => {
+    void write(['removeDemo'], removeDemo, ({ removed, kept }) => demoRemovedWords(removed, kept));
   };
   return (
     <section className="section" aria-labelledby="demo">
       <h2 id="demo">Demo</h2>
       <p>{count} records belong to the invented demo. Removing them leaves everything of yours.</p>
-      <Button variant="outline" onClick={() => void remove()}>
+      <Button variant="outline" aria-disabled={busy} onClick={remove}>
         Remove the demo
       </Button>
     </section>
@@ -37,14 +35,11 @@ function Demo() {
 }
 
 function EmptyDevice() {
-  const { writer } = useSession();
-  const { notify } = useShared();
+  const write = useWholeWrite();
   const [asking, setAsking] = useState(false);
-  const empty = async (): Promise<void> => {
+  const empty = (): void => {
     setAsking(false);
-    const done = await wipe(writer);
-    if (done.ok) notify('Everything was removed from this device.', { undo: true });
-    else notify(writeWords(done.code, done.figures), { tone: 'problem' });
+    void write(['wipe'], wipe, 'Everything was removed from this device.');
   };
   return (
     <section className="section" aria-labelledby="empty">
@@ -62,7 +57,7 @@ function EmptyDevice() {
           <Button variant="outline" onClick={() => setAsking(false)}>
             Keep them
           </Button>
-          <Button variant="primary" onClick={() => void empty()}>
+          <Button variant="primary" onClick={empty}>
             Remove everything
           </Button>
         </Modal.Footer>
@@ -73,6 +68,12 @@ function EmptyDevice() {
 
 /** Records out to files and back in. */
 export function DataPage() {
+  const importing = useImport();
+  // What a copy would change is shown where files are brought in.
+  const bringIn = useRef<HTMLDivElement>(null);
+  const look = (file: File): void => {
+    void importing.read(file).then(() => bringIn.current?.scrollIntoView({ block: 'start' }));
+  };
   return (
     <div className="data-page">
       <PageTitle>Data in and out</PageTitle>
@@ -80,7 +81,10 @@ export function DataPage() {
         Your records live <strong>on this device only</strong>. Save them, or carry them to the phone.
       </p>
       <SaveEverything />
-      <ImportFile />
+      <Copies look={look} />
+      <div ref={bringIn}>
+        <ImportFile importing={importing} />
+      </div>
       <CsvTables />
       <Demo />
       <EmptyDevice />

@@ -1,20 +1,10 @@
-import { useRef, useState } from 'react';
+import { useRef } from 'react';
 import { Button, Form, ProgressBar } from 'react-bootstrap';
-import type { Backup } from '../../formats/backup.ts';
-import { collect } from '../../storage/backup.ts';
-import { planMerge, type MergePlan } from '../../storage/merge.ts';
-import { useSession, useShared } from '../../session/session.ts';
-import { backupWords, JOB_WORDS, WORKER_DIED } from '../../text/dataWords.ts';
+import { JOB_WORDS } from '../../text/dataWords.ts';
 import { Problem } from '../../ui/Problem.tsx';
-import { JobCancelled, type Progress } from '../../workers/client.ts';
-import { readBackupFile } from '../../workers/readBackup.ts';
+import type { Progress } from '../../workers/client.ts';
 import { ImportPreview } from './ImportPreview.tsx';
-
-type State =
-  | { step: 'idle' }
-  | { step: 'reading'; progress: Progress; cancel: () => void }
-  | { step: 'refused'; words: string }
-  | { step: 'preview'; fileName: string; file: Backup; plan: MergePlan };
+import type { Importing } from './useImport.ts';
 
 function Reading({ progress, cancel }: { progress: Progress; cancel: () => void }) {
   const words = JOB_WORDS[progress.doing] ?? progress.doing;
@@ -32,35 +22,8 @@ function Reading({ progress, cancel }: { progress: Progress; cancel: () => void 
   );
 }
 
-/** Reads a file away from the page, shows what it would change, and writes only when told to. */
-function useImport() {
-  const { writer } = useSession();
-  const { notify } = useShared();
-  const [state, setState] = useState<State>({ step: 'idle' });
-  const read = async (file: File): Promise<void> => {
-    const stop = new AbortController();
-    const show = (progress: Progress): void => setState({ step: 'reading', progress, cancel: () => stop.abort() });
-    show({ doing: 'reading', share: 0 });
-    try {
-      const found = await readBackupFile(file, { onProgress: show, signal: stop.signal });
-      if (!found.ok) {
-        setState({ step: 'refused', words: backupWords(found.code, found.figures) });
-        return;
-      }
-      const { backup } = await collect(writer);
-      setState({ step: 'preview', fileName: file.name, file: found.value, plan: planMerge(backup, found.value) });
-    } catch (error) {
-      if (error instanceof JobCancelled) {
-        notify('Cancelled. Nothing was imported.');
-        setState({ step: 'idle' });
-      } else setState({ step: 'refused', words: WORKER_DIED });
-    }
-  };
-  return { state, read, reset: () => setState({ step: 'idle' }) };
-}
-
-export function ImportFile() {
-  const { state, read, reset } = useImport();
+export function ImportFile({ importing }: { importing: Importing }) {
+  const { state, read, show, reset } = importing;
   const input = useRef<HTMLInputElement>(null);
   return (
     <section className="section" aria-labelledby="bring-in">
@@ -73,7 +36,7 @@ export function ImportFile() {
         <Form.Control
           ref={input}
           type="file"
-          accept=".json,application/json"
+          accept=".json,.gz,application/json"
           disabled={state.step === 'reading'}
           // The same file chosen again, after it was mended, must be read again.
           onClick={(event) => {
@@ -93,9 +56,11 @@ export function ImportFile() {
       )}
       {state.step === 'preview' && (
         <ImportPreview
+          key={state.preview.print}
           fileName={state.fileName}
           file={state.file}
-          plan={state.plan}
+          preview={state.preview}
+          again={() => void show(state.fileName, state.file)}
           done={() => {
             if (input.current) input.current.value = '';
             reset();

@@ -1,12 +1,14 @@
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import type { Backup } from '../../formats/backup.ts';
-import { applyMerge, applyReplace } from '../../storage/backup.ts';
+import { applyMerge, applyReplace, type Preview } from '../../storage/backup.ts';
 import { lineageKey } from '../../storage/lineage.ts';
 import { undecided, type Choices, type Conflict, type MergePlan } from '../../storage/merge.ts';
-import { useSession, useShared } from '../../session/session.ts';
+import type { Writer } from '../../storage/writer.ts';
+import { useWholeWrite } from '../../session/useWholeWrite.ts';
+import { useBusy } from '../../session/useWrite.ts';
 import { countsWords, fieldLabel, tableName, valueWords } from '../../text/dataWords.ts';
-import { writeWords } from '../../text/errorWords.ts';
+import { SideChoice } from '../../ui/form/SideChoice.tsx';
 
 const nameOf = (record: object): string => {
   if ('name' in record && typeof record.name === 'string') return record.name;
@@ -36,26 +38,30 @@ function ConflictTable({ conflict, choices, choose }: ConflictProps) {
         {nameOf(mine)} ({tableName(table)}): changed here and in the file
       </legend>
       {fields.map(({ field, mine: here, theirs }) => (
-        <div key={field} className="conflict" role="radiogroup" aria-label={fieldLabel(field)}>
-          <strong>{fieldLabel(field)}</strong>
-          {(['mine', 'theirs'] as const).map((side) => (
-            <Form.Check
-              key={side}
-              type="radio"
-              id={`${id}-${field}-${side}`}
-              name={`${id}-${field}`}
-              label={`${side === 'mine' ? 'here' : 'file'}: ${valueWords(side === 'mine' ? here : theirs)}`}
-              checked={chosen[field] === side}
-              onChange={() => choose(field, side)}
-            />
-          ))}
-        </div>
+        <SideChoice
+          key={field}
+          id={`${id}-${field}`}
+          label={fieldLabel(field)}
+          sides={{
+            mine: { name: 'here', value: valueWords(here) },
+            theirs: { name: 'file', value: valueWords(theirs) },
+          }}
+          chosen={chosen[field]}
+          choose={(side) => choose(field, side)}
+        />
       ))}
     </fieldset>
   );
 }
 
-type Props = { fileName: string; file: Backup; plan: MergePlan; done: () => void };
+type Props = {
+  fileName: string;
+  file: Backup;
+  preview: Preview;
+  /** Plan anew: something here changed since. */
+  again: () => void;
+  done: () => void;
+};
 
 function Summary({ file, plan }: { file: Backup; plan: MergePlan }) {
   const saved = file.exportedAtUtc.slice(0, 16).replace('T', ' ');
@@ -76,19 +82,20 @@ function Summary({ file, plan }: { file: Backup; plan: MergePlan }) {
 }
 
 /** What the file would change, conflicts field by field, then merge or replace. */
-export function ImportPreview({ fileName, file, plan, done }: Props) {
-  const { writer } = useSession();
-  const { notify } = useShared();
+export function ImportPreview({ fileName, file, preview, again, done }: Props) {
+  const write = useWholeWrite();
+  const busy = useBusy();
+  const { plan, print } = preview;
   const [choices, setChoices] = useState<Choices>({});
   const open = undecided(plan, choices);
-  const finish = async (written: ReturnType<typeof applyReplace>, said: string): Promise<void> => {
-    const result = await written;
-    if (!result.ok) {
-      notify(writeWords(result.code, result.figures), { tone: 'problem' });
-      return;
-    }
-    notify(said, { undo: true });
-    done();
+  const finish = async (
+    what: string,
+    work: (w: Writer) => ReturnType<typeof applyReplace>,
+    said: string,
+  ): Promise<void> => {
+    const result = await write([what, print, choices], work, said);
+    if (result.ok) done();
+    else if (result.code === 'changedSince') again();
   };
   const choose =
     ({ table, id }: Conflict) =>
@@ -112,11 +119,16 @@ export function ImportPreview({ fileName, file, plan, done }: Props) {
         <Button
           variant="primary"
           disabled={open > 0}
-          onClick={() => void finish(applyMerge(writer, file, plan, choices), 'Merged.')}
+          aria-disabled={busy}
+          onClick={() => void finish('merge', (w) => applyMerge(w, file, plan, choices), 'Merged.')}
         >
           {open > 0 ? `Merge: ${open} fields to decide` : 'Merge into what is here'}
         </Button>
-        <Button variant="outline" onClick={() => void finish(applyReplace(writer, file), 'Replaced.')}>
+        <Button
+          variant="outline"
+          aria-disabled={busy}
+          onClick={() => void finish('replace', (w) => applyReplace(w, file, print), 'Replaced.')}
+        >
           Replace everything here
         </Button>
         <Button variant="outline" onClick={done}>

@@ -5,7 +5,7 @@ import { useController, useFieldArray, useFormContext, useWatch } from 'react-ho
 import { dialSchema } from '../../core/records/part.ts';
 import { NORTH_PATTERN, SOUTH_PATTERN } from '../../core/sky/poleStars.ts';
 import { useShared } from '../../session/session.ts';
-import { fieldWords } from '../../text/errorWords.ts';
+import { schemaWords } from '../../text/schemaWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { PlateDrawing } from '../../ui/instruments/PlateDrawing.tsx';
 import { plateOfDial } from '../../ui/instruments/plateOfDial.ts';
@@ -105,7 +105,7 @@ export function NumberListField({ path, label, hint }: { path: string; label: st
       />
       {message !== undefined && (
         <div className="invalid-feedback d-block" role="alert">
-          {fieldWords(message)}
+          {schemaWords(message)}
         </div>
       )}
       {hint !== undefined && <Form.Text id={`${path}-hint`}>{hint}</Form.Text>}

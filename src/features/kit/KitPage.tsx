@@ -4,9 +4,11 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Part, PartKind } from '../../core/records/part.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Target } from '../../core/records/site.ts';
+import { Gone } from '../../session/Gone.tsx';
 import { useShared } from '../../session/session.ts';
 import { Empty } from '../../ui/Problem.tsx';
 import { Boundary } from '../../ui/Boundary.tsx';
+import { PageTitle } from '../../ui/PageTitle.tsx';
 import { PartsBox } from './PartsBox.tsx';
 import { PartForm } from './PartForm.tsx';
 import { PART_KIND_NAMES } from './partFields.ts';
@@ -106,21 +108,25 @@ function PartEditor({ part, id }: { part: Part | null; id: string }) {
   const [params] = useSearchParams();
   const asked = params.get('kind');
   const kind = part?.kind ?? (Object.keys(PART_KIND_NAMES) as PartKind[]).find((k) => k === asked) ?? 'small';
-  return <PartForm key={`${id}-${part?.rev ?? 0}-${kind}`} part={part} kind={kind} />;
+  return <PartForm key={`${id}-${kind}`} part={part} kind={kind} />;
 }
 
 function Editor({ kind, id }: { kind: Kind; id: string | undefined }) {
   const { stored } = useShared();
   if (id === undefined) {
-    return <Empty>Choose one on the list, or add one. Every bench computes with what stands here.</Empty>;
+    return (
+      <>
+        <PageTitle>{KIND_NAMES[kind]}</PageTitle>
+        <Empty>Choose one on the list, or add one. Every bench computes with what stands here.</Empty>
+      </>
+    );
   }
   const find = <R extends { id: string; deletedAtUtc: string | null }>(records: readonly R[]): R | null =>
     records.find((r) => r.id === id && r.deletedAtUtc === null) ?? null;
   const record = find<Part | Rig | Target>(stored[kind]);
-  if (!record && id !== 'new') return <Empty>This record is not here any more. Choose another one on the list.</Empty>;
-  const key = `${id}-${record?.rev ?? 0}`;
-  if (kind === 'rigs') return <RigForm key={key} rig={find(stored.rigs)} />;
-  if (kind === 'targets') return <TargetForm key={key} target={find(stored.targets)} />;
+  if (!record && id !== 'new') return <Gone table={kind} id={id} />;
+  if (kind === 'rigs') return <RigForm key={id} rig={find(stored.rigs)} />;
+  if (kind === 'targets') return <TargetForm key={id} target={find(stored.targets)} />;
   return <PartEditor part={find(stored.parts)} id={id} />;
 }
 

@@ -2,7 +2,7 @@ import { Button } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import type { z } from 'zod';
 import { partBodySchema, type Part, type PartKind } from '../../core/records/part.ts';
-import type { Body } from '../../storage/commands.ts';
+import { withoutHead, type Body } from '../../storage/heads.ts';
 import { useShared } from '../../session/session.ts';
 import { CheckField, QuantityField, SelectField, TextField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
@@ -11,6 +11,7 @@ import { BLANK_PART } from './blankParts.ts';
 import { EngravingPreview, NumberListField, PatternStarsField, RingsField } from './EngravingFields.tsx';
 import { PART_FIELDS, PART_KIND_NAMES } from './partFields.ts';
 import type { FieldGroup, FieldSpec } from './fieldSpecs.ts';
+import { EditConflict } from '../../session/EditConflict.tsx';
 import { useHeadActions } from '../../session/useHeadActions.ts';
 import { useHeadForm } from '../../session/useHeadForm.ts';
 import { PageTitle } from '../../ui/PageTitle.tsx';
@@ -73,6 +74,8 @@ function Group({ group, setValue }: { group: FieldGroup; setValue: (path: string
 type Values = Record<string, unknown>;
 const BLANK_HEAD: Values = { name: '', count: 1, massKg: null, massBasis: 'weighed', packIn: '', note: '' };
 
+const toFields = (part: Part): Values => withoutHead(part);
+
 /** Create or edit one part. `part` null = a new one of the kind. */
 export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) {
   const schema = partBodySchema(kind) as unknown as z.ZodType<Body<Part> & Values>;
@@ -80,10 +83,16 @@ export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) 
   const blank: Values = { ...BLANK_HEAD, kind, ...BLANK_PART[kind] };
   const form = useForm<Values, unknown, Body<Part> & Values>({
     resolver: formResolver(schema),
-    defaultValues: part ? { ...part } : blank,
+    defaultValues: part ? toFields(part) : blank,
   });
   const { copy, toggleArchived } = useHeadActions('parts');
-  const { save, remove } = useHeadForm('parts', part, `/kit/parts`);
+  const { save, remove, edited } = useHeadForm({
+    table: 'parts',
+    record: part,
+    listPath: '/kit/parts',
+    form,
+    toFields,
+  });
   return (
     <FormProvider {...form}>
       <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate>
@@ -113,6 +122,7 @@ export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) 
         <div className="mt-3">
           <TextField name="note" label="Note" multiline />
         </div>
+        <EditConflict edited={edited} />
         <SaveBar
           onDelete={part ? remove : null}
           onCopy={part && (() => void copy(part))}

@@ -1,6 +1,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { toCsv } from '../../formats/csv.ts';
+import { partSchema } from '../../core/records/part.ts';
+import { columnsOf, toCsv } from '../../formats/csv.ts';
 import { useShared } from '../../session/session.ts';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
@@ -15,7 +16,7 @@ export function PartsBox() {
   const close = (): void => setOpen('none');
   const saveCsv = (): void => {
     const parts = stored.parts.filter((p) => p.deletedAtUtc === null);
-    saveFile('tidy-owl-parts.csv', new Blob([toCsv(parts)], { type: 'text/csv' }));
+    saveFile('tidy-owl-parts.csv', new Blob([toCsv(parts, columnsOf(partSchema))], { type: 'text/csv' }));
   };
   return (
     <>

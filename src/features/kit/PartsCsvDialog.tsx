@@ -2,10 +2,10 @@ import { useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
 import { isHere, readPartsCsv, type PartsCsv } from '../../formats/partsCsv.ts';
 import type { Part } from '../../core/records/part.ts';
-import { useSession, useShared } from '../../session/session.ts';
+import { useShared } from '../../session/session.ts';
+import { useWrite } from '../../session/useWrite.ts';
 import { addParts } from '../../storage/addParts.ts';
-import type { Body } from '../../storage/commands.ts';
-import { writeWords } from '../../text/errorWords.ts';
+import type { Body } from '../../storage/heads.ts';
 import { partsCsvPreview, partsCsvWords } from '../../text/partsCsvWords.ts';
 import { Problem } from '../../ui/Problem.tsx';
 
@@ -13,8 +13,8 @@ type State = { code: 'nothing' } | { code: 'refused'; words: string } | { code: 
 
 /** Parts from a spreadsheet: read, shown, and only then added. */
 export function PartsCsvDialog({ show, close }: { show: boolean; close: () => void }) {
-  const { writer } = useSession();
-  const { stored, notify } = useShared();
+  const write = useWrite();
+  const { stored } = useShared();
   const [state, setState] = useState<State>({ code: 'nothing' });
   const fresh = state.code === 'read' ? state.file.parts.filter((row) => !isHere(row, stored.parts)) : [];
   const leave = (): void => {
@@ -29,16 +29,17 @@ export function PartsCsvDialog({ show, close }: { show: boolean; close: () => vo
     );
   };
   const add = async (): Promise<void> => {
-    const written = await addParts(
-      writer,
-      fresh.map(({ body }) => ({ id: null, origin: 'import' as const, body: body as unknown as Body<Part> })),
+    const parts = fresh.map(({ body }) => ({
+      id: null,
+      origin: 'import' as const,
+      body: body as unknown as Body<Part>,
+    }));
+    const written = await write(
+      ['parts', fresh],
+      (w) => addParts(w, parts),
+      (count) => `${count} parts added.`,
     );
-    if (!written.ok) {
-      setState({ code: 'refused', words: writeWords(written.code, written.figures) });
-      return;
-    }
-    notify(`${written.value} parts added.`, { undo: true });
-    leave();
+    if (written.ok) leave();
   };
   return (
     <Modal show={show} onHide={leave} scrollable aria-labelledby="csv-title">

@@ -4,11 +4,12 @@ import type { z } from 'zod';
 import type { Part } from '../../core/records/part.ts';
 import { partIdsOfRig } from '../../core/night/rigState.ts';
 import { rigBodySchema, type Rig } from '../../core/records/rig.ts';
-import type { Body } from '../../storage/commands.ts';
+import { withoutHead, type Body } from '../../storage/heads.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import { CheckField, QuantityField, SelectField, TextField, type Option } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { SaveBar } from '../../ui/form/SaveBar.tsx';
+import { EditConflict } from '../../session/EditConflict.tsx';
 import { useHeadActions } from '../../session/useHeadActions.ts';
 import { useHeadForm } from '../../session/useHeadForm.ts';
 import { SuppliesField } from './SuppliesField.tsx';
@@ -137,14 +138,17 @@ const BLANK: RigFields = {
 };
 
 /** Create or edit a rig. */
+// What a form edits is the record without its head.
+const toFields = (rig: Rig): RigFields => withoutHead(rig) as RigFields;
+
 export function RigForm({ rig }: { rig: Rig | null }) {
   const { stored, format } = useShared();
   const form = useForm<RigFields, unknown, Body<Rig>>({
     resolver: formResolver<RigFields, Body<Rig>>(rigBodySchema),
-    defaultValues: rig ? { ...rig } : BLANK,
+    defaultValues: rig ? toFields(rig) : BLANK,
   });
   const { copy, toggleArchived } = useHeadActions('rigs');
-  const { save, remove } = useHeadForm('rigs', rig, '/kit/rigs');
+  const { save, remove, edited } = useHeadForm({ table: 'rigs', record: rig, listPath: '/kit/rigs', form, toFields });
   // An archived part stays on offer where the rig already uses it.
   const used = new Set(rig ? partIdsOfRig(rig) : []);
   const offered = stored.parts.filter((p) => p.deletedAtUtc === null && (!p.archived || used.has(p.id)));
@@ -182,6 +186,7 @@ export function RigForm({ rig }: { rig: Rig | null }) {
         <TrainField parts={offered} />
         <PlacedTable control={form.control} options={all} />
         <SuppliesField parts={offered} />
+        <EditConflict edited={edited} />
         <SaveBar
           onDelete={rig ? remove : null}
           onCopy={rig && (() => void copy(rig))}

@@ -1,8 +1,8 @@
 import { useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
-import { useSession, useShared } from '../../session/session.ts';
+import { useShared } from '../../session/session.ts';
+import { useWrite } from '../../session/useWrite.ts';
 import { addParts, type NewPart } from '../../storage/addParts.ts';
-import { writeWords } from '../../text/errorWords.ts';
 import { STARTER_GROUPS } from './starter.ts';
 
 const idOf = (part: NewPart): string => part.id ?? part.body.name;
@@ -10,7 +10,7 @@ const ALL = STARTER_GROUPS.flatMap((group) => group.parts);
 
 /** Neutral classes to begin from: choose, add, correct. */
 export function StarterDialog({ show, close }: { show: boolean; close: () => void }) {
-  const { writer } = useSession();
+  const write = useWrite();
   const { notify, format } = useShared();
   const [chosen, setChosen] = useState<ReadonlySet<string>>(new Set());
   const toggle = (id: string): void =>
@@ -20,14 +20,9 @@ export function StarterDialog({ show, close }: { show: boolean; close: () => voi
       return next;
     });
   const add = async (): Promise<void> => {
-    const written = await addParts(
-      writer,
-      ALL.filter((part) => chosen.has(idOf(part))),
-    );
-    if (!written.ok) {
-      notify(writeWords(written.code, written.figures), { tone: 'problem' });
-      return;
-    }
+    const parts = ALL.filter((part) => chosen.has(idOf(part)));
+    const written = await write(['starters', [...chosen].sort()], (w) => addParts(w, parts));
+    if (!written.ok) return;
     notify(written.value === 0 ? 'They are in your box already.' : `${written.value} starter parts added.`, {
       undo: written.value > 0,
     });

@@ -6,6 +6,7 @@ import { useShared } from '../../session/session.ts';
 import { AngleField, QuantityField, TextField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { SaveBar } from '../../ui/form/SaveBar.tsx';
+import { EditConflict } from '../../session/EditConflict.tsx';
 import { useHeadForm } from '../../session/useHeadForm.ts';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 
@@ -16,16 +17,27 @@ const formSchema = z
   .object({ name, raH: z.number().min(0).lt(24), decJ2000Deg, sizeArcmin })
   .transform(({ raH, ...rest }) => ({ ...rest, raJ2000Deg: raH * 15 }));
 
+const toFields = ({ name: called, raJ2000Deg, decJ2000Deg: dec, sizeArcmin: size }: Target): Fields => ({
+  name: called,
+  raH: raJ2000Deg / 15,
+  decJ2000Deg: dec,
+  sizeArcmin: size,
+});
+
 /** Create or edit a target by its J2000 place. */
 export function TargetForm({ target }: { target: Target | null }) {
   const { format } = useShared();
   const form = useForm<Fields, unknown, z.infer<typeof formSchema>>({
     resolver: formResolver(formSchema),
-    defaultValues: target
-      ? { ...target, raH: target.raJ2000Deg / 15 }
-      : { name: '', raH: null, decJ2000Deg: null, sizeArcmin: null },
+    defaultValues: target ? toFields(target) : { name: '', raH: null, decJ2000Deg: null, sizeArcmin: null },
   });
-  const { save, remove } = useHeadForm('targets', target, '/kit/targets');
+  const { save, remove, edited } = useHeadForm({
+    table: 'targets',
+    record: target,
+    listPath: '/kit/targets',
+    form,
+    toFields,
+  });
   return (
     <FormProvider {...form}>
       <form
@@ -61,6 +73,7 @@ export function TargetForm({ target }: { target: Target | null }) {
             hint="Empty = not known."
           />
         </div>
+        <EditConflict edited={edited} />
         <SaveBar onDelete={target ? remove : null} />
       </form>
     </FormProvider>

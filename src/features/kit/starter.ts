@@ -2,7 +2,7 @@
 import { MOUNT_CLASSES, type MountClass } from '../../core/mount/mountClasses.ts';
 import type { Part, PartKind } from '../../core/records/part.ts';
 import type { NewPart } from '../../storage/addParts.ts';
-import type { Body } from '../../storage/commands.ts';
+import type { Body } from '../../storage/heads.ts';
 import { CLASS_NAMES } from '../../text/choiceWords.ts';
 import { BLANK_PART } from './blankParts.ts';
 

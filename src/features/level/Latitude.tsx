@@ -12,7 +12,7 @@ import { FigureList } from '../../ui/FigureList.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { LatitudeQuadrant } from '../../ui/instruments/LatitudeQuadrant.tsx';
-import { latitudeModel, LEVEL_LIST, type LatitudeModel } from './model.ts';
+import { latitudeModel, type LatitudeModel } from './model.ts';
 
 type Fields = { scaleDeg: number | null };
 const schema = z.object({ scaleDeg: z.number().min(0).max(90) });
@@ -32,8 +32,8 @@ function SetScale({ onPresent }: { onPresent: (scaleDeg: number) => void }) {
       {
         step: 'level',
         subject: { type: 'night', id: records.night.id },
-        kind: 'check',
-        values: { listId: LEVEL_LIST, itemId: 'scaleSet', done: true },
+        kind: 'event',
+        values: { what: 'scaleSet' },
       },
       'Latitude scale set: recorded.',
     );

@@ -1,23 +1,15 @@
 /** What level, bearing and latitude show, as codes and figures. */
 import { wrap180 } from '../../core/math/angles.ts';
 import { turnsFor } from '../../core/mount/knobs.ts';
-import { knobOfMount } from '../../core/night/knobsOfMount.ts';
+import { bearingRead, type IronCheck } from '../../core/night/bearing.ts';
 import { footAzimuthsDeg, LEVEL_GOOD_DEG, legStretches, type LegStretch } from '../../core/mount/level.ts';
 import type { Tilt } from '../../core/mount/tiltedBase.ts';
-import { firstFootAzimuthDeg, groundMarks, type GroundMarks } from '../../core/night/groundMarks.ts';
-import { lastReading } from '../../core/night/nightRecords.ts';
+import { firstFootAzimuthDeg, type GroundMarks } from '../../core/night/groundMarks.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { scaleToSet, type ScaleToSet } from '../../core/night/scaleToSet.ts';
+import { scaleToSet, type ScaleToSet } from '../../core/night/pole/scaleToSet.ts';
 import type { PartOf } from '../../core/records/part.ts';
-import type { ReadingOf } from '../../core/records/reading.ts';
-import { bearingErrorDeg, compassReadingDeg, IRON_DEG, poleBearingDeg } from '../../core/sky/bearing.ts';
-import {
-  compassPoint,
-  type BearingSaying,
-  type IronCheck,
-  type LatitudeSaying,
-  type LevelSaying,
-} from '../../text/levelWords.ts';
+import { bearingErrorDeg, compassReadingDeg, poleBearingDeg } from '../../core/sky/bearing.ts';
+import { compassPoint, type BearingSaying, type LatitudeSaying, type LevelSaying } from '../../text/levelWords.ts';
 
 /** An axis this near to the pole's bearing is left for polar alignment. */
 const BEARING_GOOD_DEG = 2;
@@ -25,14 +17,10 @@ const BEARING_GOOD_DEG = 2;
 const LOWEST_LATITUDE_DEG = 5;
 /** A leg is not touched for less. */
 const LEAST_STRETCH_M = 0.0005;
-/** Readings this far apart tell iron from none. */
-const APART_M = 1;
 /** A leg within this of the pole's bearing counts as pointing there. */
 const LEG_ON_POLE_DEG = 15;
 /** Finer than this nobody sets a scale. */
 const SCALE_GOOD_DEG = 0.1;
-
-export const LEVEL_LIST = 'level';
 
 export function tripodOf(night: NightStatic): PartOf<'support'> | null {
   const { support } = night.numbers;
@@ -43,25 +31,6 @@ export function tripodOf(night: NightStatic): PartOf<'support'> | null {
 export function feetOf(night: NightStatic): number[] {
   const tripod = tripodOf(night);
   return tripod ? footAzimuthsDeg(firstFootAzimuthDeg(night.records, tripod.firstFootAzimuthDeg)) : [];
-}
-
-type Compass = ReadingOf<'compass'>;
-
-/** The last two compass readings in a row that were taken at different distances: further back the head may have been
- *  turned in between. With iron the last reading from afar counts, else the last one. */
-function ironCheck(readings: readonly Compass[]): IronCheck & { counts: Compass | undefined } {
-  const apart = (r: Compass, i: number): boolean => {
-    const previous = readings[i - 1];
-    return previous !== undefined && Math.abs(r.values.distanceM - previous.values.distanceM) >= APART_M;
-  };
-  const at = readings.findLastIndex(apart);
-  const [first, second] = [readings[at - 1], readings[at]];
-  if (!first || !second) return { differenceDeg: null, iron: false, counts: readings.at(-1) };
-  const differenceDeg = Math.abs(wrap180(second.values.readDeg - first.values.readDeg));
-  const iron = differenceDeg > IRON_DEG;
-  const farM = Math.max(first.values.distanceM, second.values.distanceM);
-  const counts = iron ? readings.findLast((r) => farM - r.values.distanceM < APART_M) : readings.at(-1);
-  return { differenceDeg, iron, counts };
 }
 
 export type BearingModel = {
@@ -93,15 +62,11 @@ function setSaying(night: NightStatic, poleDeg: number): BearingSaying {
 
 export function bearingModel(night: NightStatic): BearingModel {
   const { site, readings } = night.records;
-  const { magnetic } = night;
+  const { magnetic, learned } = night;
   const poleDeg = poleBearingDeg(site.latDeg);
   const south = poleDeg === 180;
-  const { counts, ...check } = ironCheck(readings.filter((r): r is Compass => r.kind === 'compass'));
-  const shadow = lastReading(readings, 'shadow');
-  const seen = shadow && (!counts || shadow.takenAtUtc > counts.takenAtUtc) ? shadow : counts;
-  const axisDeg = seen?.values.trueDeg ?? null;
-  const nearOnly = seen?.kind === 'compass' && check.differenceDeg === null && seen.values.distanceM < APART_M;
-  const marks = groundMarks(night.records);
+  const { check, trueDeg: axisDeg, nearOnly } = bearingRead(readings);
+  const { marks } = learned;
   const saying = (): BearingSaying => {
     if (nearOnly) return { code: 'readFar' };
     if (axisDeg !== null) {
@@ -123,7 +88,7 @@ export function bearingModel(night: NightStatic): BearingModel {
 export type LevelModel = { saying: LevelSaying; tilt: Tilt | null; legs: LegStretch[] };
 
 export function levelModel(night: NightStatic): LevelModel {
-  const reading = lastReading(night.records.readings, 'level');
+  const reading = night.records.tonight.last('level');
   if (!reading) return { saying: { code: 'notRead' }, tilt: null, legs: [] };
   const { tiltDeg, uphillAzimuthDeg } = reading.values;
   const tilt = { tiltDeg, uphillAzimuthDeg };
@@ -149,9 +114,9 @@ export type LatitudeModel = ScaleToSet & {
   up: boolean | null;
 };
 
-function boltSaying({ records, numbers }: NightStatic, scaleDeg: number, fromDeg: number): LatitudeSaying {
+function boltSaying({ learned }: NightStatic, scaleDeg: number, fromDeg: number): LatitudeSaying {
   const up = scaleDeg > fromDeg;
-  const knob = knobOfMount(records, numbers.mount, 'altitude');
+  const knob = learned.knobs.altitude;
   if (!knob) return { code: 'turnBolt', scaleDeg, turns: null, clockwise: true, up };
   return { code: 'turnBolt', scaleDeg, up, ...turnsFor((scaleDeg - fromDeg) * 60, knob) };
 }
@@ -162,12 +127,8 @@ function latitudeSaying(night: NightStatic, scaleDeg: number, presentDeg: number
   if (presentDeg !== null && Math.abs(presentDeg - scaleDeg) > SCALE_GOOD_DEG) {
     return boltSaying(night, scaleDeg, presentDeg);
   }
-  const set = lastReading(
-    records.readings,
-    'check',
-    (r) => r.values.listId === LEVEL_LIST && r.values.itemId === 'scaleSet',
-  );
-  return set?.values.done ? { code: 'done', scaleDeg } : { code: 'set', scaleDeg };
+  const set = records.tonight.of('event').some((r) => r.values.what === 'scaleSet');
+  return set ? { code: 'done', scaleDeg } : { code: 'set', scaleDeg };
 }
 
 /** @param presentDeg what the scale reads now; null = not said. */
@@ -176,7 +137,7 @@ export function latitudeModel(night: NightStatic, presentDeg: number | null): La
   return {
     ...found,
     saying: latitudeSaying(night, found.scaleDeg, presentDeg),
-    readDeg: lastReading(night.records.readings, 'scaleReading')?.values.scaleDeg ?? presentDeg,
+    readDeg: night.records.tonight.last('scaleReading')?.values.scaleDeg ?? presentDeg,
     up: presentDeg === null ? null : found.scaleDeg > presentDeg,
   };
 }

@@ -7,6 +7,7 @@ import { readingValues } from '../../core/records/reading.ts';
 import { formatDate } from '../../core/time/civil.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
+import { useSaveReminder } from '../../session/useCopies.ts';
 import { logbookReason, logbookSentence } from '../../text/logbookWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { ScrollTable } from '../../ui/ScrollTable.tsx';
@@ -135,7 +136,8 @@ export function LogbookBench() {
   const { records } = useNight();
   const { stored, format } = useShared();
   const [filter, setFilter] = useState('');
-  const rows = useMemo(() => nightRows(stored), [stored]);
+  const reminder = useSaveReminder();
+  const rows = useMemo(() => nightRows(stored, records.otherNight), [stored, records]);
   const shown = filterRows(rows, filter, formatDate);
   const own = rows.find((r) => r.night.id === records.night.id);
   const trend = polarTrend(shown);
@@ -170,6 +172,7 @@ export function LogbookBench() {
         <Link to={`/n/${records.night.id}/card`}>Night card</Link> ·{' '}
         <Link to="/data">Save or bring in all records</Link>
       </p>
+      {reminder !== null && <p className="soft">{reminder}</p>}
     </BenchLayout>
   );
 }

@@ -2,24 +2,22 @@ import { Button } from 'react-bootstrap';
 import type { Reading } from '../../core/records/reading.ts';
 import { formatDate } from '../../core/time/civil.ts';
 import { fromUtcText } from '../../core/time/utc.ts';
-import { retractReading } from '../../storage/commands.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
-import { writeWords } from '../../text/errorWords.ts';
+import { retractReading } from '../../storage/readings.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { useWrite } from '../../session/useWrite.ts';
 import { tickedWords } from '../../text/logbookWords.ts';
 import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
 import { Empty } from '../../ui/Problem.tsx';
 import { foldedTicks } from './model.ts';
 
 function TakeBack({ reading }: { reading: Reading }) {
-  const { notify } = useShared();
-  const { writer } = useSession();
-  const takeBack = async (): Promise<void> => {
-    const done = await retractReading(writer, reading);
-    if (done.ok) notify(`${READING_NAMES[reading.kind]} taken back.`, { undo: true });
-    else notify(writeWords(done.code, done.figures), { tone: 'problem' });
+  const write = useWrite();
+  const takeBack = (): void => {
+    const said = `${READING_NAMES[reading.kind]} taken back.`;
+    void write(['retract', reading.id], (w) => retractReading(w, reading), said);
   };
   return (
-    <Button variant="link" aria-label={`Take back: ${READING_NAMES[reading.kind]}`} onClick={() => void takeBack()}>
+    <Button variant="link" aria-label={`Take back: ${READING_NAMES[reading.kind]}`} onClick={takeBack}>
       Take back
     </Button>
   );

@@ -1,8 +1,8 @@
 /** The nights as rows, filtered, and how the pole developed over them. */
 import { ASSEMBLY_LIST } from '../../core/night/assembly.ts';
 import { INVENTORY_LIST, PACKING_LIST } from '../../core/night/packing.ts';
-import { totalErrorArcmin } from '../../core/mount/polarDrift.ts';
-import { lastReading, standingReadings } from '../../core/night/nightRecords.ts';
+import type { NightRecords } from '../../core/night/nightRecords.ts';
+import { errorsTonight } from '../../core/night/pole/errorHistory.ts';
 import type { Night } from '../../core/records/night.ts';
 import type { Reading } from '../../core/records/reading.ts';
 import type { Rig } from '../../core/records/rig.ts';
@@ -26,54 +26,42 @@ type Records = {
   rigs: readonly Rig[];
   sites: readonly Site[];
   targets: readonly Target[];
-  readings: readonly Reading[];
 };
 
-function byNight(readings: readonly Reading[]): Map<string | null, Reading[]> {
-  const found = new Map<string | null, Reading[]>();
-  for (const reading of standingReadings(readings)) {
-    const list = found.get(reading.nightId);
-    if (list) list.push(reading);
-    else found.set(reading.nightId, [reading]);
-  }
-  return found;
-}
-
 type Measured = Pick<NightRow, 'polarArcmin' | 'balanceM' | 'seeingArcsec' | 'subs' | 'readings'>;
+const NOTHING: Measured = { polarArcmin: null, balanceM: null, seeingArcsec: null, subs: null, readings: 0 };
 
 /** The last word of a night on each of the things compared. */
-function measured(readings: readonly Reading[], site: Site | undefined): Measured {
-  const error = lastReading(readings, 'polarError');
-  const balance = lastReading(readings, 'balance', (r) => r.values.axis === 'ra' && r.values.drops === 'none');
+function measured(records: NightRecords): Measured {
+  const { tonight, readings } = records;
+  const balance = tonight.of('balance').findLast(({ values }) => values.axis === 'ra' && values.drops === 'none');
   return {
-    polarArcmin: error && site ? totalErrorArcmin(error.values, site.latDeg) : null,
+    polarArcmin: errorsTonight(records).at(-1)?.totalArcmin ?? null,
     balanceM: balance?.values.positionM ?? null,
-    seeingArcsec: lastReading(readings, 'seeing')?.values.fwhmArcsec ?? null,
-    subs: lastReading(readings, 'subs')?.values ?? null,
+    seeingArcsec: tonight.last('seeing')?.values.fwhmArcsec ?? null,
+    subs: tonight.last('subs')?.values ?? null,
     readings: readings.length,
   };
 }
 
-function toRow(night: Night, readings: readonly Reading[], { rigs, sites, targets }: Records): NightRow {
+function toRow(night: Night, records: NightRecords | null, { rigs, sites, targets }: Records): NightRow {
   const nameIn = (records: readonly { id: string; name: string }[], id: string | undefined): string =>
     records.find((r) => r.id === id)?.name ?? '';
-  const site = sites.find((s) => s.id === night.siteId);
   return {
     night,
     rig: nameIn(rigs, night.rigId),
-    site: site?.name ?? '',
+    site: nameIn(sites, night.siteId),
     target: nameIn(targets, night.plan[0]?.targetId),
-    ...measured(readings, site),
+    ...(records ? measured(records) : NOTHING),
   };
 }
 
-/** Every living night, newest first. */
-export function nightRows(records: Records): NightRow[] {
-  const readings = byNight(records.readings);
+/** Every living night, newest first. @param nightOf what a night is derived from; null where its rig or site is gone. */
+export function nightRows(records: Records, nightOf: (nightId: string) => NightRecords | null): NightRow[] {
   return records.nights
     .filter((n) => n.deletedAtUtc === null)
     .sort((a, b) => (a.eveningDate < b.eveningDate ? 1 : a.eveningDate > b.eveningDate ? -1 : a.id < b.id ? -1 : 1))
-    .map((night) => toRow(night, readings.get(night.id) ?? [], records));
+    .map((night) => toRow(night, nightOf(night.id), records));
 }
 
 /** Rows in which every word of the filter stands somewhere. `dateWords`: the date as the user reads it. */

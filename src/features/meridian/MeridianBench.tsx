@@ -88,7 +88,7 @@ export function MeridianBench() {
           {change && <p>{clockChangeWords(format.clock(change.utcMs), change.minutes)}</p>}
         </div>
       </div>
-      {!night.records.fromSnapshot && night.entry && <PlanForm key={night.records.night.rev} />}
+      {!night.records.fromSnapshot && night.entry && <PlanForm key={night.records.night.id} />}
     </BenchLayout>
   );
 }

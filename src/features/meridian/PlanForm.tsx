@@ -1,10 +1,12 @@
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { z } from 'zod';
-import { planEntrySchema } from '../../core/records/night.ts';
-import { updateHead } from '../../storage/commands.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
-import { writeWords } from '../../text/errorWords.ts';
+import { planEntrySchema, type PlanEntry } from '../../core/records/night.ts';
+import { updateHead } from '../../storage/heads.ts';
+import { EditConflict } from '../../session/EditConflict.tsx';
+import { useNight, useShared } from '../../session/session.ts';
+import { useEdited } from '../../session/useEdited.ts';
+import { useWrite } from '../../session/useWrite.ts';
 import { STRATEGY_NAMES } from '../../text/meridianWords.ts';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { QuantityField, SelectField } from '../../ui/form/Fields.tsx';
@@ -12,29 +14,34 @@ import { QuantityField, SelectField } from '../../ui/form/Fields.tsx';
 const formSchema = planEntrySchema.pick({ subS: true, gapS: true, limitH: true, strategy: true });
 type PlanFields = z.infer<typeof formSchema>;
 
+const fieldsOf = (entry: PlanEntry | null): PlanFields => ({
+  subS: entry?.subS ?? 60,
+  gapS: entry?.gapS ?? 5,
+  limitH: entry?.limitH ?? null,
+  strategy: entry?.strategy ?? 'endOfCrossingSub',
+});
+
 /** Sub length, gap, limit and when to flip, for this night. */
 export function PlanForm() {
   const night = useNight();
-  const { format, notify } = useShared();
-  const { writer } = useSession();
-  const entry = night.entry;
+  const { format } = useShared();
+  const write = useWrite();
+  const { id, rev } = night.records.night;
   const form = useForm<PlanFields, unknown, PlanFields>({
     resolver: formResolver(formSchema),
-    defaultValues: {
-      subS: entry?.subS ?? 60,
-      gapS: entry?.gapS ?? 5,
-      limitH: entry?.limitH ?? null,
-      strategy: entry?.strategy ?? 'endOfCrossingSub',
-    },
+    defaultValues: fieldsOf(night.entry),
   });
+  const edited = useEdited(form, { rev, fields: fieldsOf(night.entry) });
   const save = form.handleSubmit(async (fields) => {
     const [first, ...rest] = night.records.night.plan;
-    if (!first) return;
-    const written = await updateHead(writer, 'nights', night.records.night.id, {
-      plan: [{ ...first, ...fields }, ...rest],
-    });
-    if (written.ok) notify('Plan saved.', { undo: true });
-    else notify(writeWords(written.code, written.figures), { tone: 'problem' });
+    if (!first || !edited.mayReplace()) return;
+    const plan = [{ ...first, ...fields }, ...rest];
+    const written = await write(
+      ['plan', id, plan],
+      (w) => updateHead(w, 'nights', id, { plan }, { baseRev: rev }),
+      'Plan saved.',
+    );
+    if (written.ok) edited.kept({ rev: written.value.rev, fields });
   });
   return (
     <FormProvider {...form}>
@@ -60,6 +67,7 @@ export function PlanForm() {
             />
           )}
         </div>
+        <EditConflict edited={edited} />
         <div className="actions">
           <Button variant="primary" type="submit">
             Save the plan

@@ -5,7 +5,7 @@ import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { CALENDAR_TODO, CARD_CAUTIONS, CARD_EVENTS } from '../../text/cardWords.ts';
-import { clockFaceWords, readingWords } from '../../text/polarWords.ts';
+import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
 import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
 import { saveFile } from '../../ui/saveFile.ts';
 import { CALENDAR_ALARMS, nightCard, type DialRow, type NightCard } from './model.ts';
@@ -102,11 +102,17 @@ function Settings({ card }: { card: NightCard }) {
 function Measured({ card }: { card: NightCard }) {
   const { records } = useNight();
   const { format } = useShared();
-  if (card.measured.length === 0) return null;
+  const { pole } = card;
+  if (card.measured.length === 0 && pole === null) return null;
   const about = { format, south: records.site.latDeg < 0 };
   return (
     <Part title="Measured tonight">
-      <Lines lines={card.measured.map((r) => [READING_NAMES[r.kind], readingLine(r, about)] as const)} />
+      <Lines
+        lines={[
+          ...card.measured.map((r) => [READING_NAMES[r.kind], readingLine(r, about)] as const),
+          ...(pole ? [['Pole', poleWords(pole, about.south, format)] as const] : []),
+        ]}
+      />
     </Part>
   );
 }

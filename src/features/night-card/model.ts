@@ -1,10 +1,10 @@
 /** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
 import { nightAt, nightEventList, type NightEvent } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { dialReading, viewAngleDeg } from '../../core/mount/dial.ts';
 import { tapeReadingM } from '../../core/mount/tape.ts';
-import { lastReading } from '../../core/night/nightRecords.ts';
-import { scaleToSet } from '../../core/night/scaleToSet.ts';
+import { dialPlace } from '../../core/night/pole/dialOfNight.ts';
+import { poleOfNight, type PoleOfNight } from '../../core/night/pole/poleOfNight.ts';
+import { scaleToSet } from '../../core/night/pole/scaleToSet.ts';
 import { tapeOfRig } from '../../core/night/tapeOfRig.ts';
 import { usualTip } from '../../core/night/tipOfNight.ts';
 import type { Reading } from '../../core/records/reading.ts';
@@ -27,6 +27,8 @@ export type NightCard = {
   tubeM: number | null;
   /** The last of tonight's set-up readings of each kind and axis, in the order taken. */
   measured: Reading[];
+  /** Null where nobody has looked at the pole, and for mounts without one. */
+  pole: PoleOfNight | null;
   spacing: { presentMm: number; neededMm: number } | null;
   subs: { before: number; after: number; subS: number } | null;
   latestFlipMs: number | null;
@@ -47,15 +49,10 @@ function halfHours({ sky }: NightStatic): number[] {
 }
 
 function dialRows(night: NightStatic): DialRow[] {
-  const { latDeg } = night.records.site;
-  const finder = night.numbers.mount?.finder;
-  if (!finder || !night.run.stops.some((s) => s.step === 'polar')) return [];
+  if (!night.numbers.mount?.finder || !night.run.stops.some((s) => s.step === 'polar')) return [];
   return halfHours(night).map((timeMs) => {
-    const { haH } = nightAt(night, timeMs).poleStar;
-    const { numbering, view, plateTurnDeg } = finder;
-    const reading =
-      numbering === 'pattern' ? null : dialReading(haH, latDeg, { ...finder, numbering }, plateTurnDeg).reading;
-    return { timeMs, reading, viewAngleDeg: viewAngleDeg(haH, latDeg, view) };
+    const { belongs, reading } = dialPlace(night.records, nightAt(night, timeMs).poleStar);
+    return { timeMs, reading, viewAngleDeg: belongs.angleDeg };
   });
 }
 
@@ -76,15 +73,7 @@ function tubeOf({ numbers, records, bar }: NightStatic, settings: SettingValue<'
   return tapeReadingM(tapeOfRig(numbers, 'dec', settings), tip.estimate.balancedM ?? tip.problem.predictedM);
 }
 
-const SET_UP: ReadonlySet<Reading['kind']> = new Set([
-  'compass',
-  'shadow',
-  'feet',
-  'level',
-  'scaleReading',
-  'balance',
-  'polarError',
-]);
+const SET_UP: ReadonlySet<Reading['kind']> = new Set(['compass', 'shadow', 'feet', 'level', 'scaleReading', 'balance']);
 
 function measuredOf({ records }: NightStatic): Reading[] {
   const last = new Map<string, Reading>();
@@ -102,9 +91,10 @@ function subsOf({ plan, entry }: NightStatic): NightCard['subs'] {
 
 /** @param settings whose tapes the places are read from. */
 export function nightCard(night: NightStatic, settings: SettingValue<'balance'>): NightCard {
-  const { site, readings, history, rig } = night.records;
+  const { site, known, rig } = night.records;
   const { spacing } = night.numbers.lightPath;
-  const focus = lastReading([...history, ...readings], 'focus', (r) => r.subject.id === rig.id);
+  const focus = known.last('focus', rig.id);
+  const pole = poleOfNight(night.records);
   return {
     events: nightEventList(night),
     transitMs: night.targetSky && !night.targetSky.transit.neverRises ? night.targetSky.transit.transitMs : null,
@@ -114,6 +104,7 @@ export function nightCard(night: NightStatic, settings: SettingValue<'balance'>)
     weights: weightsOf(night, settings),
     tubeM: tubeOf(night, settings),
     measured: measuredOf(night),
+    pole: pole.basis === 'untouched' ? null : pole,
     spacing: spacing ? { presentMm: spacing.presentMm, neededMm: spacing.neededMm } : null,
     subs: subsOf(night),
     latestFlipMs: night.plan?.flip ? night.plan.limitMs : null,

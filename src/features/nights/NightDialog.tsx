@@ -3,11 +3,13 @@ import { FormProvider, useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { z } from 'zod';
 import { nightSchema, planEntrySchema, type Night, type PlanEntry } from '../../core/records/night.ts';
-import { eveningDate } from '../../core/time/civil.ts';
-import { createHead, updateHead } from '../../storage/commands.ts';
+import { eveningDate, usableZone } from '../../core/time/civil.ts';
+import { createHead, updateHead } from '../../storage/heads.ts';
 import type { Stored } from '../../storage/useStored.ts';
+import { EditConflict } from '../../session/EditConflict.tsx';
 import { useSession, useShared } from '../../session/session.ts';
-import { writeWords } from '../../text/errorWords.ts';
+import { useEdited } from '../../session/useEdited.ts';
+import { useWrite } from '../../session/useWrite.ts';
 import { QuantityField, SelectField, TextField, type Option } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 
@@ -59,7 +61,7 @@ const fieldsOf = ({ plan, ...night }: Night): Fields => ({
 function newFields({ sites, rigs }: Stored, nowMs: number): Fields {
   const site = sites.find((s) => s.deletedAtUtc === null);
   return {
-    eveningDate: eveningDate(nowMs, site?.zoneIana ?? 'UTC'),
+    eveningDate: eveningDate(nowMs, site ? usableZone(site) : 'UTC'),
     siteId: site?.id ?? '',
     rigId: rigs.find((r) => r.deletedAtUtc === null && !r.archived)?.id ?? '',
     darkness: 'astronomical',
@@ -78,23 +80,23 @@ const options = (
 
 /** A new night, or the settings of the shown one. */
 export function NightDialog({ night, close }: { night: Night | null; close: () => void }) {
-  const { stored, format, notify } = useShared();
-  const { writer, clock } = useSession();
+  const { stored, format } = useShared();
+  const { clock } = useSession();
+  const write = useWrite();
   const navigate = useNavigate();
   const form = useForm<Fields, unknown, Fields>({
     resolver: formResolver(formSchema),
     defaultValues: night ? fieldsOf(night) : newFields(stored, clock.nowMs()),
   });
+  const edited = useEdited(form, night && { rev: night.rev, fields: fieldsOf(night) });
   const save = form.handleSubmit(async (fields) => {
+    if (!edited.mayReplace()) return;
     const body = toBody(fields, night);
+    const what = ['night', night?.id ?? 'new', body];
     const written = night
-      ? await updateHead(writer, 'nights', night.id, body, { baseRev: night.rev })
-      : await createHead(writer, 'nights', body);
-    if (!written.ok) {
-      notify(writeWords(written.code, written.figures), { tone: 'problem' });
-      return;
-    }
-    notify(night ? 'Night saved.' : 'Night created.', { undo: true });
+      ? await write(what, (w) => updateHead(w, 'nights', night.id, body, { baseRev: night.rev }), 'Night saved.')
+      : await write(what, (w) => createHead(w, 'nights', body), 'Night created.');
+    if (!written.ok) return;
     close();
     if (!night) void navigate(`/n/${written.value.id}/meridian`);
   });
@@ -114,6 +116,7 @@ export function NightDialog({ night, close }: { night: Night | null; close: () =
               <QuantityField name="subS" label="Sub length" kind="seconds" system={format.system} />
               <SelectField name="darkness" label="Dark enough means" options={DARKNESS} />
             </div>
+            <EditConflict edited={edited} />
           </Modal.Body>
           <Modal.Footer>
             <Button variant="outline" onClick={close}>

@@ -1,9 +1,9 @@
 import { useMemo, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Load } from '../../core/mount/load.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
-import { useWriting } from '../../session/useWriting.ts';
-import { updateHead } from '../../storage/commands.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { useWrite } from '../../session/useWrite.ts';
+import { updateHead } from '../../storage/heads.ts';
 import { gapWords } from '../../text/errorWords.ts';
 import {
   BAR_PLACE_WORDS,
@@ -76,12 +76,12 @@ function Bars({ load, strain }: { load: Load; strain: LoadModel['payload']['stra
 /** How much of the rating this rig may use, and whether the rating counts bar and weights. */
 function RatingChoices() {
   const { records, numbers } = useNight();
-  const { writer } = useSession();
-  const writing = useWriting();
+  const write = useWrite();
   const { mount } = numbers;
   if (records.fromSnapshot || !mount) return null;
   const chooseShare = (loadShare: number): void => {
-    void writing(updateHead(writer, 'rigs', records.rig.id, { schools: { ...records.rig.schools, loadShare } }));
+    const { id, schools } = records.rig;
+    void write(['share', id, loadShare], (w) => updateHead(w, 'rigs', id, { schools: { ...schools, loadShare } }));
   };
   const closest = SHARE_CHOICES.reduce((best, one) =>
     Math.abs(one.share - records.schools.loadShare) < Math.abs(best.share - records.schools.loadShare) ? one : best,
@@ -103,9 +103,11 @@ function RatingChoices() {
         type="checkbox"
         label="The rating counts bar and weights"
         checked={mount.ratingIncludesWeights}
-        onChange={(event) =>
-          void writing(updateHead(writer, 'parts', mount.id, { ratingIncludesWeights: event.target.checked }))
-        }
+        onChange={(event) => {
+          const ratingIncludesWeights = event.target.checked;
+          const what = ['rating', mount.id, ratingIncludesWeights];
+          void write(what, (w) => updateHead(w, 'parts', mount.id, { ratingIncludesWeights }));
+        }}
       />
     </div>
   );

@@ -7,7 +7,7 @@ import type { PowerOfRig } from '../../core/night/powerOfRig.ts';
 import type { FuelPoint } from '../../core/power/battery.ts';
 import { settingOf, settingValues, type SettingValue } from '../../core/records/setting.ts';
 import { MS_PER_HOUR } from '../../core/time/utc.ts';
-import { useSaveSetting } from '../../session/useWriting.ts';
+import { useSaveSetting } from '../../session/useWrite.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useRibbonTime } from '../../session/useTime.ts';
 import { adviceWords, batteryWords, deviceVerdict, powerReason, powerSentence } from '../../text/powerWords.ts';

@@ -2,7 +2,6 @@ import { useCallback, useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { z } from 'zod';
 import { judgeSteadiness } from '../../core/mount/steadiness.ts';
-import { lastSteadiness } from '../../core/night/budgetSources.ts';
 import { LONGEST_SETTLE_S, readingValues } from '../../core/records/reading.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useSession, useShared, type NewReadingHere } from '../../session/session.ts';
@@ -52,13 +51,13 @@ type Fields = { settleS: number | null };
 
 /** Tap the tube and time until the image is still: recorded for this rig, judged for its focal length. */
 export function Steadiness() {
-  const { records, numbers } = useNight();
+  const { records, numbers, learned } = useNight();
   const { format, notify } = useShared();
   const record = useRecord();
   const forgotten = useCallback(() => notify(FORGOTTEN_WORDS, { tone: 'problem' }), [notify]);
   const { train } = numbers;
   if (!train) return null;
-  const last = lastSteadiness(records);
+  const last = learned.steadiness;
   const judged = last && judgeSteadiness(last.values.settleS, train.focalEffectiveMm);
   const saying: SteadySaying = judged
     ? { code: 'tested', settleS: last.values.settleS, waitS: judged.waitAfterSlewS, ...judged }

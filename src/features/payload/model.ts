@@ -1,7 +1,7 @@
 /** What the payload bench shows of the load, as codes and figures. */
 import { payloadOf, type Payload } from '../../core/night/payloadOfRig.ts';
 import type { NightRecords } from '../../core/night/nightRecords.ts';
-import { learnedRaKgM } from '../../core/night/tipOfNight.ts';
+import { learnedOf } from '../../core/night/learned.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { FootingSaying } from '../../text/footingWords.ts';
 import type { PayloadSaying } from '../../text/payloadWords.ts';
@@ -16,7 +16,8 @@ const FARTHEST_M = 0.8;
 
 /** The rig of a night as it stands, or as it is being dragged. */
 export function payloadOfNight(records: NightRecords, rig: Rig = records.rig): Payload {
-  return payloadOf(rig, { ...records, learnedRaKgM: learnedRaKgM(records) });
+  const { raMomentKgM: learnedRaKgM, goodInertiaKgM2 } = learnedOf(records);
+  return payloadOf(rig, { ...records, learnedRaKgM, goodInertiaKgM2 });
 }
 
 type Carried = { massKg: number; allowedKg: number };

@@ -2,9 +2,9 @@
  *  written once, when it is let go. */
 import { useMemo, useRef, useState } from 'react';
 import type { Placed, Rig } from '../../core/records/rig.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
-import { updateHead } from '../../storage/commands.ts';
-import { writeWords } from '../../text/errorWords.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { useWrite } from '../../session/useWrite.ts';
+import { updateHead } from '../../storage/heads.ts';
 import { movedWords } from '../../text/payloadWords.ts';
 import type { RailDrag } from '../../ui/instruments/RailDrawing.tsx';
 
@@ -22,8 +22,8 @@ function withDraft(rig: Rig, { ids, key, byM }: Draft): Rig {
  *  after the other, each from the revision that the one before it makes. */
 function useWrittenRig() {
   const { rig: stored, parts } = useNight().records;
-  const { notify, format } = useShared();
-  const { writer } = useSession();
+  const { format } = useShared();
+  const writeOnce = useWrite();
   const [ahead, setAhead] = useState<Rig | null>(null);
   const queue = useRef<Promise<void>>(Promise.resolve());
   const base = ahead && ahead.rev > stored.rev ? ahead : stored;
@@ -31,14 +31,14 @@ function useWrittenRig() {
     const moved = placed.find((p) => p.placedId === movedId);
     setAhead({ ...base, placed, rev: base.rev + 1 });
     queue.current = queue.current.then(async () => {
-      const written = await updateHead(writer, 'rigs', base.id, { placed }, { baseRev: base.rev });
-      if (!written.ok) {
-        setAhead(null);
-        notify(writeWords(written.code, written.figures), { tone: 'problem' });
-        return;
-      }
       const name = parts.find((p) => p.id === moved?.partId)?.name ?? 'The piece';
-      notify(movedWords(name, Math.abs(moved?.[key] ?? 0), format), { undo: true });
+      const { id, rev: baseRev } = base;
+      const written = await writeOnce(
+        ['place', id, baseRev, placed],
+        (w) => updateHead(w, 'rigs', id, { placed }, { baseRev }),
+        movedWords(name, Math.abs(moved?.[key] ?? 0), format),
+      );
+      if (!written.ok) setAhead(null);
     });
   };
   return { base, write };

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { settingOf } from '../../core/records/setting.ts';
 import { wallTime, zoneAnswer } from '../../core/time/civil.ts';
-import { useSaveSetting } from '../../session/useWriting.ts';
+import { useSaveSetting } from '../../session/useWrite.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { LATITUDE_LETTERS, LONGITUDE_LETTERS } from '../../text/format.ts';

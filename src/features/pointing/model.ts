@@ -1,8 +1,6 @@
 /** What focus and pointing show, as codes and figures. */
 import { focusLine, type FocusLine, type FocusPoint } from '../../core/optics/focusDrift.ts';
-import { lastReading } from '../../core/night/nightRecords.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import type { Reading, ReadingOf } from '../../core/records/reading.ts';
 import type { FocusSaying } from '../../text/pointingWords.ts';
 
 export type FocusModel = {
@@ -12,17 +10,14 @@ export type FocusModel = {
   line: FocusLine | null;
 };
 
-const ofRig = (readings: readonly Reading[], rigId: string): ReadingOf<'focus'>[] =>
-  readings.filter((r): r is ReadingOf<'focus'> => r.kind === 'focus' && r.subject.id === rigId);
-
 /** Tonight's position when there is one; else where to start, by the learned slope for a typed temperature or by the
  *  last night alone. */
 export function focusModel(night: NightStatic, temperatureC: number | null): FocusModel {
-  const { rig, readings, history } = night.records;
-  const before = ofRig(history, rig.id);
-  const points = [...before, ...ofRig(readings, rig.id)].map((r) => r.values);
+  const { rig, tonight: ofNight } = night.records;
+  const before = night.learned.focus;
+  const points = [...before, ...ofNight.of('focus', rig.id)].map((r) => r.values);
   const line = focusLine(points);
-  const tonight = lastReading(readings, 'focus');
+  const tonight = ofNight.last('focus');
   const last = before.at(-1);
   const saying = (): FocusSaying => {
     if (tonight) return { code: 'tonight', ...tonight.values };

@@ -1,9 +1,9 @@
 import { Button } from 'react-bootstrap';
-import type { Adjuster } from '../../core/night/knobsOfMount.ts';
+import type { Adjuster } from '../../core/night/pole/poleWalk.ts';
 import type { MountPart } from '../../core/records/part.ts';
-import { useNight, useSession } from '../../session/session.ts';
-import { useWriting } from '../../session/useWriting.ts';
-import { updateHead } from '../../storage/commands.ts';
+import { useNight } from '../../session/session.ts';
+import { useWrite } from '../../session/useWrite.ts';
+import { updateHead } from '../../storage/heads.ts';
 import { NO_ADJUSTERS_WORDS, SIDE_QUESTIONS } from '../../text/knobWords.ts';
 
 type Moves = NonNullable<MountPart['adjusters']>['altitude']['clockwiseMoves'];
@@ -24,12 +24,11 @@ const NO_ADJUSTERS = { altitude: { ...UNKNOWN, paired: false }, azimuth: { ...UN
 /** Asked once per mount: whether it has bolt and knobs, and which way each moves the axis; kept with the mount. */
 export function AskSides() {
   const { records, numbers } = useNight();
-  const { writer } = useSession();
-  const writing = useWriting();
+  const write = useWrite();
   const { mount } = numbers;
   if (!mount || records.fromSnapshot) return null;
   const keep = (adjusters: NonNullable<MountPart['adjusters']>): void =>
-    void writing(updateHead(writer, 'parts', mount.id, { adjusters }));
+    void write(['adjusters', mount.id, adjusters], (w) => updateHead(w, 'parts', mount.id, { adjusters }));
   const { adjusters } = mount;
   if (adjusters === null)
     return (

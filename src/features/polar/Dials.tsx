@@ -1,10 +1,11 @@
 import { Button } from 'react-bootstrap';
+import { ADJUSTERS } from '../../core/night/pole/poleWalk.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { recordLabel, useRecord } from '../../session/useRecord.ts';
 import { useIsLive } from '../../session/useTime.ts';
 import { handWords, TURN_LOGGED } from '../../text/knobWords.ts';
 import { TurnDials, type TurnDial } from '../../ui/instruments/TurnDials.tsx';
-import { ADJUSTERS, turnsAsShown } from './turnReadings.ts';
+import { turnsAsShown } from './turnReadings.ts';
 import { dialOf, type TurnsModel } from './turnsModel.ts';
 
 const spoken = (dial: TurnDial): string => `${dial.name}: ${dial.amount} ${dial.direction}`;

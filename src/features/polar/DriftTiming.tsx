@@ -1,9 +1,8 @@
 import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { z } from 'zod';
-import { DRIFT_GIVEN_UP, POLAR_LIST } from '../../core/night/checklists.ts';
-import { estimateWithMarkAt, type DriftRun } from '../../core/night/driftRun.ts';
-import { movedMostBy } from '../../core/night/poleOfNight.ts';
+import { estimateWithMarkAt, type DriftRun } from '../../core/night/pole/driftRun.ts';
+import { movedMostBy } from '../../core/night/pole/poleWalk.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { recordLabel, useRecord } from '../../session/useRecord.ts';
@@ -11,7 +10,7 @@ import { useIsLive } from '../../session/useTime.ts';
 import { airWords, markNowWords, partWords, runWords, UNIT_LABELS } from '../../text/driftWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { QuantityField, SelectField } from '../../ui/form/Fields.tsx';
-import { driftReadings } from './driftReadings.ts';
+import { driftReading } from './driftReadings.ts';
 import { partOf, type DriftModel } from './driftModel.ts';
 import { DriftUnitChoice } from './DriftUnitChoice.tsx';
 import { useDriftUnit } from './useDriftUnit.ts';
@@ -131,13 +130,13 @@ export function DriftTiming({ model, run, onDone }: Props) {
   const isLive = useIsLive();
   const record = useRecord();
   const finish = async (): Promise<void> => {
-    const readings = driftReadings(model, run, records);
-    if (await record(readings, `${run.starName}: drift recorded.`)) onDone();
+    const reading = driftReading(run, records);
+    if (reading && (await record(reading, `${run.starName}: drift recorded.`))) onDone();
   };
   const giveUp = (): void => {
-    const values = { listId: POLAR_LIST, itemId: DRIFT_GIVEN_UP, done: true };
+    const values = { what: 'driftGivenUp' } as const;
     void record(
-      { step: 'polar', subject: { type: 'night', id: records.night.id }, kind: 'check', values },
+      { step: 'polar', subject: { type: 'night', id: records.night.id }, kind: 'event', values },
       'Given up: its marks do not count.',
     );
   };

@@ -1,10 +1,9 @@
 import { z } from 'zod';
-import type { Reference } from '../../core/night/poleOfNight.ts';
+import type { Reference } from '../../core/night/pole/poleReference.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared, type NewReadingHere } from '../../session/session.ts';
 import { errorWords, sideWords } from '../../text/polarWords.ts';
 import { CheckField, QuantityField, SelectField } from '../../ui/form/Fields.tsx';
-import { lockShiftTo } from './turnReadings.ts';
 import type { TurnsModel } from './turnsModel.ts';
 
 type Typed = {
@@ -85,10 +84,8 @@ export function ErrorForm({ model, onRecorded }: { model: TurnsModel; onRecorded
       values: { ...values, method: 'typed' },
     };
     if (!tightened || !comparable) return [error];
-    return [
-      { step: 'polar', subject, kind: 'lockShift', values: lockShiftTo(typed, model, records.site.latDeg) },
-      error,
-    ];
+    // What tightening did is this error less the one before: derived, not stored.
+    return [{ step: 'polar', subject, kind: 'lockShift', values: { altArcmin: null, azArcmin: null } }, error];
   };
   return (
     <RecordForm<Typed, TypedError>

@@ -3,7 +3,6 @@ import { Button } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { boreAccuracyDeg, parallaxArcmin } from '../../core/mount/halfTurn.ts';
 import type { PlatePoint } from '../../core/mount/finderPlate.ts';
-import { PLATE_MOVED, POLAR_LIST } from '../../core/night/checklists.ts';
 import type { Dial } from '../../core/records/part.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { usePlacesInAddress } from '../../session/usePlacesInAddress.ts';
@@ -95,8 +94,8 @@ function Actions({ model, marks, change, testAgain }: ActionsProps) {
     if (kept) change(NO_MARKS);
   };
   const screwsTurned = (): void => {
-    const values = { listId: POLAR_LIST, itemId: PLATE_MOVED, done: true };
-    void record({ step: 'polar', subject, kind: 'check', values }, 'Screws turned: recorded. Test again.');
+    const values = { what: 'plateMoved' } as const;
+    void record({ step: 'polar', subject, kind: 'event', values }, 'Screws turned: recorded. Test again.');
   };
   const label = (words: string): string => recordLabel(words, isLive, format.clock(clock.nowMs()));
   return (

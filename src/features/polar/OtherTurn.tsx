@@ -1,11 +1,11 @@
 import { z } from 'zod';
-import { losesDeadBand } from '../../core/night/knobsOfMount.ts';
+import { losesDeadBand } from '../../core/night/pole/knobsOfMount.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { knobName } from '../../text/dialWords.ts';
 import { TURN_LOGGED } from '../../text/knobWords.ts';
 import { CheckField, QuantityField, SelectField } from '../../ui/form/Fields.tsx';
-import { trueErrorArcmin, type TurnsModel } from './turnsModel.ts';
+import type { TurnsModel } from './turnsModel.ts';
 
 type Fields = { adjuster: string; deg: number | null; way: string; lockedSince: boolean };
 
@@ -42,7 +42,7 @@ export function OtherTurn({ model }: { model: TurnsModel }) {
             adjuster,
             turns: (way === 'clockwise' ? deg : -deg) / 360,
             afterLockOrReversal: lockedSince || losesDeadBand(records, adjuster, way === 'clockwise'),
-            beforeArcmin: trueErrorArcmin(model, adjuster),
+            beforeArcmin: null,
             afterArcmin: null,
           },
         },

@@ -1,7 +1,6 @@
 import { Button } from 'react-bootstrap';
 import { useSearchParams } from 'react-router';
-import { FINAL_CHECK, POLAR_LIST, SET_BY_EYE } from '../../core/night/checklists.ts';
-import { goalOfNight } from '../../core/night/goalOfNight.ts';
+import { goalOfNight } from '../../core/night/pole/goalOfNight.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { recordLabel, useRecord } from '../../session/useRecord.ts';
 import { useIsLive } from '../../session/useTime.ts';
@@ -19,9 +18,9 @@ export function SetByEye() {
   const isFinal = params.get('visit') === 'final';
   const label = isFinal ? 'It still stands there, clutch tight' : 'The star is there';
   const tick = (): void => {
-    const values = { listId: POLAR_LIST, itemId: isFinal ? FINAL_CHECK : SET_BY_EYE, done: true };
+    const values = { what: isFinal ? 'lastPoleCheck' : 'setByEye' } as const;
     void record(
-      { step: 'polar', subject: { type: 'mount', id: night.records.rig.mountId }, kind: 'check', values },
+      { step: 'polar', subject: { type: 'mount', id: night.records.rig.mountId }, kind: 'event', values },
       setByEyeSaid(isFinal, goalOfNight(night), format),
     );
   };

@@ -1,13 +1,12 @@
 /** What the finder-dial bench shows, as codes and figures. */
-import { dialReading, viewAngleDeg, type Engraving, type Numbering } from '../../core/mount/dial.ts';
+import { viewAngleDeg, type Numbering } from '../../core/mount/dial.ts';
 import { starsOff } from '../../core/mount/eyeError.ts';
 import type { PlatePoint, PlatePolar } from '../../core/mount/finderPlate.ts';
-import { correctedPlace } from '../../core/mount/halfTurn.ts';
 import { senseOf } from '../../core/mount/knobs.ts';
 import { engravedStars, patternTurnDeg, type EngravedStar } from '../../core/mount/plateEngraving.ts';
 import type { NightAt } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { dialCorrection, plateOfFinder } from '../../core/night/plateOfFinder.ts';
+import { dialPlace, engravingOf, type DialPlace } from '../../core/night/pole/dialOfNight.ts';
 import type { Dial, MountPart } from '../../core/records/part.ts';
 import type { DialSaying } from '../../text/polarWords.ts';
 
@@ -43,12 +42,7 @@ export type DialModel = {
   lowPole: boolean;
 };
 
-function engravingOf(finder: Dial | null): Engraving | null {
-  if (!finder || finder.numbering === 'pattern') return null;
-  return { numbering: finder.numbering, topMark: finder.topMark, direction: finder.direction, view: finder.view };
-}
-
-function sayingOf(night: NightStatic, at: NightAt, finder: Dial | null, belongs: PlatePolar): DialSaying {
+function sayingOf(night: NightStatic, at: NightAt, finder: Dial | null, { belongs, reading }: DialPlace): DialSaying {
   const { latDeg } = night.records.site;
   const star = at.poleStar.name;
   const south = latDeg < 0;
@@ -56,10 +50,7 @@ function sayingOf(night: NightStatic, at: NightAt, finder: Dial | null, belongs:
   if (!finder) return { code: 'noFinder', star, viewAngleDeg: at.poleStar.uprightAngleDeg, south };
   const engraving = engravingOf(finder);
   const common = { star, viewAngleDeg: belongs.angleDeg, view: finder.view, south };
-  if (!engraving) return { code: 'pattern', ...common, engraved: finder.patternHips.length > 0 };
-  // The place on the plate carries the cross' offset; read back as an hour angle it goes through the same engraving.
-  const shiftDeg = belongs.angleDeg - viewAngleDeg(at.poleStar.haH, latDeg, finder.view);
-  const { reading } = dialReading(at.poleStar.haH, latDeg, engraving, finder.plateTurnDeg - shiftDeg);
+  if (!engraving || reading === null) return { code: 'pattern', ...common, engraved: finder.patternHips.length > 0 };
   return { code: 'engraved', ...common, reading, numbering: engraving.numbering };
 }
 
@@ -128,14 +119,10 @@ export function dialModel(night: NightStatic, at: NightAt): DialModel {
   const { mount } = night.numbers;
   const finder = mount?.finder ?? null;
   const { numbering, view, plateTurnDeg, turnsWithAxis, fieldDeg, faintestMag } = finder ?? NO_FINDER;
-  const crossOffset = finder ? dialCorrection(plateOfFinder(night.records)) : null;
-  const place = {
-    angleDeg: viewAngleDeg(at.poleStar.haH, latDeg, view),
-    distanceArcmin: at.poleStar.polarDistanceArcmin,
-  };
-  const belongs = crossOffset ? correctedPlace(place, crossOffset) : place;
+  const place = dialPlace(night.records, at.poleStar);
+  const { belongs, crossOffset } = place;
   return {
-    saying: sayingOf(night, at, finder, belongs),
+    saying: sayingOf(night, at, finder, place),
     latDeg,
     view,
     numbering,
@@ -148,7 +135,7 @@ export function dialModel(night: NightStatic, at: NightAt): DialModel {
     crossOffset,
     fieldDeg,
     faintestMag,
-    tiltCostArcmin: Math.abs(Math.sin((plateTurnDeg * Math.PI) / 180)) * place.distanceArcmin,
+    tiltCostArcmin: Math.abs(Math.sin((plateTurnDeg * Math.PI) / 180)) * at.poleStar.polarDistanceArcmin,
     moves: movesOf(mount, latDeg, view),
     lowPole: Math.abs(latDeg) < LOW_POLE_DEG,
   };

@@ -3,12 +3,12 @@ import type { BrightStar } from '../../core/sky/brightStars.ts';
 import { driftSensitivity, altSigmaArcmin, azSigmaArcmin, type PoleEstimate } from '../../core/mount/poleEstimate.ts';
 import { driftStars, type DriftStar, type DriftStep } from '../../core/mount/driftStars.ts';
 import { horizonAltDeg } from '../../core/night/darkness.ts';
-import { driftRun, estimateAfter, type DriftRun } from '../../core/night/driftRun.ts';
-import { driftTask, isKnownWell, type DriftTask } from '../../core/night/driftSteps.ts';
+import { driftRun, estimateAfter, type DriftRun } from '../../core/night/pole/driftRun.ts';
+import { driftTask, isKnownWell, type DriftTask } from '../../core/night/pole/driftSteps.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { poleLiftArcmin } from '../../core/night/poleLift.ts';
-import { movedMostBy } from '../../core/night/poleOfNight.ts';
-import { turnsTonight, type TurnsTonight } from '../../core/night/turnsTonight.ts';
+import { toldAgainst } from '../../core/night/pole/poleOfNight.ts';
+import { movedMostBy } from '../../core/night/pole/poleWalk.ts';
+import { turnsTonight, type TurnsTonight } from '../../core/night/pole/turnsTonight.ts';
 import type { DriftSaying } from '../../text/driftWords.ts';
 
 export type DriftUnit = 'field' | 'pixel' | 'arcsec';
@@ -31,9 +31,10 @@ export function partOf(
   { goal }: TurnsTonight,
   latDeg: number,
 ): { errorArcmin: number; sigmaArcmin: number } {
-  if (step === 'azimuth') return { errorArcmin: estimate.azArcmin, sigmaArcmin: azSigmaArcmin(estimate) };
-  const lift = goal.reference === 'refracted' ? poleLiftArcmin(latDeg) : 0;
-  return { errorArcmin: estimate.altArcmin - lift, sigmaArcmin: altSigmaArcmin(estimate) };
+  const { altErrorArcmin, azErrorArcmin } = toldAgainst(estimate, goal.reference, latDeg);
+  return step === 'azimuth'
+    ? { errorArcmin: azErrorArcmin, sigmaArcmin: azSigmaArcmin(estimate) }
+    : { errorArcmin: altErrorArcmin, sigmaArcmin: altSigmaArcmin(estimate) };
 }
 
 /** What one arcmin of a part does to the star, arcsec a minute. */

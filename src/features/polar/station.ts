@@ -1,26 +1,29 @@
 /** Polar alignment in the run: measured, set by eye, or open; a tracker's last check counts only after the rough pole
  *  and whatever was recorded on the way. */
-import { FINAL_CHECK, POLAR_LIST } from '../../core/night/checklists.ts';
-import { totalErrorArcmin } from '../../core/mount/polarDrift.ts';
-import { knobTurnedSince, lastReading } from '../../core/night/nightRecords.ts';
+import { poleOfNight } from '../../core/night/pole/poleOfNight.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import type { Summary } from '../../session/stationState.ts';
+import type { StationSummary, Summary } from '../../session/stationState.ts';
 
-export const polarSummary: Summary = (night, format) => {
-  const { readings, site } = night.records;
-  const error = lastReading(readings, 'polarError');
-  if (error) {
-    const total = totalErrorArcmin(error.values, site.latDeg);
-    if (knobTurnedSince(readings)) return { state: 'half', reading: 'turned' };
-    return { state: 'done', reading: format.quantity(total, 'arcmin') };
+export const polarSummary: Summary = ({ records }, format): StationSummary => {
+  const { basis, totalArcmin } = poleOfNight(records);
+  switch (basis) {
+    case 'measured':
+      return { state: 'done', reading: format.quantity(totalArcmin ?? 0, 'arcmin') };
+    case 'turned':
+      return { state: 'half', reading: 'turned' };
+    case 'inPart':
+      return { state: 'half', reading: 'in part' };
+    case 'byEye':
+      return { state: 'half', reading: 'by eye' };
+    case 'untouched':
+      return { state: 'open', reading: '' };
   }
-  const byEye = lastReading(readings, 'check', (r) => r.values.listId === POLAR_LIST && r.values.done);
-  return byEye ? { state: 'half', reading: 'by eye' } : { state: 'open', reading: '' };
 };
 
 /** When the rig was last touched after the rough pole: balance and focus move the axis. */
 function lastTouchUtc({ records }: NightStatic): string {
-  const touched = records.readings.filter((r) => r.kind === 'balance' || r.kind === 'focus').map((r) => r.takenAtUtc);
+  const { tonight } = records;
+  const touched = [...tonight.of('balance'), ...tonight.of('focus')].map((r) => r.takenAtUtc);
   return touched.sort().at(-1) ?? '';
 }
 
@@ -30,19 +33,14 @@ export const roughPoleSummary: Summary = (night, format) => {
 };
 
 export const finalPoleSummary: Summary = (night, format) => {
-  const { readings } = night.records;
-  const check = lastReading(
-    readings,
-    'check',
-    (r) => r.values.listId === POLAR_LIST && r.values.itemId === FINAL_CHECK && r.values.done,
-  );
-  const error = lastReading(readings, 'polarError');
-  const last = [check, error]
-    .flatMap((r) => r?.takenAtUtc ?? [])
-    .sort()
-    .at(-1);
+  const check = night.records.tonight.of('event').findLast((r) => r.values.what === 'lastPoleCheck');
+  const measuredUtc = poleOfNight(night.records).takenAtUtc;
+  const last = [check?.takenAtUtc ?? '', measuredUtc ?? ''].sort().at(-1) ?? '';
   const touchUtc = lastTouchUtc(night);
   // A measurement counts as the last check only when something was put on after the rough pole.
-  const done = last !== undefined && last >= touchUtc && (check !== undefined || touchUtc !== '');
-  return { state: done ? 'done' : 'open', reading: error ? polarSummary(night, format).reading : '' };
+  const done = last !== '' && last >= touchUtc && (check !== undefined || touchUtc !== '');
+  return {
+    state: done ? 'done' : 'open',
+    reading: measuredUtc === null ? '' : polarSummary(night, format).reading,
+  };
 };

@@ -1,8 +1,7 @@
 /** What the two dials show and say. */
-import { POLAR_LIST, SET_BY_EYE, isTicked } from '../../core/night/checklists.ts';
-import type { Adjuster } from '../../core/night/knobsOfMount.ts';
+import type { Adjuster } from '../../core/night/pole/poleWalk.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { turnsTonight, type AdjusterTonight, type TurnsTonight } from '../../core/night/turnsTonight.ts';
+import { turnsTonight, type AdjusterTonight, type TurnsTonight } from '../../core/night/pole/turnsTonight.ts';
 import { shortKnobName } from '../../text/dialWords.ts';
 import type { Format } from '../../text/format.ts';
 import { changeOf, effectWords, isOther, turnsClockwise, type Paired, type TurnsSaying } from '../../text/knobWords.ts';
@@ -11,11 +10,10 @@ import type { TurnDial } from '../../ui/instruments/TurnDials.tsx';
 
 export type TurnsModel = { turns: TurnsTonight; saying: TurnsSaying; paired: Paired; south: boolean };
 
-function sayingOf(night: NightStatic, { altitude, azimuth, goal, locked }: TurnsTonight): TurnsSaying {
+function sayingOf({ altitude, azimuth, goal, locked, pole }: TurnsTonight): TurnsSaying {
   const both = [altitude, azimuth];
   if (both.every((a) => !a.measured && !a.turnedSince)) {
-    const byEye = isTicked(night.records.readings, POLAR_LIST, SET_BY_EYE);
-    return byEye && goal.byEyeIsEnough ? 'byEyeIsEnough' : 'measure';
+    return pole.basis === 'byEye' && goal.byEyeIsEnough ? 'byEyeIsEnough' : 'measure';
   }
   if (both.some((a) => a.turnedSince)) return 'measureAgain';
   if (both.some((a) => a.measured && !a.within)) return 'turn';
@@ -28,7 +26,7 @@ export function turnsModel(night: NightStatic): TurnsModel {
   const { adjusters = null } = night.numbers.mount ?? {};
   return {
     turns,
-    saying: sayingOf(night, turns),
+    saying: sayingOf(turns),
     paired: { altitude: adjusters?.altitude.paired ?? false, azimuth: adjusters?.azimuth.paired ?? true },
     south: night.records.site.latDeg < 0,
   };
@@ -52,10 +50,4 @@ export function dialOf(model: TurnsModel, adjuster: Adjuster, f: Format): TurnDi
   if (!a.advice) return { ...common, turns: null, amount: common.size, direction: 'turn not known', size: '' };
   const direction = common.clockwise ? 'clockwise' : 'counter-clockwise';
   return { ...common, turns: a.advice.turns, amount: turnWords(a.advice.turns, f), direction };
-}
-
-/** An adjuster's error against the true pole, as a logged turn keeps it. */
-export function trueErrorArcmin({ turns }: TurnsModel, adjuster: Adjuster): number {
-  const { altArcmin, azArcmin } = turns.pole.estimate;
-  return adjuster === 'altitude' ? altArcmin : azArcmin;
 }

@@ -7,6 +7,7 @@ import { magneticField } from '../../core/sky/magnetic.ts';
 import { isKnownZone } from '../../core/time/civil.ts';
 import { formatDegMinSec } from '../../core/units/sexagesimal.ts';
 import { useSession, useShared } from '../../session/session.ts';
+import { EditConflict } from '../../session/EditConflict.tsx';
 import { useHeadForm } from '../../session/useHeadForm.ts';
 import { LATITUDE_LETTERS, LONGITUDE_LETTERS } from '../../text/format.ts';
 import { AngleField, QuantityField, TextField } from '../../ui/form/Fields.tsx';
@@ -103,12 +104,30 @@ function Declination({ form }: { form: Form }) {
   );
 }
 
+const toFields = ({
+  name: called,
+  latDeg: lat,
+  lonDeg: lon,
+  elevationM: height,
+  zoneIana,
+  horizon,
+  note,
+}: Site): Fields => ({
+  name: called,
+  latDeg: lat,
+  lonDeg: lon,
+  elevationM: height,
+  zoneIana,
+  horizonText: formatHorizon(horizon),
+  note,
+});
+
 export function SiteForm({ site }: { site: Site | null }) {
   const { format } = useShared();
   const form = useForm<Fields, unknown, z.infer<typeof formSchema>>({
     resolver: formResolver(formSchema),
     defaultValues: site
-      ? { ...site, horizonText: formatHorizon(site.horizon) }
+      ? toFields(site)
       : {
           name: '',
           latDeg: null,
@@ -119,7 +138,7 @@ export function SiteForm({ site }: { site: Site | null }) {
           note: '',
         },
   });
-  const { save, remove } = useHeadForm('sites', site, '/sites');
+  const { save, remove, edited } = useHeadForm({ table: 'sites', record: site, listPath: '/sites', form, toFields });
   return (
     <FormProvider {...form}>
       <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate>
@@ -159,6 +178,7 @@ export function SiteForm({ site }: { site: Site | null }) {
           ))}
         </datalist>
         <Declination form={form} />
+        <EditConflict edited={edited} />
         <SaveBar onDelete={site ? remove : null} />
       </form>
     </FormProvider>

@@ -1,7 +1,9 @@
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate, useParams } from 'react-router';
+import { Gone } from '../../session/Gone.tsx';
 import { useShared } from '../../session/session.ts';
 import { Boundary } from '../../ui/Boundary.tsx';
+import { PageTitle } from '../../ui/PageTitle.tsx';
 import { Empty } from '../../ui/Problem.tsx';
 import { SiteForm } from './SiteForm.tsx';
 
@@ -35,11 +37,17 @@ export function SitesPage() {
       <Boundary what="This form" resetKey={id}>
         <div>
           {site || id === 'new' ? (
-            <SiteForm key={`${id ?? ''}-${site?.rev ?? 0}`} site={site} />
+            <SiteForm key={id ?? ''} site={site} />
+          ) : id === undefined ? (
+            <>
+              <PageTitle>Sites</PageTitle>
+              <Empty>
+                Choose a site on the list, or add the place where you set up. Dark hours, pole and compass follow from
+                it.
+              </Empty>
+            </>
           ) : (
-            <Empty>
-              {id === undefined ? 'Choose a site, or add one.' : 'This site is not here any more. Choose another one.'}
-            </Empty>
+            <Gone table="sites" id={id} />
           )}
         </div>
       </Boundary>

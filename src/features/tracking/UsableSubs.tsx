@@ -5,10 +5,10 @@ import { z } from 'zod';
 import { WANTED_SHARE, type UsableNight } from '../../core/night/usableOfNight.ts';
 import { wormPeriodS } from '../../core/tracking/periodicError.ts';
 import { shareAt, type UsablePoint } from '../../core/tracking/usableSubs.ts';
-import { updateHead } from '../../storage/commands.ts';
+import { updateHead } from '../../storage/heads.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
-import { useNight, useSession, useShared } from '../../session/session.ts';
-import { writeWords } from '../../text/errorWords.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { useWrite } from '../../session/useWrite.ts';
 import { plain } from '../../text/said.ts';
 import { trackingReason, trackingSentence } from '../../text/trackingWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
@@ -76,17 +76,16 @@ function Chooser({
   choose: (s: number) => void;
 }) {
   const { records } = useNight();
-  const { format, notify } = useShared();
-  const { writer } = useSession();
+  const { format } = useShared();
+  const write = useWrite();
   const longest = usable.curve.at(-1)?.exposureS ?? 300;
-  const take = async (): Promise<void> => {
-    const [first, ...rest] = records.night.plan;
+  const take = (): void => {
+    const { id, plan: before } = records.night;
+    const [first, ...rest] = before;
     if (!first) return;
-    const written = await updateHead(writer, 'nights', records.night.id, {
-      plan: [{ ...first, subS: chosenS }, ...rest],
-    });
-    if (written.ok) notify(`Subs of ${format.duration(chosenS)} planned.`, { undo: true });
-    else notify(writeWords(written.code, written.figures), { tone: 'problem' });
+    const plan = [{ ...first, subS: chosenS }, ...rest];
+    const said = `Subs of ${format.duration(chosenS)} planned.`;
+    void write(['plan', id, plan], (w) => updateHead(w, 'nights', id, { plan }), said);
   };
   return (
     <>
@@ -105,7 +104,7 @@ function Chooser({
       </Form.Group>
       {!records.fromSnapshot && records.night.plan.length > 0 && (
         <div className="actions">
-          <Button variant="primary" disabled={chosenS === subS} onClick={() => void take()}>
+          <Button variant="primary" disabled={chosenS === subS} onClick={take}>
             Plan subs of {format.duration(chosenS)}
           </Button>
         </div>

@@ -2,6 +2,7 @@
 import { FIRST_SUB_LIST, firstSubChecks, isTicked, type FirstSubCheck } from '../../core/night/checklists.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { usableOfNight, WANTED_SHARE, type UsableNight } from '../../core/night/usableOfNight.ts';
+import { oncePer } from '../../core/once.ts';
 import { shareAt } from '../../core/tracking/usableSubs.ts';
 import type { TrackingSaying } from '../../text/trackingWords.ts';
 
@@ -13,14 +14,7 @@ function settable(exposureS: number): number {
   return exposureS < 60 ? Math.floor(exposureS) : Math.floor(exposureS / 5) * 5;
 }
 
-const known = new WeakMap<NightStatic, UsableNight | null>();
-function usable(night: NightStatic): UsableNight | null {
-  const found = known.get(night);
-  if (found !== undefined) return found;
-  const made = usableOfNight(night);
-  known.set(night, made);
-  return made;
-}
+const usable = oncePer(usableOfNight);
 
 export function trackingModel(night: NightStatic): TrackingModel {
   const subS = night.entry?.subS ?? SUB_WITHOUT_PLAN_S;

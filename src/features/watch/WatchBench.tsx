@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { fromUtcText, MS_PER_MINUTE, toUtcText } from '../../core/time/utc.ts';
-import { FLIP_BEGUN, FLIP_LIST, watchAt, type Watch } from '../../core/night/watch.ts';
+import { watchAt, type Watch } from '../../core/night/watch.ts';
 import { lastReading } from '../../core/night/nightRecords.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
@@ -60,8 +60,8 @@ function Action({ watch, log }: { watch: Watch; log: () => void }) {
   if (night.records.fromSnapshot) return null;
   const rig = { type: 'rig', id: night.records.rig.id } as const;
   const begin = (): void => {
-    const values = { listId: FLIP_LIST, itemId: FLIP_BEGUN, done: true };
-    void record({ step: 'watch', subject: rig, kind: 'check', values }, 'Flip begun.');
+    const values = { what: 'flipBegun' } as const;
+    void record({ step: 'watch', subject: rig, kind: 'event', values }, 'Flip begun.');
   };
   const finish = (sinceMs: number): void => {
     const minutes = Math.max(0, (clock.nowMs() - sinceMs) / MS_PER_MINUTE);

@@ -1,6 +1,6 @@
 /** One shipped part: its fixed id and what a form would hold. */
 import type { Part, PartKind, PartOf } from '../../core/records/part.ts';
-import type { Body } from '../commands.ts';
+import type { Body } from '../heads.ts';
 
 export type DemoPart = { id: string } & Body<Part>;
 

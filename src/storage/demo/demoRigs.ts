@@ -2,7 +2,7 @@
  *  Load against two thirds of the rating: Heron 6.97 of 12.0 kg (58 %, fine); Wagtail, whose rating includes weights,
  *  1.81 + bar 0.22 + one kilogram of weight = 3.03 of 3.33 kg (91 %, near the limit, so the longer lever); Plover 8.09 of
  *  6.0 kg (135 %, over), its moment 1.94 of 1.20 kg m. */
-import type { Body } from '../commands.ts';
+import type { Body } from '../heads.ts';
 import { HERON_SUPPLIES, WAGTAIL_SUPPLIES } from './demoPower.ts';
 import type { Placed, Rig } from '../../core/records/rig.ts';
 import type { Site, Target } from '../../core/records/site.ts';

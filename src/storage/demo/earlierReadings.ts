@@ -1,6 +1,5 @@
 /** What was recorded on one earlier night of the demo, station by station. All numbers are invented. */
 import { FIRST_SUB_LIST, type FirstSubCheck } from '../../core/night/checklists.ts';
-import { poleLiftArcmin } from '../../core/night/poleLift.ts';
 import type { Reading, ReadingOf, Step } from '../../core/records/reading.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Site } from '../../core/records/site.ts';
@@ -100,14 +99,14 @@ function balanceAndTap({ rig }: Where, e: Earlier): Entry[] {
 }
 
 /** Found, turned, measured, tightened, measured. */
-function pole({ rig, site }: Where, e: Earlier): Entry[] {
+function pole({ rig }: Where, e: Earlier): Entry[] {
   const mount = { type: 'mount', id: rig.mountId } as const;
   const common = { step: 'polar', subject: mount } as const;
   const error = (minutes: number, altErrorArcmin: number, azErrorArcmin: number): Entry => ({
     ...common,
     minutes,
     kind: 'polarError',
-    values: { altErrorArcmin, azErrorArcmin, method: 'drift', reference: 'refracted' },
+    values: { altErrorArcmin, azErrorArcmin, method: 'typed', reference: 'refracted' },
   });
   const turn = (adjuster: 'altitude' | 'azimuth', beforeArcmin: number, after: number): Entry => ({
     ...common,
@@ -117,7 +116,7 @@ function pole({ rig, site }: Where, e: Earlier): Entry[] {
       adjuster,
       turns: turnsOf(after - beforeArcmin, e),
       afterLockOrReversal: true,
-      beforeArcmin: adjuster === 'altitude' ? beforeArcmin + poleLiftArcmin(site.latDeg) : beforeArcmin,
+      beforeArcmin: null,
       afterArcmin: null,
     },
   });
@@ -129,7 +128,7 @@ function pole({ rig, site }: Where, e: Earlier): Entry[] {
     turn('altitude', found.alt, set.alt),
     turn('azimuth', found.az, set.az),
     error(12, set.alt, set.az),
-    { ...common, minutes: 14, kind: 'lockShift', values: lock },
+    { ...common, minutes: 14, kind: 'lockShift', values: { altArcmin: null, azArcmin: null } },
     error(15, e.alt, e.az),
   ];
 }

@@ -1,6 +1,6 @@
 /** The one frame of all charts: axes with grid, a spoken label, and the picture as SVG or PNG. D3 computes, React draws. */
 import { scaleLinear, type ScaleLinear } from 'd3';
-import { useRef, type ReactNode } from 'react';
+import { useRef, useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { useWidth } from '../useWidth.ts';
 import { saveChart } from './saveChart.ts';
@@ -73,6 +73,7 @@ function YAxis({ axis, scales }: { axis: Axis; scales: Scales }) {
 export function ChartFrame({ label, fileName, height, x, y, children }: Props) {
   const [ref, measured] = useWidth<HTMLDivElement>(680);
   const svg = useRef<SVGSVGElement>(null);
+  const [failed, setFailed] = useState(false);
   const outer = Math.max(NARROWEST, measured);
   const width = outer - MARGIN.left - MARGIN.right;
   const inner = height - MARGIN.top - MARGIN.bottom;
@@ -83,7 +84,7 @@ export function ChartFrame({ label, fileName, height, x, y, children }: Props) {
     height: inner,
   };
   const save = (kind: 'svg' | 'png'): void => {
-    if (svg.current) void saveChart(svg.current, fileName, kind);
+    if (svg.current) void saveChart(svg.current, fileName, kind).then((saved) => setFailed(!saved));
   };
   return (
     <div ref={ref} className="chart">
@@ -101,6 +102,9 @@ export function ChartFrame({ label, fileName, height, x, y, children }: Props) {
         <Button variant="link" onClick={() => save('png')}>
           Save as PNG
         </Button>
+        {failed && (
+          <span role="alert">The browser could not make the picture. Nothing was saved. Save it as SVG instead.</span>
+        )}
       </div>
     </div>
   );

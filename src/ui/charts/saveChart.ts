@@ -31,8 +31,7 @@ async function toPng(svgText: string, width: number, height: number): Promise<Bl
   const image = new Image();
   const address = URL.createObjectURL(new Blob([svgText], { type: 'image/svg+xml' }));
   image.src = address;
-  await image.decode();
-  URL.revokeObjectURL(address);
+  await image.decode().finally(() => URL.revokeObjectURL(address));
   const scale = 2;
   const canvas = document.createElement('canvas');
   [canvas.width, canvas.height] = [width * scale, height * scale];
@@ -40,13 +39,15 @@ async function toPng(svgText: string, width: number, height: number): Promise<Bl
   return new Promise((resolve) => canvas.toBlob(resolve, 'image/png'));
 }
 
-export async function saveChart(svg: SVGSVGElement, fileName: string, kind: 'svg' | 'png'): Promise<void> {
+/** False when the browser could not make the picture. */
+export async function saveChart(svg: SVGSVGElement, fileName: string, kind: 'svg' | 'png'): Promise<boolean> {
   const text = withDayTokens((tokenOf) => standaloneSvg(svg, tokenOf));
   if (kind === 'svg') {
     saveFile(`${fileName}.svg`, new Blob([text], { type: 'image/svg+xml' }));
-    return;
+    return true;
   }
   const { width, height } = svg.viewBox.baseVal;
-  const png = await toPng(text, width, height);
+  const png = await toPng(text, width, height).catch(() => null);
   if (png) saveFile(`${fileName}.png`, png);
+  return png !== null;
 }

@@ -11,7 +11,8 @@ import {
   type QuantityKind,
   type UnitSystem,
 } from '../../core/units/quantities.ts';
-import { angleWords, fieldWords } from '../../text/errorWords.ts';
+import { angleWords } from '../../text/errorWords.ts';
+import { schemaWords } from '../../text/schemaWords.ts';
 
 type Common = {
   name: string;
@@ -25,7 +26,7 @@ type Common = {
 function useField(name: string, show?: (value: number) => string) {
   const { control } = useFormContext();
   const { field, fieldState } = useController({ name, control });
-  return { field, message: fieldState.error ? fieldWords(fieldState.error.message, show) : null };
+  return { field, message: fieldState.error ? schemaWords(fieldState.error.message, show) : null };
 }
 
 type GroupProps = Common & { id: string; message: string | null; children: ReactNode };

@@ -1,11 +1,11 @@
 import { expect } from 'chai';
-import { POLAR_LIST } from '../../../src/core/night/checklists.ts';
+import { poleOfNight } from '../../../src/core/night/pole/poleOfNight.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
 import { BRIGHT_STARS } from '../../../src/core/sky/brightStars.ts';
 import { driftModel, driftScale } from '../../../src/features/polar/driftModel.ts';
-import { driftReadings } from '../../../src/features/polar/driftReadings.ts';
-import { at, LIFT_ARCMIN, night, south, turn, type Wish } from '../../support/polar.ts';
-import { nightRecords, NOW, reading } from '../../support/records.ts';
+import { driftReading } from '../../../src/features/polar/driftReadings.ts';
+import { at, night, south, turn, type Wish } from '../../support/polar.ts';
+import { event, nightRecords, NOW, reading } from '../../support/records.ts';
 
 describe('drift', () => {
   const model = (readings: Reading[], wish: Wish = {}, step: 'azimuth' | 'altitude' | null = null) =>
@@ -46,7 +46,7 @@ describe('drift', () => {
     expect(enough.saying).to.deep.include({ code: 'enough', step: 'azimuth' });
     // 6"/min toward north near the meridian: the axis is too far west, in the north.
     expect(enough.estimate!.azArcmin).to.be.closeTo(-6 / (0.2625 * Math.cos((40.33 * Math.PI) / 180)), 1.5);
-    const givenUp = reading('check', { listId: POLAR_LIST, itemId: 'driftGivenUp', done: true }, at(9));
+    const givenUp = event('driftGivenUp', at(9));
     expect(model([mark(0, 0, true), mark(60, 5), givenUp]).run).to.equal(null);
   });
 
@@ -58,24 +58,28 @@ describe('drift', () => {
     expect(driftScale(one, 'field', null)).to.equal(null);
   });
 
-  it('a finished star leaves its rate; both parts measured, the whole error against the goal’s pole with its doubt', () => {
+  it('a finished star leaves its rate and its doubt, nothing reckoned; what it says of the pole is what the dials show', () => {
     const marks = [mark(0, 0, true), ...[60, 120, 180, 240, 300].map((s) => mark(s, s / 50))];
-    const finish = (readings: Reading[]) => {
-      const found = model(readings);
-      return driftReadings(found, found.run!, nightRecords({ readings }));
-    };
-    expect(finish(marks).map((r) => r.kind)).to.deep.equal(['drift']);
     const altitudeKnown = drift(-5, -3.7, -0.3);
-    const [rate, whole] = finish([altitudeKnown, ...marks]);
-    expect(rate!.sigma).to.have.property('rateArcsecPerMin').that.is.within(0.1, 1);
-    expect(whole).to.deep.include({ kind: 'polarError' });
-    expect(whole!.values).to.deep.include({ method: 'drift', reference: 'refracted' });
-    const found = model([altitudeKnown, ...marks]).estimate!;
-    expect(whole!.kind === 'polarError' && whole!.values.altErrorArcmin).to.be.closeTo(
-      found.altArcmin - LIFT_ARCMIN,
-      1e-9,
-    );
-    expect(finish([mark(0, 0, true)]), 'one mark tells nothing').to.deep.equal([]);
+    const readings = [altitudeKnown, ...marks];
+    const found = model(readings);
+    const finished = driftReading(found.run!, nightRecords({ readings }))!;
+    expect(finished).to.deep.include({ kind: 'drift' });
+    expect(finished.values).to.have.all.keys('haH', 'decDeg', 'rateArcsecPerMin');
+    expect(finished.sigma).to.have.property('rateArcsecPerMin').that.is.within(0.1, 1);
+    const kept = reading('drift', finished.values, { ...at(6), sigma: finished.sigma as Record<string, number> });
+    const pole = poleOfNight(nightRecords({ readings: [...readings, kept] }));
+    expect(pole.basis).to.equal('measured');
+    expect(pole.estimate.altArcmin).to.be.closeTo(found.estimate!.altArcmin, 1e-9);
+    expect(pole.estimate.azArcmin).to.be.closeTo(found.estimate!.azArcmin, 1e-9);
+    const alone = model([mark(0, 0, true)]);
+    expect(driftReading(alone.run!, nightRecords()), 'one mark tells nothing').to.equal(null);
+  });
+
+  it('the hour angle of a run is that halfway between its first and last mark', () => {
+    const run = (seconds: number) => model([mark(0, 0, true), mark(seconds, 5)]).run!;
+    // Half of 20 minutes later is 10 sidereal minutes further on.
+    expect(run(1200).haH - run(0.001).haH).to.be.closeTo(600.0 / 3600 / 0.99727, 1e-4);
   });
 
   it('in the south the same rules hold the other way round', () => {

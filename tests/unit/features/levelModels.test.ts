@@ -1,8 +1,8 @@
 import { expect } from 'chai';
-import { alignedAltDeg } from '../../../src/core/night/scaleToSet.ts';
+import { scaleBias } from '../../../src/core/night/pole/scaleBias.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
 import { bearingModel, latitudeModel, levelModel } from '../../../src/features/level/model.ts';
-import { reading, snapshotOf } from '../../support/records.ts';
+import { event, reading, snapshotOf } from '../../support/records.ts';
 import { at, before, changed, night, type Wish } from '../../support/nights.ts';
 
 const auas = { latDeg: -22.75, lonDeg: 17.2, elevationM: 1800, zoneIana: 'Africa/Windhoek' };
@@ -151,7 +151,7 @@ describe('the latitude scale', () => {
     expect(from(40.4).saying.code, 'within a tenth of a degree').to.equal('set');
     const bare = latitudeModel(night({ parts: changed('demo-heron-mount', { adjusters: null }) }), 39);
     expect(bare.saying).to.deep.include({ code: 'turnBolt', turns: null, up: true });
-    const set = reading('check', { listId: 'level', itemId: 'scaleSet', done: true });
+    const set = event('scaleSet');
     expect(latitudeModel(night({ readings: [set] }), null).saying.code).to.equal('done');
   });
 
@@ -168,12 +168,25 @@ describe('the latitude scale', () => {
     expect(latitudeModel(night({ readings: many }), null).bias?.biasDeg).to.be.closeTo(0.27, 1e-9);
   });
 
-  it('with the pole measured, its remaining error belongs to the axis and not to the scale', () => {
+  it('the axis stands where the pole of that night says: what remains belongs to it and not to the scale', () => {
+    const onMount = { subject: mount };
     const error = (reference: 'true' | 'refracted') =>
-      reading('polarError', { altErrorArcmin: 6, azErrorArcmin: 0, method: 'typed', reference });
-    expect(alignedAltDeg(night({ readings: [error('true')] }).records)).to.be.closeTo(40.43, 1e-9);
-    expect(alignedAltDeg(night({ readings: [error('refracted')] }).records)).to.be.closeTo(40.45, 1e-3);
-    expect(alignedAltDeg(night().records)).to.equal(40.33);
+      reading(
+        'polarError',
+        { altErrorArcmin: 6, azErrorArcmin: 0, method: 'typed', reference },
+        { ...at(1), ...onMount },
+      );
+    const read = reading('scaleReading', { scaleDeg: 41, trueAltDeg: null }, { ...at(5), ...onMount });
+    const bias = (...readings: Reading[]) => scaleBias(night({ readings: [...readings, read] }).records)?.biasDeg;
+    expect(bias(error('true'))).to.be.closeTo(41 - 40.43, 1e-9);
+    expect(bias(error('refracted'))).to.be.closeTo(41 - 40.45, 1e-3);
+    expect(bias(event('setByEye', { ...at(1), ...onMount })), 'the eye leads to the pole of the air').to.be.closeTo(
+      41 - 40.35,
+      1e-3,
+    );
+    expect(bias(), 'nobody looked at the pole').to.equal(undefined);
+    const retract = reading('retract', { readingId: error('true').id }, at(9));
+    expect(bias(error('true'), retract), 'an error taken back teaches no more').to.equal(undefined);
   });
 
   it('far south the scale is read without its sign', () => {

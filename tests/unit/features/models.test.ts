@@ -8,7 +8,8 @@ import { CALENDAR_ALARMS, nightCard } from '../../../src/features/night-card/mod
 import { focusModel } from '../../../src/features/pointing/model.ts';
 import { checksModel, trackingModel } from '../../../src/features/tracking/model.ts';
 import { isShown, stopPath } from '../../../src/session/paths.ts';
-import { parts, reading, world } from '../../support/records.ts';
+import { recordsOfNight } from '../../../src/core/night/nightRecords.ts';
+import { NOW, parts, reading, world } from '../../support/records.ts';
 import { at, before, changed, night, type Wish } from '../../support/nights.ts';
 
 const auas = { latDeg: -22.75, lonDeg: 17.2, elevationM: 1800, zoneIana: 'Africa/Windhoek' };
@@ -88,7 +89,7 @@ describe('logbook model', () => {
   const errors = (id: string, alt: number) =>
     reading(
       'polarError',
-      { altErrorArcmin: alt, azErrorArcmin: 0, method: 'drift', reference: 'true' },
+      { altErrorArcmin: alt, azErrorArcmin: 0, method: 'typed', reference: 'refracted' },
       { id, nightId: id },
     );
   const base = world();
@@ -102,6 +103,8 @@ describe('logbook model', () => {
     nights,
     readings: [errors('n0', 9), errors('n1', 4), reading('subs', { count: 10, usable: 8 }, { nightId: 'n2' })],
   };
+
+  const rowsOf = (all: typeof records) => nightRows(all, (id) => recordsOfNight(all, id, NOW));
 
   it('counts the ticks of the long lists by their last word, and lists everything else', () => {
     const tick = (listId: string, itemId: string, done: boolean, minute: number) =>
@@ -122,7 +125,7 @@ describe('logbook model', () => {
   });
 
   it('lists nights newest first with the last word on each thing', () => {
-    const rows = nightRows(records);
+    const rows = rowsOf(records);
     expect(rows.map((r) => r.night.id)).to.deep.equal(['n2', 'n1', 'n0']);
     expect(rows.map((r) => (r.polarArcmin === null ? null : Math.round(r.polarArcmin)))).to.deep.equal([null, 4, 9]);
     expect(rows[0]!.subs).to.deep.equal({ count: 10, usable: 8 });
@@ -134,13 +137,13 @@ describe('logbook model', () => {
       ...records,
       nights: nights.map((n) => (n.id === 'n1' ? { ...n, deletedAtUtc: '2026-11-25T00:00:00.000Z' } : n)),
     };
-    expect(nightRows(gone).map((r) => r.night.id)).to.deep.equal(['n2', 'n0']);
+    expect(rowsOf(gone).map((r) => r.night.id)).to.deep.equal(['n2', 'n0']);
     const retract = reading('retract', { readingId: 'n0' }, { id: 'x', nightId: 'n0' });
-    expect(nightRows({ ...records, readings: [...records.readings, retract] })[2]!.polarArcmin).to.equal(null);
+    expect(rowsOf({ ...records, readings: [...records.readings, retract] })[2]!.polarArcmin).to.equal(null);
   });
 
   it('filters by every word in any column', () => {
-    const rows = nightRows(records);
+    const rows = rowsOf(records);
     const dates = (filter: string) => filterRows(rows, filter, (d) => `words of ${d}`).map((r) => r.night.eveningDate);
     expect(dates('heron 2026-11-22')).to.deep.equal(['2026-11-22']);
     expect(dates('ESTRELA ngc')).to.have.length(3);

@@ -1,6 +1,5 @@
 import { expect } from 'chai';
 import { readingAt } from '../../../src/core/mount/dial.ts';
-import { PLATE_MOVED, POLAR_LIST } from '../../../src/core/night/checklists.ts';
 import { nightAt } from '../../../src/core/night/nightAt.ts';
 import type { Part } from '../../../src/core/records/part.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
@@ -8,7 +7,7 @@ import { dialModel, shownRadiusArcmin } from '../../../src/features/polar/dialMo
 import { findModel } from '../../../src/features/polar/findModel.ts';
 import { plateModel } from '../../../src/features/polar/plateModel.ts';
 import { at, finder, mounts, night, south, type Wish } from '../../support/polar.ts';
-import { NOW, reading } from '../../support/records.ts';
+import { event, NOW, reading } from '../../support/records.ts';
 
 describe('the dial', () => {
   const dial = (wish: Wish = {}) => {
@@ -81,8 +80,7 @@ describe('the dial', () => {
     const off = dial({ readings: [test] });
     expect(off.crossOffset).to.deep.equal({ xArcmin: 8, yArcmin: 0 });
     expect(off.belongs.distanceArcmin).not.to.be.closeTo(off.stars[0]!.distanceArcmin, 0.5);
-    const check = { listId: POLAR_LIST, itemId: PLATE_MOVED, done: true };
-    expect(dial({ readings: [test, reading('check', check, at(2))] }).crossOffset).to.equal(null);
+    expect(dial({ readings: [test, event('plateMoved', at(2))] }).crossOffset).to.equal(null);
   });
 
   it('draws the whole view, or what star and ring need', () => {
@@ -114,8 +112,7 @@ describe('finding the pole', () => {
 describe('the half-turn bench', () => {
   const test = (minute: number, xArcmin: number) =>
     reading('halfTurn', { beforeXArcmin: 0, beforeYArcmin: 0, afterXArcmin: 2 * xArcmin, afterYArcmin: 0 }, at(minute));
-  const moved = (minute: number) =>
-    reading('check', { listId: POLAR_LIST, itemId: PLATE_MOVED, done: true }, at(minute));
+  const moved = (minute: number) => event('plateMoved', at(minute));
   const model = (readings: Reading[], before = false, after = false) =>
     plateModel(
       night({ readings }),

@@ -5,7 +5,7 @@ import { nightStatic } from '../../../src/core/night/nightStatic.ts';
 import type { Rig } from '../../../src/core/records/rig.ts';
 import type { Step } from '../../../src/core/records/reading.ts';
 import { makeFormat } from '../../../src/text/format.ts';
-import { nightRecords, reading, snapshotOf } from '../../support/records.ts';
+import { event, nightRecords, reading, snapshotOf } from '../../support/records.ts';
 
 const format = makeFormat('metric', 'Europe/Lisbon');
 type Wish = Parameters<typeof nightRecords>[0];
@@ -64,11 +64,16 @@ describe('station states', () => {
 
   it('the pole is half by eye and done when measured', () => {
     expect(summary('polar')).to.deep.equal({ state: 'open', reading: '' });
-    expect(summary('polar', { readings: [tick('polar', 'setByEye')] })).to.deep.equal({
+    expect(summary('polar', { readings: [event('setByEye')] })).to.deep.equal({
       state: 'half',
       reading: 'by eye',
     });
-    const error = reading('polarError', { altErrorArcmin: 3, azErrorArcmin: 0, method: 'typed', reference: 'true' });
+    const error = reading('polarError', {
+      altErrorArcmin: 3,
+      azErrorArcmin: 0,
+      method: 'typed',
+      reference: 'refracted',
+    });
     expect(summary('polar', { readings: [error] })).to.deep.equal({ state: 'done', reading: '3.0′' });
     const turn = { adjuster: 'altitude', turns: 0.2, afterLockOrReversal: true, beforeArcmin: 3, afterArcmin: null };
     const turned = summary('polar', { readings: [error, reading('knobTurn', turn, at(5))] });
@@ -76,8 +81,8 @@ describe('station states', () => {
   });
 
   it('a tracker’s rough pole is done by eye, its last check only after everything is on', () => {
-    const rough = tick('polar', 'setByEye', true, 1);
-    const check = (minute: number) => tick('polar', 'finalCheck', true, minute);
+    const rough = event('setByEye', at(1));
+    const check = (minute: number) => event('lastPoleCheck', at(minute));
     const visit = (v: 'rough' | 'final', readings: Wish) => state('polar', { ...wagtail, ...readings }, { visit: v });
     expect(visit('rough', { readings: [rough] })).to.equal('done');
     expect(visit('final', { readings: [rough] })).to.equal('open');
@@ -102,7 +107,7 @@ describe('station states', () => {
     const all = ['clutches', 'rate', 'cables', 'caps', 'parked'].map((id) => tick('beforeFirstSub', id));
     expect(state('tracking', { readings: all })).to.equal('done');
     expect(state('watch')).to.equal('open');
-    expect(state('watch', { readings: [tick('flip', 'begun')] })).to.equal('half');
+    expect(state('watch', { readings: [event('flipBegun')] })).to.equal('half');
     expect(state('watch', { readings: [reading('subs', { count: 80, usable: 70 })] })).to.equal('done');
     expect(summary('logbook', { readings: [level] })).to.deep.equal({ state: 'none', reading: '1 night' });
   });

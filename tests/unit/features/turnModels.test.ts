@@ -1,11 +1,11 @@
 import { expect } from 'chai';
-import { POLAR_LIST, SET_BY_EYE } from '../../../src/core/night/checklists.ts';
+import { lockShiftOfMount } from '../../../src/core/night/pole/knobsOfMount.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
-import { lockShiftTo, turnsAsShown } from '../../../src/features/polar/turnReadings.ts';
+import { turnsAsShown } from '../../../src/features/polar/turnReadings.ts';
 import { dialOf, turnsModel } from '../../../src/features/polar/turnsModel.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import { at, error, LIFT_ARCMIN, mounts, night, south, turn, type Wish } from '../../support/polar.ts';
-import { nightRecords, reading } from '../../support/records.ts';
+import { event, nightRecords, reading } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
 describe('the two dials', () => {
@@ -13,7 +13,7 @@ describe('the two dials', () => {
 
   it('before anything: measure; set by eye is enough for a wide goal', () => {
     expect(model([]).saying).to.equal('measure');
-    const byEye = reading('check', { listId: POLAR_LIST, itemId: SET_BY_EYE, done: true }, at(1));
+    const byEye = event('setByEye', at(1));
     expect(model([byEye]).saying).to.equal('byEyeIsEnough');
     expect(model([byEye], { plan: { subS: 1200 } }).saying, 'not for long subs').to.equal('measure');
   });
@@ -145,11 +145,12 @@ describe('what is recorded of turns', () => {
   const model = (readings: Reading[]) => turnsModel(night({ readings }));
   const shown = (readings: Reading[]) => turnsAsShown(model(readings), nightRecords({ readings }));
 
-  it('one signed turn for each adjuster beyond the goal, with the error before it', () => {
+  it('one signed turn for each adjuster beyond the goal, and no error that others measured', () => {
     const [altitude, azimuth, ...rest] = shown([error(1, -28.6, 57.3)]);
     expect(rest).to.deep.equal([]);
     expect(altitude).to.deep.include({ kind: 'knobTurn' });
-    expect(altitude!.values).to.deep.include({ adjuster: 'altitude', afterLockOrReversal: true, afterArcmin: null });
+    expect(altitude!.values).to.deep.include({ adjuster: 'altitude', afterLockOrReversal: true });
+    expect(altitude!.values).to.deep.include({ beforeArcmin: null, afterArcmin: null });
     const turnsOf = (r: typeof altitude) => (r?.kind === 'knobTurn' ? r.values.turns : 0);
     expect([turnsOf(altitude), turnsOf(azimuth)].map(Math.sign)).to.deep.equal([1, -1]);
     expect(shown([error(1, 2, 30)]).map((r) => (r.kind === 'knobTurn' ? r.values.adjuster : ''))).to.deep.equal([
@@ -164,12 +165,30 @@ describe('what is recorded of turns', () => {
   });
 
   it('tightening is the difference of two errors, whichever pole each is told against', () => {
-    const before = model([error(1, 3, 1)]);
-    const near = (found: { altArcmin: number; azArcmin: number }) => {
-      expect(found.altArcmin).to.be.closeTo(1.3, 1e-9);
-      expect(found.azArcmin).to.be.closeTo(-0.4, 1e-9);
+    const lock = reading('lockShift', { altArcmin: null, azArcmin: null }, at(2));
+    const shift = (alt: number, reference: string, ...between: Reading[]) => {
+      const values = { altErrorArcmin: alt, azErrorArcmin: 0.6, method: 'typed', reference };
+      const readings = [error(1, 3, 1), ...between, lock, reading('polarError', values, at(3))];
+      return lockShiftOfMount(nightRecords({ readings }));
     };
-    near(lockShiftTo({ altErrorArcmin: 4.3, azErrorArcmin: 0.6, reference: 'refracted' }, before, 40.33));
-    near(lockShiftTo({ altErrorArcmin: 4.3 + LIFT_ARCMIN, azErrorArcmin: 0.6, reference: 'true' }, before, 40.33));
+    for (const found of [shift(4.3, 'refracted'), shift(4.3 + LIFT_ARCMIN, 'true')]) {
+      expect(found!.altArcmin).to.be.closeTo(1.3, 1e-9);
+      expect(found!.azArcmin).to.be.closeTo(-0.4, 1e-9);
+    }
+    const turned = turn(1.5, 'altitude', 0.1, 3);
+    expect(shift(4.3, 'refracted', turned), 'a turn in between is no tightening').to.equal(null);
+  });
+
+  it('turns without stated errors teach the same as those with them', () => {
+    const taught = [10, 20, 30, 40].flatMap((minute, i) => {
+      const turns = 0.2 + 0.15 * i;
+      const { values, ...rest } = turn(minute + 1, 'altitude', -turns, 40);
+      const unsaid = { ...rest, values: { ...values, beforeArcmin: null } } as Reading;
+      return [error(minute, 40, 0), unsaid, error(minute + 2, 40 - 50 * (turns - 0.05), 0)];
+    });
+    const { knob } = model([...taught, error(60, -30, 0)]).turns.altitude;
+    expect(knob).to.deep.include({ basis: 'learned' });
+    expect(knob!.gainArcminPerTurn).to.be.closeTo(50, 1e-6);
+    expect(knob!.deadTurns).to.be.closeTo(0.05, 1e-6);
   });
 });

@@ -84,6 +84,16 @@ describe('the backup file', () => {
     expect(mount).not.to.have.nested.property('finder.ringArcmin');
   });
 
+  it('reads a file of version 4: signals among the ticks become events', () => {
+    const first = backup.lists.readings[0]!;
+    const tick = { ...first, id: 'tick', kind: 'check', values: { listId: 'polar', itemId: 'setByEye', done: true } };
+    const file = JSON.parse(text) as { readings: object[] };
+    const read = readBackup(JSON.stringify({ ...file, version: 4, readings: [...file.readings, tick] }));
+    if (!read.ok) throw new Error(`${read.code} ${JSON.stringify(read.figures)}`);
+    const found = read.value.lists.readings.find((r) => r.id === 'tick')!;
+    expect([found.kind, found.values]).to.deep.equal(['event', { what: 'setByEye' }]);
+  });
+
   it('does not depend on the order in which records came', () => {
     const { lists } = backup;
     const shuffled = {
@@ -134,6 +144,30 @@ describe('the backup file', () => {
       (t) => t.replace(/"exportedAtUtc":"[^"]+"/, '"exportedAtUtc":"soon"'),
       'damagedFrame',
       /exportedAtUtc/,
+    ],
+    [
+      'a date that no calendar has',
+      (t) => t.replace(/"eveningDate":"\d{4}-\d{2}-\d{2}"/, '"eveningDate":"2026-99-99"'),
+      'damagedRecord',
+      /nights, record 1 .*“eveningDate”: Must be a date that the calendar has/,
+    ],
+    [
+      'an instant that no clock shows',
+      (t) => t.replace(/"takenAtUtc":"\d{4}-\d{2}-\d{2}/, '"takenAtUtc":"2026-02-30'),
+      'damagedRecord',
+      /a moment that the calendar has/,
+    ],
+    [
+      'a key that reaches into every object',
+      (t) => t.replace('{\n', '{\n"__proto__":{"x":1},'),
+      'damagedFrame',
+      /__proto__/,
+    ],
+    [
+      'such a key deep inside a record',
+      (t) => t.replace('"values":{', '"values":{"__proto__":{"polluted":1},'),
+      'damagedFrame',
+      /__proto__.*Nothing of this name/,
     ],
     ['a missing list', (t) => t.replace('"rigs":[', '"riggs":['), 'damagedFrame', /rigs/],
     ['a key that belongs nowhere', (t) => t.replace('{\n', '{\n"extra":1,'), 'damagedFrame', /extra/],

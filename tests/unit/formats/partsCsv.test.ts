@@ -3,7 +3,7 @@ import { partBodySchema } from '../../../src/core/records/part.ts';
 import { toCsv } from '../../../src/formats/csv.ts';
 import { isHere, readPartsCsv, type PartsCsvCode } from '../../../src/formats/partsCsv.ts';
 import { addParts } from '../../../src/storage/addParts.ts';
-import { undoLast } from '../../../src/storage/commands.ts';
+import { undoLast } from '../../../src/storage/undo.ts';
 import { PARTS_CSV_CODES, partsCsvWords } from '../../../src/text/partsCsvWords.ts';
 import { demoDatabase, writerFor } from '../../support/database.ts';
 import { parts } from '../../support/records.ts';
@@ -24,6 +24,33 @@ describe('parts from a spreadsheet', () => {
       expect(row.body, row.body.name).to.deep.equal(original);
     });
     expect(rows.every((row) => isHere(row, parts))).to.equal(true);
+  });
+
+  it('a column that reaches into every object is a foreign one, and no object changes by it', () => {
+    const text = [
+      'name,kind,sizeM.__proto__.x,constructor.prototype.y,__proto__.z,__proto__',
+      'Ring,small,polluted,polluted,polluted,polluted',
+    ].join('\n');
+    const { parts: rows, foreign } = read(text);
+    expect(foreign).to.include.members(['sizeM.__proto__.x', 'constructor.prototype.y', '__proto__.z', '__proto__']);
+    const innocent = {} as Record<string, unknown>;
+    expect([
+      innocent['x'],
+      innocent['y'],
+      innocent['z'],
+      ([] as unknown as Record<string, unknown>)['x'],
+    ]).to.deep.equal(Array(4).fill(undefined));
+    expect(rows[0]!.body.name).to.equal('Ring');
+    expect(readPartsCsv('name,kind,mass (constructor)\nRing,small,1')).to.deep.include({
+      ok: false,
+      code: 'unknownUnit',
+    });
+  });
+
+  it('what a spreadsheet was kept from running is read back as it was', () => {
+    const risky = { ...parts.find((p) => p.kind === 'small')!, name: '=2+3', note: '@x\n-y' };
+    const [row] = read(toCsv([risky])).parts;
+    expect([row!.body.name, row!.body['note']]).to.deep.equal(['=2+3', '@x\n-y']);
   });
 
   it('takes masses and lengths in other units, decimal commas, any order of columns', () => {

@@ -1,7 +1,11 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import Papa from 'papaparse';
-import { toCsv } from '../../../src/formats/csv.ts';
+import { nameSchema } from '../../../src/core/records/common.ts';
+import { partSchema } from '../../../src/core/records/part.ts';
+import { withoutControls } from '../../../src/core/records/text.ts';
+import { BACKUP_LISTS } from '../../../src/formats/backup.ts';
+import { columnsOf, toCsv, withoutGuard } from '../../../src/formats/csv.ts';
 import { folded, toICalendar, type CalendarEvent } from '../../../src/formats/icalendar.ts';
 import { holds } from '../../support/properties.ts';
 
@@ -67,5 +71,55 @@ describe('calendar files', () => {
         expect(pieces.map((p, i) => (i === 0 ? p : p.slice(1))).join('')).to.equal(line);
       }),
     );
+  });
+});
+
+describe('texts that people and files bring', () => {
+  it('lose control characters and halves of characters, and keep everything else', () => {
+    holds(
+      fc.property(fc.string({ unit: 'binary', maxLength: 40 }), (text) => {
+        const clean = withoutControls(text);
+        // eslint-disable-next-line no-control-regex -- that none is left is what is shown
+        expect(clean).not.to.match(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f]/);
+        expect(encodeURIComponent(clean), 'well formed').to.be.a('string');
+        expect(withoutControls(clean)).to.equal(clean);
+      }),
+    );
+    expect(withoutControls('Größe 8″ \u{1f98a}\n\tx\ud800y\u0000z')).to.equal('Größe 8″ \u{1f98a}\n\txyz');
+    expect(nameSchema.parse(' He\u0000ron\n8″ ')).to.equal('Heron 8″');
+  });
+
+  it('calendar lines hold none, and an event without length has no end', () => {
+    const event = {
+      uid: 'a@b',
+      startMs: Date.UTC(2026, 10, 24, 18),
+      endMs: Date.UTC(2026, 10, 24, 18),
+      summary: 'Dark\u0000 at\r\nlast',
+      description: '\tTab',
+      location: '',
+      alarmMinutes: null,
+    };
+    const text = toICalendar([event, { ...event, endMs: event.startMs + 60_000 }], 0, '-//x');
+    // eslint-disable-next-line no-control-regex -- that none is left is what is shown
+    expect(text).not.to.match(/[\u0000-\u0009\u000b\u000c\u000e-\u001f]/);
+    expect(text).to.include('SUMMARY:Dark at\\nlast');
+    expect(text.match(/DTEND:/g)).to.deep.equal(['DTEND:']);
+  });
+});
+
+describe('tables for a spreadsheet', () => {
+  it('run no formula, over a line break neither, and are read back as they were', () => {
+    for (const note of ['=1+1', '+x', '-x\ny', '@sum', '\t=1', "'=1", '\n=cmd', 'plain', '']) {
+      const cell = Papa.parse<string[]>(toCsv([{ note }])).data[1]?.[0] ?? '';
+      expect(cell, note).not.to.match(/^[=+\-@\t\r\n]/);
+      expect(withoutGuard(cell), note).to.equal(note);
+    }
+  });
+
+  it('an empty one has its header', () => {
+    const header = columnsOf(partSchema);
+    expect(header).to.include.members(['id', 'name', 'kind', 'massKg', 'finder.numbering', 'geometry.pivotHeightM']);
+    expect(toCsv([], header).trim()).to.equal(header.join(','));
+    for (const list of Object.values(BACKUP_LISTS)) expect(columnsOf(list)).to.include('id').and.not.include('');
   });
 });

@@ -2,22 +2,16 @@ import { expect } from 'chai';
 import { writeBackup, type Backup } from '../../../src/formats/backup.ts';
 import { readBackup } from '../../../src/formats/readBackup.ts';
 import { applyMerge, applyReplace, collect, removeDemo, wipe } from '../../../src/storage/backup.ts';
-import {
-  createHead,
-  deleteHead,
-  recordReading,
-  retractReading,
-  undoLast,
-  updateHead,
-  type NewReading,
-} from '../../../src/storage/commands.ts';
+import { createHead, deleteHead, updateHead } from '../../../src/storage/heads.ts';
+import { recordReading, retractReading, type NewReading } from '../../../src/storage/readings.ts';
+import { undoLast } from '../../../src/storage/undo.ts';
 import { contentFingerprint, fingerprint } from '../../../src/storage/content.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
 import { planMerge, undecided } from '../../../src/storage/merge.ts';
 import { saveSetting } from '../../../src/storage/settings.ts';
 import { readHeads, readReadings } from '../../../src/storage/stored.ts';
 import type { Writer } from '../../../src/storage/writer.ts';
-import { standingReadings } from '../../../src/core/night/nightRecords.ts';
+import { standingReadings } from '../../../src/core/night/standing.ts';
 import { demoDatabase, writerFor } from '../../support/database.ts';
 
 let laptop: Writer;
@@ -165,7 +159,7 @@ describe('merging two devices', () => {
     expect(settings.map((s) => s.id).sort()).to.deep.equal(['setting-clock', 'setting-units']);
   });
 
-  it('is undone as a whole, unless something changed since', async () => {
+  it('is undone as a whole, unless a record it touched changed since', async () => {
     const before = await stateText(phone);
     await createHead(laptop, 'targets', {
       name: 'NGC 7000',
@@ -179,9 +173,11 @@ describe('merging two devices', () => {
     expect(await stateText(phone)).not.to.equal(before);
     expect(await undoLast(phone)).to.deep.include({ ok: true });
     expect(await stateText(phone)).to.equal(before);
+    await setMass(laptop, 0.8);
     await bringIn(phone, await fileOf(laptop));
     await setMass(writerFor(phone.db, 'phone', 'other-tab'), 2);
     expect(await undoLast(phone)).to.deep.include({ ok: false, code: 'changedElsewhere' });
+    expect((await part(phone)).massKg).to.equal(2);
   });
 });
 

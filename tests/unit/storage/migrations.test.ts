@@ -1,65 +1,124 @@
 import { expect } from 'chai';
 import Dexie from 'dexie';
+import { readFileSync } from 'node:fs';
+import { standingReadings } from '../../../src/core/night/standing.ts';
+import { writeBackup } from '../../../src/formats/backup.ts';
+import { readBackup } from '../../../src/formats/readBackup.ts';
+import { collect } from '../../../src/storage/backup.ts';
 import { OwlDatabase } from '../../../src/storage/database.ts';
-import { MIGRATIONS } from '../../../src/storage/migrations.ts';
+import { LATEST_VERSION, openDatabase } from '../../../src/storage/opening.ts';
+import { undoLast } from '../../../src/storage/undo.ts';
+import { writerFor } from '../../support/database.ts';
 
-describe('the step from version 2 to 3', () => {
-  it('gives plates, mounts and devices their new fields, in snapshots too, and leaves the rest', async () => {
-    const old = new Dexie('test-frozen-2');
-    old.version(1).stores(MIGRATIONS[0]!.stores);
-    old.version(2).stores(MIGRATIONS[1]!.stores);
-    await old.open();
-    const rows = [
-      { id: 'p', kind: 'plate', name: 'Plate' },
-      { id: 'm', kind: 'mount', name: 'Mount', ratedKg: 9 },
-      { id: 'l', kind: 'load', name: 'Heater', currentA: 1 },
-      { id: 't', kind: 'tube', name: 'Tube', imageCircleMm: 40 },
-    ];
-    await old.table('parts').bulkPut(rows);
-    await old.table('snapshots').put({ id: 's', rig: {}, parts: rows, site: {} });
-    old.close();
-    const now = new OwlDatabase('test-frozen-2');
-    const upgraded = [
-      { id: 'l', kind: 'load', name: 'Heater', currentA: 1, use: 'other' },
-      { id: 'm', kind: 'mount', name: 'Mount', ratedKg: 9, saddle: null },
-      { id: 'p', kind: 'plate', name: 'Plate', dovetail: null },
-      { id: 't', kind: 'tube', name: 'Tube', imageCircleMm: 40 },
-    ];
-    expect(await now.table('parts').toArray()).to.deep.equal(upgraded);
-    const snapshot = (await now.table('snapshots').get('s')) as { parts: object[] };
-    expect(snapshot.parts).to.have.deep.members(upgraded);
-    await now.delete();
-  });
+type Row = Record<string, unknown> & { id: string };
+type Frozen = { version: number; tables: Record<string, Row[]> };
+
+/** A database as a released version wrote it; the files never change. */
+const frozen = (version: number): Frozen =>
+  JSON.parse(readFileSync(`tests/fixtures/databases/version-${version}.json`, 'utf8')) as Frozen;
+
+const KEYS: Record<string, string> = { nightReadings: 'nightId', meta: 'key', lineage: 'key', changes: 'id, tabId' };
+
+/** Put into a browser's database under its own number, without any code of ours. */
+async function thaw({ version, tables }: Frozen): Promise<string> {
+  const name = `test-frozen-${version}`;
+  const old = new Dexie(name);
+  old.version(version).stores(Object.fromEntries(Object.keys(tables).map((table) => [table, KEYS[table] ?? 'id'])));
+  await old.open();
+  for (const [table, rows] of Object.entries(tables)) await old.table(table).bulkPut(rows);
+  old.close();
+  return name;
+}
+
+const opened: OwlDatabase[] = [];
+async function upgraded(version: number) {
+  const before = frozen(version);
+  const db = new OwlDatabase(await thaw(before));
+  opened.push(db);
+  expect(await openDatabase(db)).to.equal('open');
+  const { backup, damaged } = await collect(writerFor(db, 'laptop', 'tab-a'));
+  return { before, db, lists: backup.lists, backup, damaged };
+}
+afterEach(async () => {
+  for (const db of opened.splice(0)) await db.delete();
 });
 
-describe('the step from version 3 to 4', () => {
-  it('gives finders the marks, rings and view that they could not state, in snapshots too', async () => {
-    const old = new Dexie('test-frozen-3');
-    for (const [i, { stores }] of MIGRATIONS.slice(0, 3).entries()) old.version(i + 1).stores(stores);
-    await old.open();
-    const finder = { numbering: '24h', topMark: 12, ringArcmin: 65, ringYear: 2020, screwAnglesDeg: [0] };
-    const rows = [
-      { id: 'm', kind: 'mount', name: 'Mount', finder },
-      { id: 'n', kind: 'mount', name: 'Plate', finder: { ...finder, numbering: 'pattern', ringArcmin: null } },
-      { id: 'o', kind: 'mount', name: 'None', finder: null },
-    ];
-    await old.table('parts').bulkPut(rows);
-    await old.table('snapshots').put({ id: 's', rig: {}, parts: rows, site: {} });
-    old.close();
-    const now = new OwlDatabase('test-frozen-3');
-    const seen = { patternHips: [], patternYear: null, fieldDeg: 7, faintestMag: 8 };
-    const kept = { topMark: 12, screwAnglesDeg: [0], ...seen };
-    const upgraded = [
-      {
-        ...rows[0],
-        finder: { ...kept, numbering: '24h', tickEvery: 0.5, numberEvery: 2, rings: [{ arcmin: 65, year: 2020 }] },
-      },
-      { ...rows[1], finder: { ...kept, numbering: 'pattern', tickEvery: null, numberEvery: null, rings: [] } },
-      rows[2],
-    ];
-    expect(await now.table('parts').toArray()).to.deep.equal(upgraded);
-    const snapshot = (await now.table('snapshots').get('s')) as { parts: object[] };
-    expect(snapshot.parts).to.deep.equal(upgraded);
-    await now.delete();
+describe('databases of released versions', () => {
+  for (const version of [1, 2, 3, 4]) {
+    it(`version ${version} opens with every record in it, none damaged, and exports again`, async () => {
+      const { before, lists, backup, damaged } = await upgraded(version);
+      expect(damaged).to.deep.equal([]);
+      for (const table of ['parts', 'rigs', 'sites', 'targets', 'nights', 'snapshots'] as const) {
+        expect(lists[table].map((r) => r.id).sort(), table).to.deep.equal(
+          before.tables[table]!.map((r) => r.id).sort(),
+        );
+      }
+      const stored = (before.tables['nightReadings'] as unknown as { readings: Row[] }[]).flatMap(
+        (row) => row.readings,
+      );
+      const derived = stored.filter((r) => r['kind'] === 'polarError' && (r['values'] as Row)['method'] === 'drift');
+      const gone = version === 4 ? derived.filter((r) => r.id.startsWith('own-')) : [];
+      expect(lists.readings.map((r) => r.id).sort()).to.deep.equal(
+        stored
+          .filter((r) => !gone.includes(r))
+          .map((r) => r.id)
+          .sort(),
+      );
+      const again = readBackup(writeBackup(backup).join(''));
+      expect(again.ok && again.value.lists.readings).to.have.length(lists.readings.length);
+    });
+  }
+
+  it('what a version added stands in every part, in snapshots too', async () => {
+    const { lists } = await upgraded(1);
+    for (const parts of [lists.parts, ...lists.snapshots.map((s) => s.parts)]) {
+      const tube = parts.find((p) => p.kind === 'tube')!;
+      const mount = parts.find((p) => p.id === 'demo-heron-mount')!;
+      expect(tube).to.include({ imageCircleMm: null });
+      expect(mount).to.have.property('saddle');
+      expect(mount.kind === 'mount' && mount.finder).to.deep.include({ fieldDeg: 7, patternHips: [] });
+    }
+  });
+
+  it('signals among the ticks become events, in the order in which they were; one unticked is taken back', async () => {
+    const { lists, before } = await upgraded(4);
+    const own = lists.readings.filter((r) => r.id.startsWith('own-'));
+    const events = own.flatMap((r) => (r.kind === 'event' ? [r.values.what] : []));
+    expect(events).to.deep.equal(['setByEye', 'scaleSet', 'flipBegun', 'plateMoved', 'driftGivenUp', 'lastPoleCheck']);
+    expect(standingReadings(own).some((r) => r.kind === 'event' && r.values.what === 'flipBegun')).to.equal(false);
+    expect(own.filter((r) => r.kind === 'check').map((r) => r.values)).to.deep.equal([
+      { listId: 'beforeFirstSub', itemId: 'caps', done: true },
+    ]);
+    const ticks = JSON.stringify(before.tables['nightReadings']).match(/"kind":"check"/g)!.length;
+    expect(lists.readings.filter((r) => r.kind === 'check')).to.have.length(ticks - 7);
+  });
+
+  it('an error that was reckoned from timed stars goes, one that was measured stays', async () => {
+    const { lists } = await upgraded(4);
+    const own = lists.readings.filter((r) => r.id.startsWith('own-') && r.kind === 'polarError');
+    expect(own.map((r) => r.kind === 'polarError' && r.values.method)).to.deep.equal(['typed']);
+    expect(lists.readings.filter((r) => r.kind === 'drift')).to.have.length(1);
+  });
+
+  it('changes of before can still be taken back, the last one first', async () => {
+    const { db } = await upgraded(4);
+    const undone = await undoLast(writerFor(db, 'laptop', 'tab-a'));
+    expect(undone.ok && [undone.value.label, undone.value.name]).to.deep.equal(['recorded', 'check']);
+  });
+
+  it('a newer database is left as it is and not opened', async () => {
+    const name = 'test-newer';
+    const newer = new Dexie(name);
+    newer.version(LATEST_VERSION + 1).stores({ parts: 'id', futures: 'id' });
+    await newer.table('parts').put({ id: 'p', fromTheFuture: true });
+    newer.close();
+    const db = new OwlDatabase(name);
+    expect(await openDatabase(db)).to.equal('newer');
+    expect(db.isOpen()).to.equal(false);
+    expect(await newer.open().then(() => newer.table('parts').get('p'))).to.deep.equal({
+      id: 'p',
+      fromTheFuture: true,
+    });
+    await newer.delete();
   });
 });

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import type { AdjusterTonight, TurnsTonight } from '../../../src/core/night/turnsTonight.ts';
+import type { AdjusterTonight, TurnsTonight } from '../../../src/core/night/pole/turnsTonight.ts';
 import {
   drawnWords,
   knobName,

@@ -41,6 +41,7 @@ describe('readings in words', () => {
       seeing: { fwhmArcsec: 2.4 },
       subs: { count: 211, usable: 203 },
       check: { listId: 'beforeFirstSub', itemId: 'caps', done: false },
+      event: { what: 'setByEye' },
       timing: { step: 'polar', minutes: 16 },
       note: { text: 'Calm.' },
       retract: { readingId: 'x' },

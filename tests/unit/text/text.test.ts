@@ -1,9 +1,14 @@
 import { expect } from 'chai';
+import { z } from 'zod';
+import { localDateSchema, nameSchema } from '../../../src/core/records/common.ts';
 import { toUtcText } from '../../../src/core/time/utc.ts';
 import { balanceReason, balanceSentence, type BalanceSaying, type Why } from '../../../src/text/balanceWords.ts';
 import { ITEM_ADVICE, ITEM_NAMES } from '../../../src/text/budgetWords.ts';
 import { changeWords } from '../../../src/text/changeWords.ts';
-import { angleWords, fieldWords, gapWords, WRITE_CODES, writeWords } from '../../../src/text/errorWords.ts';
+import { angleWords, gapWords, WRITE_CODES, writeWords } from '../../../src/text/errorWords.ts';
+import { BACKUP_CODES, backupWords } from '../../../src/text/dataWords.ts';
+import { PARTS_CSV_CODES, partsCsvWords } from '../../../src/text/partsCsvWords.ts';
+import { clipped, schemaWords } from '../../../src/text/schemaWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import { meridianReason, meridianSentence, type MeridianSaying } from '../../../src/text/meridianWords.ts';
 import {
@@ -156,16 +161,47 @@ describe('words', () => {
       expect(changeWords(label, 'balance')).to.match(/^Undone: /);
   });
 
-  it('form messages give the limit in the user’s unit', () => {
-    expect(fieldWords('Too small: expected number to be >=0.1', (v) => imperial.quantity(v, 'mass'))).to.equal(
-      'Must be at least 0.22 lb.',
-    );
-    expect(fieldWords('Too big: expected number to be <=10', (v) => metric.quantity(v, 'barLength'))).to.equal(
-      'Must be at most 10000 mm.',
-    );
-    expect(fieldWords('Invalid input: expected number, received null')).to.equal('Type a number.');
-    expect(fieldWords('nameMissing')).to.equal('Give it a name.');
-    expect(fieldWords(undefined)).to.equal('Check this value.');
+  it('what a schema refuses is said in the user’s words and unit, in forms and elsewhere alike', () => {
+    const said = (schema: z.ZodType, value: unknown, show?: (v: number) => string) => {
+      const parsed = schema.safeParse(value);
+      return parsed.success ? 'accepted' : schemaWords(parsed.error.issues[0]?.message, show);
+    };
+    expect(said(z.number().min(0.1), 0, (v) => imperial.quantity(v, 'mass'))).to.equal('Must be at least 0.22 lb.');
+    expect(said(z.number().max(10), 11, (v) => metric.quantity(v, 'barLength'))).to.equal('Must be at most 10000 mm.');
+    expect(said(z.number().positive(), 0)).to.equal('Must be more than 0.');
+    expect(said(z.number(), null)).to.equal('Type a number.');
+    expect(said(z.number().int(), 1.5)).to.equal('Type a whole number.');
+    expect(said(nameSchema, 'x'.repeat(81))).to.equal('Must be at most 80 characters long.');
+    expect(said(nameSchema, ' ')).to.equal('Give it a name.');
+    expect(said(z.enum(['a', 'b']), 'c')).to.equal('Choose one of the known values.');
+    expect(said(z.array(z.string()).max(1), ['a', 'b'])).to.equal('Must be at most 1 entries.');
+    expect(said(localDateSchema, '2026-99-99')).to.include('a date that the calendar has');
+    expect(said(z.object({}).strict(), { odd: 1 })).to.equal('Nothing of this name belongs here.');
+    expect([schemaWords('Write it so.'), schemaWords(undefined)]).to.deep.equal(['Write it so.', 'Check this value.']);
+  });
+
+  it('no sentence echoes more of a file than a line', () => {
+    const long = 'x'.repeat(3_000_000);
+    expect(clipped(long)).to.have.length(81);
+    for (const code of BACKUP_CODES) {
+      const figures = {
+        list: 'parts',
+        number: 1,
+        id: long,
+        where: long,
+        what: 'notOneOf',
+        version: 9,
+        known: 5,
+        characters: 3,
+      };
+      expect(backupWords(code, figures).length, code).to.be.lessThan(500);
+    }
+    for (const code of WRITE_CODES)
+      expect(writeWords(code, { name: long, where: long, what: long }).length).to.be.lessThan(500);
+    for (const code of PARTS_CSV_CODES) {
+      const figures = { row: 2, column: long, kind: long, kinds: 'a, b', what: 'notOneOf', name: long };
+      expect(partsCsvWords(code, figures).length, code).to.be.lessThan(500);
+    }
   });
 
   it('every budget item has a name and advice', () => {

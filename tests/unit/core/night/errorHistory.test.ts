@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { errorsBefore, errorsTonight } from '../../../../src/core/night/errorHistory.ts';
+import { errorsBefore, errorsTonight } from '../../../../src/core/night/pole/errorHistory.ts';
 import type { Reading } from '../../../../src/core/records/reading.ts';
 import { nightRecords, reading, snapshotOf } from '../../../support/records.ts';
 

@@ -1,12 +1,13 @@
 import { expect } from 'chai';
 import { horizonAltDeg } from '../../../../src/core/night/darkness.ts';
 import { nightAt, nightEventList, phaseAt } from '../../../../src/core/night/nightAt.ts';
-import { recordsOfNight, standingReadings } from '../../../../src/core/night/nightRecords.ts';
+import { recordsOfNight } from '../../../../src/core/night/nightRecords.ts';
 import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
+import { standingReadings } from '../../../../src/core/night/standing.ts';
 import { partsOfRig } from '../../../../src/core/night/rigState.ts';
 import type { Snapshot } from '../../../../src/core/records/snapshot.ts';
 import { formatClock } from '../../../../src/core/time/civil.ts';
-import { nightRecords, NOW, parts, reading, rigs, sites, world } from '../../../support/records.ts';
+import { event, nightRecords, NOW, parts, reading, rigs, sites, world } from '../../../support/records.ts';
 
 const HOUR = 3_600_000;
 
@@ -119,7 +120,7 @@ describe('readings in the budget', () => {
     expect(drift(transit + 5 * HOUR)).to.be.greaterThan(drift(transit) * 1.1);
   });
 
-  it('after a turn of a knob a quarter of the measured error is assumed, until it is measured again', () => {
+  it('after a turn the account reckons with it, and no turn makes an error smaller than it moved it', () => {
     const error = (alt: number, minute: number) =>
       reading(
         'polarError',
@@ -133,8 +134,10 @@ describe('readings in the budget', () => {
     );
     const budget = (readings: Parameters<typeof nightRecords>[0]) => nightStatic(nightRecords(readings)).budget;
     const turned = budget({ readings: [error(12, 1), turn] });
-    expect(turned?.input.polar).to.deep.include({ known: 'size' });
-    expect(turned?.input.polar.known === 'size' && turned.input.polar.errorArcmin).to.be.closeTo(3, 1e-6);
+    // A fifth of a turn counter-clockwise at 57.3 arcmin a turn.
+    expect(turned?.input.polar)
+      .to.have.property('altErrorArcmin')
+      .that.is.closeTo(12 - 0.2 * 57.29, 0.05);
     expect(turned?.sources.fieldRotation?.basis).to.equal('assumed');
     const again = budget({ readings: [error(12, 1), turn, error(2, 3)] });
     expect(again?.sources.fieldRotation?.basis).to.equal('measured');
@@ -146,7 +149,7 @@ describe('readings in the budget', () => {
       return polar?.known === 'size' ? polar.errorArcmin : null;
     };
     expect(size({})).to.equal(30);
-    expect(size({ readings: [reading('check', { listId: 'polar', itemId: 'setByEye', done: true })] })).to.equal(8);
+    expect(size({ readings: [event('setByEye')] })).to.equal(8);
   });
 
   it('a retracted reading counts no more', () => {

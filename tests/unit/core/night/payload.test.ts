@@ -69,7 +69,9 @@ describe('the payload of the demo rigs', () => {
       site: estrela,
     });
     const subs = (snapshotId: string, usable: number) => reading('subs', { count: 40, usable }, { snapshotId });
-    const snapshots = [snapshot('s1', rig('Heron')), snapshot('s2', rig('Plover'))];
+    const snapshots = new Map(
+      [snapshot('s1', rig('Heron')), snapshot('s2', rig('Plover'))].map((s) => [s.id, s] as const),
+    );
     const good = goodInertiaKgM2([subs('s1', 39), subs('s2', 39)], snapshots, 'demo-heron-mount');
     expect(good).to.be.closeTo(judge(rig('Heron')).load!.decInertiaKgM2, 1e-12);
     expect(goodInertiaKgM2([subs('s1', 20)], snapshots, 'demo-heron-mount')).to.equal(null);

@@ -2,9 +2,9 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { median } from '../../../../src/core/math/statistics.ts';
 import { firstSubChecks, isTicked } from '../../../../src/core/night/checklists.ts';
-import { standingReadings } from '../../../../src/core/night/nightRecords.ts';
 import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
 import { runFor } from '../../../../src/core/night/run.ts';
+import { standingReadings } from '../../../../src/core/night/standing.ts';
 import { FLIP_READY_MS, flipProgress, watchAt } from '../../../../src/core/night/watch.ts';
 import { usableOfNight } from '../../../../src/core/night/usableOfNight.ts';
 import type { MountPart } from '../../../../src/core/records/part.ts';
@@ -12,7 +12,7 @@ import type { Reading } from '../../../../src/core/records/reading.ts';
 import { zoneAnswer } from '../../../../src/core/time/civil.ts';
 import { toUtcText } from '../../../../src/core/time/utc.ts';
 import { holds } from '../../../support/properties.ts';
-import { nightRecords, parts, reading } from '../../../support/records.ts';
+import { event, nightRecords, parts, reading } from '../../../support/records.ts';
 
 const heron = parts.find((p) => p.id === 'demo-heron-mount') as MountPart;
 const mount = (change: Partial<MountPart>): MountPart => ({ ...heron, ...change });
@@ -85,11 +85,7 @@ describe('the watch', () => {
   const plan = night.plan!;
   const flip = plan.flip!;
   const withReadings = (...readings: Reading[]) => nightStatic(nightRecords({ readings }));
-  const begun = reading(
-    'check',
-    { listId: 'flip', itemId: 'begun', done: true },
-    { takenAtUtc: toUtcText(flip.startMs) },
-  );
+  const begun = event('flipBegun', { takenAtUtc: toUtcText(flip.startMs) });
   const done = reading('flip', {
     atUtc: toUtcText(flip.startMs),
     minutes: 9,
@@ -122,12 +118,8 @@ describe('the watch', () => {
   });
 
   it('an earlier flip of the same night that was taken back counts no more', () => {
-    const undone = reading(
-      'check',
-      { listId: 'flip', itemId: 'begun', done: false },
-      { id: 'x', takenAtUtc: toUtcText(flip.startMs + 1) },
-    );
-    expect(flipProgress([begun, undone]).state).to.equal('none');
+    const undone = reading('retract', { readingId: begun.id }, { id: 'x', takenAtUtc: toUtcText(flip.startMs + 1) });
+    expect(flipProgress(standingReadings([begun, undone])).state).to.equal('none');
     expect(flipProgress([]).state).to.equal('none');
   });
 

@@ -1,0 +1,196 @@
+/** Random sequences of commands by two tabs of one device, with a second device whose file is merged or put in place: presses
+ *  doubled, undone, refused. Whatever is done, the store exports a file that is read back equal, and holds nothing twice. */
+import 'fake-indexeddb/auto';
+import fc from 'fast-check';
+import { writeBackup, type Backup } from '../../src/formats/backup.ts';
+import { readBackup } from '../../src/formats/readBackup.ts';
+import type { AllRecords } from '../../src/core/night/nightRecords.ts';
+import { applyMerge, applyReplace, collect, previewImport, removeDemo, wipe } from '../../src/storage/backup.ts';
+import { OwlDatabase } from '../../src/storage/database.ts';
+import { copyHead, createHead, deleteHead, updateHead } from '../../src/storage/heads.ts';
+import { recordReadings, retractReading, type NewReading } from '../../src/storage/readings.ts';
+import { saveSetting } from '../../src/storage/settings.ts';
+import { undoLast } from '../../src/storage/undo.ts';
+import { pressedBy, type Writer } from '../../src/storage/writer.ts';
+import { demoWorld, TRIAL_NOW } from './demoWorld.ts';
+
+export type Move = {
+  what:
+    | 'create'
+    | 'copy'
+    | 'edit'
+    | 'delete'
+    | 'setting'
+    | 'record'
+    | 'retract'
+    | 'merge'
+    | 'replace'
+    | 'wipe'
+    | 'demo'
+    | 'undo';
+  /** Which tab, which device for an edit of the other side. */
+  tab: 0 | 1;
+  pick: number;
+  twice: boolean;
+};
+
+export const move: fc.Arbitrary<Move> = fc.record({
+  what: fc.oneof(
+    { weight: 4, arbitrary: fc.constantFrom('create' as const, 'copy' as const, 'edit' as const, 'record' as const) },
+    { weight: 3, arbitrary: fc.constantFrom('delete' as const, 'setting' as const, 'retract' as const) },
+    { weight: 4, arbitrary: fc.constantFrom('undo' as const) },
+    { weight: 2, arbitrary: fc.constantFrom('merge' as const, 'replace' as const, 'wipe' as const, 'demo' as const) },
+  ),
+  tab: fc.constantFrom(0 as const, 1 as const),
+  pick: fc.nat(1000),
+  twice: fc.boolean(),
+});
+
+let databases = 0;
+/** A small store: one rig with its parts, one night. */
+async function smallStore(): Promise<OwlDatabase> {
+  const db = new OwlDatabase(`trial-commands-${(databases += 1)}`);
+  const all: AllRecords = demoWorld();
+  const named = new Set(all.snapshots[0]?.parts.map((p) => p.id));
+  await db.heads('parts').bulkPut(all.parts.filter((p) => named.has(p.id)));
+  await db.heads('rigs').bulkPut(all.rigs.filter((r) => r.id === 'demo-heron'));
+  await db.heads('sites').bulkPut([...all.sites]);
+  await db.heads('targets').bulkPut(all.targets.slice(0, 2));
+  await db.heads('nights').bulkPut([...all.nights]);
+  await db.snapshots.bulkPut([...all.snapshots]);
+  return db;
+}
+
+function writersOf(db: OwlDatabase, device: string): [Writer, Writer] {
+  let count = 0;
+  const newId = (): string => `${device}-${String((count += 1)).padStart(6, '0')}`;
+  const of = (tabId: string): Writer => ({ db, nowMs: () => TRIAL_NOW, newId, deviceId: device, tabId });
+  return [of('a'), of('b')];
+}
+
+const reading = (n: number): NewReading => ({
+  step: 'balance',
+  subject: { type: 'rig', id: 'demo-heron' },
+  source: 'typed',
+  sigma: {},
+  blobIds: [],
+  note: '',
+  nightId: 'n1',
+  takenAtUtc: '2026-11-24T19:21:00.000Z',
+  kind: 'balance',
+  values: { axis: 'ra', positionM: (n % 100) / 500, drops: 'none' },
+});
+
+const site = (n: number) => ({
+  name: `Hill ${n}`,
+  latDeg: n % 90,
+  lonDeg: 10,
+  elevationM: 300,
+  zoneIana: 'Europe/Berlin',
+  horizon: [],
+});
+
+const picked = <T>(list: readonly T[], n: number): T | undefined => list[n % Math.max(1, list.length)];
+
+async function fileOf(w: Writer): Promise<Backup> {
+  const read = readBackup(writeBackup((await collect(w)).backup).join(''));
+  if (!read.ok) throw new Error(`the export is refused: ${read.code} ${JSON.stringify(read.figures)}`);
+  return read.value;
+}
+
+type Command = (w: Writer) => Promise<unknown>;
+
+/** The other device changes a part and records something; its file is previewed here, and conflicts are settled. */
+async function importOf(what: 'merge' | 'replace', pick: number, w: Writer, phone: Writer): Promise<Command> {
+  const part = picked(await w.db.heads('parts').toArray(), pick);
+
+  await updateHead(phone, 'parts', part?.id ?? '', { massKg: (pick % 70) / 10 });
+  await recordReadings(phone, [reading(pick)]);
+  const file = await fileOf(phone);
+  const preview = await previewImport(w, file);
+  if (!preview.ok) throw new Error(preview.code);
+  const { plan, print } = preview.value;
+  const choices = Object.fromEntries(
+    plan.conflicts.map((c) => [
+      `${c.table}/${c.id}`,
+      Object.fromEntries(c.fields.map((f, i) => [f.field, (pick + i) % 2 === 0 ? 'mine' : 'theirs'] as const)),
+    ]),
+  );
+  return what === 'merge' ? (of) => applyMerge(of, file, plan, choices) : (of) => applyReplace(of, file, print);
+}
+
+/** What a move does now; the same command is run twice for a doubled press. */
+async function commandOf({ what, pick }: Move, w: Writer, phone: Writer): Promise<Command> {
+  const parts = await w.db.heads('parts').toArray();
+  const part = picked(parts, pick);
+  switch (what) {
+    case 'create':
+      return (of) => createHead(of, 'sites', site(pick));
+    case 'copy':
+      return (of) => copyHead(of, 'parts', part?.id ?? '', `Copy ${pick}`);
+    case 'edit':
+      return (of) => updateHead(of, 'parts', part?.id ?? '', { massKg: (pick % 50) / 10 });
+    case 'delete':
+      return (of) => deleteHead(of, 'parts', part?.id ?? '');
+    case 'setting':
+      return (of) => saveSetting(of, 'units', pick % 2 === 0 ? 'imperial' : 'metric');
+    case 'record':
+      return (of) => recordReadings(of, pick % 2 === 0 ? [reading(pick)] : [reading(pick), reading(pick + 1)]);
+    case 'retract': {
+      const one = picked((await w.db.nightReadings.get('n1'))?.readings ?? [], pick);
+      return (of) => (one ? retractReading(of, one) : Promise.resolve());
+    }
+    case 'merge':
+    case 'replace':
+      return importOf(what, pick, w, phone);
+    case 'wipe':
+      return wipe;
+    case 'demo':
+      return removeDemo;
+    case 'undo':
+      return undoLast;
+  }
+}
+
+/** Nothing stands twice, and every change kept for undo has a number and a press of its own. */
+async function checkRows(db: OwlDatabase): Promise<void> {
+  const readings = (await db.nightReadings.toArray()).flatMap((row) => row.readings.map((r) => r.id));
+  if (new Set(readings).size !== readings.length) throw new Error('a reading is stored twice');
+  const changes = await db.changes.toArray();
+  for (const of of [changes.map((c) => c.seq), changes.map((c) => c.press)] as (number | string)[][]) {
+    if (new Set(of).size !== of.length) throw new Error('two changes share a number or a press');
+  }
+  const settings = (await db.heads('settings').toArray()).map((s) => s.key);
+  if (new Set(settings).size !== settings.length) throw new Error('a setting is stored twice');
+}
+
+async function checkRoundTrip(w: Writer): Promise<void> {
+  const file = await fileOf(w);
+  const empty = new OwlDatabase(`trial-commands-${(databases += 1)}`);
+  const [reader] = writersOf(empty, w.deviceId);
+  const replaced = await applyReplace(reader, file);
+  if (!replaced.ok) throw new Error(`the file is not taken: ${replaced.code}`);
+  const back = writeBackup((await collect(reader)).backup).join('');
+  await empty.delete();
+  if (back !== writeBackup((await collect(w)).backup).join('')) throw new Error('the export is not read back equal');
+}
+
+export async function commandsHold(moves: readonly Move[]): Promise<void> {
+  const [db, other] = [await smallStore(), await smallStore()];
+  const tabs = writersOf(db, 'laptop');
+  const [phone] = writersOf(other, 'phone');
+  for (const [i, one] of moves.entries()) {
+    const w = pressedBy(tabs[one.tab], `press-${i}`);
+    const command = await commandOf(one, tabs[one.tab], phone);
+    const before = await db.changes.count();
+    // Two tabs may carry out the same plan; a press is doubled in its own.
+    await (one.twice ? Promise.all([command(w), command(w)]) : command(w));
+    if (one.what !== 'undo' && (await db.changes.count()) > before + 1) throw new Error(`${one.what} was done twice`);
+  }
+  await checkRows(db);
+  await checkRoundTrip(tabs[0]);
+  await Promise.all([db.delete(), other.delete()]);
+}
+
+export const commandsProperty = () =>
+  fc.asyncProperty(fc.array(move, { minLength: 3, maxLength: 14 }), commandsHold) as fc.IRawProperty<unknown>;

@@ -1,0 +1,40 @@
+/** The shown night, also when something stored cannot be reckoned with: one reading that stands in the way is set aside by
+ *  name, and what cannot be helped so is told. */
+import type { Reading } from '../records/reading.ts';
+import { recordsOfNight, type AllRecords } from './nightRecords.ts';
+import { nightStatic, type NightStatic } from './nightStatic.ts';
+
+export type DerivedNight =
+  | { state: 'night'; night: NightStatic; setAside: Reading | null }
+  /** Night, rig or site are not there. */
+  | { state: 'gone' }
+  | { state: 'broken'; problem: string };
+
+/** How many readings are tried, the night's own first: it happens once in a lifetime, but must come to an end. */
+const MOST_TRIED = 400;
+
+function attempt(all: AllRecords, nightId: string, nowMs: number): DerivedNight {
+  const records = recordsOfNight(all, nightId, nowMs);
+  return records ? { state: 'night', night: nightStatic(records), setAside: null } : { state: 'gone' };
+}
+
+const messageOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+
+export function deriveNight(all: AllRecords, nightId: string, nowMs: number): DerivedNight {
+  try {
+    return attempt(all, nightId, nowMs);
+  } catch (error) {
+    const own = all.readings.filter((r) => r.nightId === nightId).reverse();
+    const others = all.readings.filter((r) => r.nightId !== nightId).reverse();
+    for (const suspect of [...own, ...others].slice(0, MOST_TRIED)) {
+      try {
+        const without = { ...all, readings: all.readings.filter((r) => r !== suspect) };
+        const found = attempt(without, nightId, nowMs);
+        if (found.state === 'night') return { ...found, setAside: suspect };
+      } catch {
+        // Another one, or more than one.
+      }
+    }
+    return { state: 'broken', problem: messageOf(error) };
+  }
+}

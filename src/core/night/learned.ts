@@ -1,0 +1,69 @@
+/** What the nights so far have taught of mount, rig and site: each asked of the one function that answers it, once per
+ *  records, and never of what came after the night. */
+import { oncePer } from '../once.ts';
+import { median } from '../math/statistics.ts';
+import type { ReadingOf } from '../records/reading.ts';
+import { goodInertiaKgM2 } from './goodInertia.ts';
+import { groundMarks, type GroundMarks } from './groundMarks.ts';
+import type { NightRecords } from './nightRecords.ts';
+import { knobsOf, lockShiftOfMount, type Knobs } from './pole/knobsOfMount.ts';
+import { plateOfFinder, type PlateOfFinder } from './pole/plateOfFinder.ts';
+import { scaleBias, type ScaleBias } from './pole/scaleBias.ts';
+import type { LearnedLockShift } from '../mount/knobs.ts';
+import { learnedRaKgM } from './tipOfNight.ts';
+
+export type Learned = {
+  readonly knobs: Knobs;
+  readonly lockShift: LearnedLockShift | null;
+  readonly scaleBias: ScaleBias | null;
+  readonly marks: GroundMarks | null;
+  readonly plate: PlateOfFinder;
+  /** Moment about the polar axis beyond the stated masses. */
+  readonly raMomentKgM: number;
+  /** The last of each of this rig, mount or camera on any night. */
+  readonly flexure: ReadingOf<'flexure'> | undefined;
+  readonly track: ReadingOf<'track'> | undefined;
+  readonly steadiness: ReadingOf<'steadiness'> | undefined;
+  readonly corners: ReadingOf<'corners'> | undefined;
+  /** Focus of this rig on earlier nights, oldest first. */
+  readonly focus: readonly ReadingOf<'focus'>[];
+  /** What a flip of this rig took on earlier nights, the middle of all; null before the first. */
+  readonly flipMinutes: number | null;
+  /** The largest inertia about the declination axis that this mount carried with good stars; null before that. */
+  readonly goodInertiaKgM2: number | null;
+};
+
+/** Values that are worked out when they are first asked for. */
+function whenAsked<T extends object>(makers: { [K in keyof T]: () => T[K] }): T {
+  const made: Partial<T> = {};
+  const result = {} as T;
+  for (const key of Object.keys(makers) as (keyof T)[]) {
+    Object.defineProperty(result, key, {
+      enumerable: true,
+      get: () => {
+        if (!(key in made)) made[key] = makers[key]();
+        return made[key];
+      },
+    });
+  }
+  return result;
+}
+
+export const learnedOf = oncePer((records: NightRecords): Learned => {
+  const { known, earlier, rig, snapshots } = records;
+  return whenAsked<Learned>({
+    knobs: () => knobsOf(records),
+    lockShift: () => lockShiftOfMount(records),
+    scaleBias: () => scaleBias(records),
+    marks: () => groundMarks(records),
+    plate: () => plateOfFinder(records),
+    raMomentKgM: () => learnedRaKgM(records),
+    flexure: () => known.last('flexure', rig.id),
+    track: () => known.last('track', rig.mountId),
+    steadiness: () => known.last('steadiness', rig.id),
+    corners: () => known.last('corners', rig.cameraId),
+    focus: () => earlier.of('focus', rig.id),
+    flipMinutes: () => median(earlier.of('flip', rig.id).map((r) => r.values.minutes)),
+    goodInertiaKgM2: () => goodInertiaKgM2(known.of('subs'), snapshots, rig.mountId),
+  });
+});

@@ -1,0 +1,28 @@
+/** The two poles that an error may be told against: the true one, and the one that the air shows a little higher. This is
+ *  the only place where the one is turned into the other. */
+import { refractionArcmin } from '../../sky/refraction.ts';
+
+export type Reference = 'true' | 'refracted';
+
+/** How much higher the pole stands that the air shows, arcmin: 1.2 at 40 degrees. */
+export function poleLiftArcmin(latDeg: number): number {
+  return refractionArcmin(Math.abs(latDeg));
+}
+
+const liftOf = (reference: Reference, latDeg: number): number =>
+  reference === 'refracted' ? poleLiftArcmin(latDeg) : 0;
+
+/** An altitude error told against a pole, against the true one. */
+export function altFromTrueArcmin(altErrorArcmin: number, reference: Reference, latDeg: number): number {
+  return altErrorArcmin + liftOf(reference, latDeg);
+}
+
+/** The inverse. */
+export function altAgainstArcmin(altTrueArcmin: number, reference: Reference, latDeg: number): number {
+  return altTrueArcmin - liftOf(reference, latDeg);
+}
+
+/** Altitude of the pole that is aimed at, degrees. */
+export function poleAltitudeDeg(reference: Reference, latDeg: number): number {
+  return Math.abs(latDeg) + liftOf(reference, latDeg) / 60;
+}

@@ -1,0 +1,52 @@
+/** Presses of this tab: the same press, made again while what it does is being kept or a moment after, is the same press
+ *  and gets the same answer. Every write goes through here. */
+import { canonicalJson } from '../formats/canonicalJson.ts';
+import { pressedBy, type Writer } from '../storage/writer.ts';
+
+export type Presses = {
+  /** @param what tells one press from another: what would be written, in any form. */
+  run: <T>(what: unknown, work: (w: Writer) => Promise<T>) => Promise<T>;
+  /** True while something is being kept. */
+  busy: () => boolean;
+  subscribe: (listener: () => void) => () => void;
+};
+
+/** The second click of a double click comes within this. */
+const SAME_PRESS_MS = 500;
+
+export function createPresses(writer: Writer, elapsedMs: () => number): Presses {
+  const known = new Map<string, { answer: Promise<unknown>; keptMs: number | null }>();
+  const listeners = new Set<() => void>();
+  const tell = (): void => {
+    for (const listener of listeners) listener();
+  };
+  const forgetOld = (): void => {
+    for (const [key, { keptMs }] of known) {
+      if (keptMs !== null && elapsedMs() - keptMs > SAME_PRESS_MS) known.delete(key);
+    }
+  };
+  return {
+    run: <T>(what: unknown, work: (w: Writer) => Promise<T>): Promise<T> => {
+      forgetOld();
+      const key = canonicalJson(what);
+      const before = known.get(key);
+      // A key holds what one press does, so its answer is of that press's type.
+      if (before) return before.answer as Promise<T>;
+      const answer = work(pressedBy(writer, writer.newId()));
+      const entry = { answer: answer as Promise<unknown>, keptMs: null as number | null };
+      known.set(key, entry);
+      tell();
+      const over = (): void => {
+        entry.keptMs = elapsedMs();
+        tell();
+      };
+      answer.then(over, over);
+      return answer;
+    },
+    busy: () => [...known.values()].some(({ keptMs }) => keptMs === null),
+    subscribe: (listener) => {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+  };
+}

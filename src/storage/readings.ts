@@ -1,0 +1,110 @@
+/** Recording what was measured and taking it back. Readings never change; they are packed one row per night. */
+import { ok, refuse, type Result } from '../core/result.ts';
+import { firstIssue } from '../core/records/issue.ts';
+import { readingSchema, type Reading } from '../core/records/reading.ts';
+import { isTakenBack } from '../core/night/standing.ts';
+import { toUtcText } from '../core/time/utc.ts';
+import { logChange, nextSeq } from './changeLog.ts';
+import type { Change, StoredChange } from './changes.ts';
+import { NO_NIGHT, type OwlDatabase } from './database.ts';
+import { snapshotFor } from './snapshots.ts';
+import { transact, type WriteCode, type Written } from './transact.ts';
+import type { Writer } from './writer.ts';
+
+/** A reading without what the writer adds. */
+export type NewReading = Reading extends infer R
+  ? R extends Reading
+    ? Omit<R, 'id' | 'deviceId' | 'snapshotId' | 'recordedAtUtc' | 'seq'>
+    : never
+  : never;
+
+/** The rows of nights with some readings more, joined by id: one that is there already is not put twice. Runs inside the
+ *  caller's transaction. */
+export async function rowsWith(db: OwlDatabase, readings: readonly Reading[]) {
+  const byNight = new Map<string, Reading[]>();
+  for (const reading of readings) {
+    const nightId = reading.nightId ?? NO_NIGHT;
+    byNight.set(nightId, [...(byNight.get(nightId) ?? []), reading]);
+  }
+  const rows = [];
+  for (const [nightId, added] of byNight) {
+    const there = (await db.nightReadings.get(nightId))?.readings ?? [];
+    const seen = new Set(there.map((r) => r.id));
+    const fresh = added.filter((r) => !seen.has(r.id) && seen.add(r.id));
+    if (fresh.length > 0) rows.push({ nightId, readings: [...there, ...fresh] });
+  }
+  return rows;
+}
+
+async function append(w: Writer, readings: readonly Reading[]): Promise<void> {
+  await w.db.nightReadings.bulkPut(await rowsWith(w.db, readings));
+}
+
+function checked(candidate: unknown): Result<Reading, WriteCode> {
+  const parsed = readingSchema.safeParse(candidate);
+  return parsed.success ? ok(parsed.data) : refuse('invalidRecord', firstIssue(parsed.error));
+}
+
+const recordedBy = ({ changes }: StoredChange): Result<Reading[], WriteCode> =>
+  ok(changes.flatMap((one) => (one.type === 'reading' ? [one.reading] : [])));
+
+/** Records what was measured, with a snapshot of rig, parts and site when they changed since the last one. */
+export async function recordReading(w: Writer, given: NewReading): Written<Reading> {
+  const written = await recordReadings(w, [given]);
+  const first = written.ok ? written.value[0] : undefined;
+  return written.ok && first ? ok(first) : (written as Extract<typeof written, { ok: false }>);
+}
+
+/** Records what belongs together as one change: all of it is kept, or nothing, and undo takes all of it back. */
+export function recordReadings(w: Writer, given: readonly NewReading[]): Written<Reading[]> {
+  return transact(w, recordedBy, async () => {
+    const nightId = given[0]?.nightId ?? null;
+    const snapshot = await snapshotFor(w, nightId);
+    if (!snapshot) return refuse('missingRecord', { id: nightId ?? '' });
+    const head = { deviceId: w.deviceId, snapshotId: snapshot.made.id, recordedAtUtc: toUtcText(w.nowMs()) };
+    const readings: Reading[] = [];
+    for (const one of given) {
+      const parsed = checked({ ...one, id: w.newId(), ...head, seq: await nextSeq(w.db) });
+      if (!parsed.ok) return parsed;
+      readings.push(parsed.value);
+    }
+    if (snapshot.isNew) await w.db.snapshots.put(snapshot.made);
+    await append(w, readings);
+    const changes = readings.map((reading): Change => ({ type: 'reading', reading }));
+    await logChange(w, 'recorded', readings[0]?.kind ?? '', changes);
+    return ok(readings);
+  });
+}
+
+/** Adds the reading that takes another one back; null when it was taken back before. Runs inside the caller's transaction. */
+export async function appendRetraction(w: Writer, reading: Reading): Promise<Reading | null> {
+  const row = await w.db.nightReadings.get(reading.nightId ?? NO_NIGHT);
+  if (isTakenBack(row?.readings ?? [], reading.id)) return null;
+  const now = toUtcText(w.nowMs());
+  const retract = {
+    ...reading,
+    id: w.newId(),
+    deviceId: w.deviceId,
+    kind: 'retract' as const,
+    values: { readingId: reading.id },
+    takenAtUtc: now,
+    recordedAtUtc: now,
+    seq: await nextSeq(w.db),
+    note: '',
+  };
+  await append(w, [retract]);
+  return retract;
+}
+
+/** Takes a reading back; undo brings it back. */
+export function retractReading(w: Writer, reading: Reading): Written<null> {
+  return transact<null>(
+    w,
+    () => ok(null),
+    async () => {
+      const retraction = await appendRetraction(w, reading);
+      if (retraction) await logChange(w, 'retracted', reading.kind, [{ type: 'reading', reading: retraction }]);
+      return ok(null);
+    },
+  );
+}

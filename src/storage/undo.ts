@@ -1,0 +1,89 @@
+/** Taking changes back. What was changed elsewhere since is refused and marked, so that older changes can still be taken
+ *  back; all of a change goes back, or nothing of it. */
+import { ok, refuse, type Result } from '../core/result.ts';
+import { toUtcText } from '../core/time/utc.ts';
+import { changesOf } from './changeLog.ts';
+import type { Change, HeadChange, StoredChange } from './changes.ts';
+import { contentOf } from './content.ts';
+import { nameOf } from './heads.ts';
+import { rememberContent } from './lineage.ts';
+import { appendRetraction } from './readings.ts';
+import { changedSince, restoreRows } from './rows.ts';
+import { transact, type WriteCode, type Written } from './transact.ts';
+import type { Writer } from './writer.ts';
+
+/** Why a change cannot be taken back; null = it can. Undoing writes new revisions itself, so content and not the revision
+ *  tells whether someone else changed a record since. */
+async function hindrance(w: Writer, change: Change): Promise<string | null> {
+  if (change.type === 'reading') return null;
+  if (change.type === 'rows') {
+    const changed = await changedSince(w.db, change.rows);
+    return changed && (nameOf(changed.before ?? {}) || changed.key);
+  }
+  const current = await w.db.heads(change.table).get(change.after.id);
+  return current && contentOf(current) === contentOf(change.after) ? null : nameOf(change.after);
+}
+
+async function undoHead(w: Writer, { table, before, after }: HeadChange): Promise<void> {
+  const current = await w.db.heads(table).get(after.id);
+  const now = toUtcText(w.nowMs());
+  const next = { rev: (current ?? after).rev + 1, updatedAtUtc: now };
+  if (current) await rememberContent(w.db, table, current);
+  await w.db.table(table).put(before ? { ...before, ...next } : { ...after, ...next, deletedAtUtc: now });
+}
+
+async function undoOne(w: Writer, change: Change): Promise<void> {
+  if (change.type === 'rows') await restoreRows(w.db, change.rows);
+  else if (change.type === 'head') await undoHead(w, change);
+  else await appendRetraction(w, change.reading);
+}
+
+/** Runs inside the caller's transaction. */
+async function undo(w: Writer, stored: StoredChange): Promise<Result<StoredChange, WriteCode>> {
+  for (const change of stored.changes) {
+    const name = await hindrance(w, change);
+    if (name === null) continue;
+    await w.db.changes.put({ ...stored, refused: true });
+    return refuse('changedElsewhere', { name, undo: 1 });
+  }
+  for (const change of [...stored.changes].reverse()) await undoOne(w, change);
+  await w.db.changes.delete(stored.id);
+  return ok(stored);
+}
+
+/** A tab's last change that can be taken back. */
+export async function lastChange(db: Writer['db'], tabId: string): Promise<StoredChange | undefined> {
+  return changesOf(db, tabId)
+    .reverse()
+    .filter((c) => !c.refused)
+    .first();
+}
+
+/** Takes back this tab's last change. */
+export function undoLast(w: Writer): Written<StoredChange> {
+  return transact(w, ok, async () => {
+    const last = await lastChange(w.db, w.tabId);
+    return last ? undo(w, last) : refuse('nothingToUndo');
+  });
+}
+
+/** Takes back one change of any tab: the way back for what another tab removed. */
+export function undoChange(w: Writer, id: string): Written<StoredChange> {
+  return transact(w, ok, async () => {
+    const found = await w.db.changes.get(id);
+    return found ? undo(w, found) : refuse('nothingToUndo');
+  });
+}
+
+/** The latest change, of any tab, that removed a record; undefined when none is known any more. */
+export async function removalOf(db: Writer['db'], table: string, id: string): Promise<StoredChange | undefined> {
+  const removes = (change: Change): boolean => {
+    if (change.type === 'head')
+      return change.table === table && change.after.id === id && change.after.deletedAtUtc !== null;
+    return (
+      change.type === 'rows' && change.rows.some((r) => r.table === table && r.key === id && r.afterPrint === null)
+    );
+  };
+  const all = await db.changes.filter((c) => !c.refused && c.changes.some(removes)).toArray();
+  return all.sort((a, b) => a.seq - b.seq).at(-1);
+}
