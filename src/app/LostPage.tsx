@@ -63,7 +63,7 @@ export function LostPage({ held, done }: { held: Held; done: () => void }) {
       <div className="actions">
         {newest && (
           <Button variant="primary" aria-disabled={busy} onClick={() => void bringBack(newest)}>
-            {busy ? LOST_WORDS.working : `${LOST_WORDS.bringBack} ${copyWords(newest)}`}
+            {busy ? LOST_WORDS.working : LOST_WORDS.bringBack}
           </Button>
         )}
         <Button variant="outline" aria-disabled={busy} onClick={() => void beginAnew()}>

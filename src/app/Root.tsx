@@ -14,10 +14,14 @@ import { keepOffline } from './offline.ts';
 import { NoticeCorner, useNotices } from './Notices.tsx';
 import { useOpening } from './useOpening.ts';
 
-/** What this device held when it was opened, while less is there. */
+/** What this device held before it was opened, while less is there. What is taken away later, here or in another tab, is no
+ *  loss. */
 function useLoss(stored: Stored): Shared['loss'] {
-  const [before, setBefore] = useState(() => heldBefore(localStorage));
   const now = useMemo(() => heldIn(stored), [stored]);
+  const [before, setBefore] = useState(() => {
+    const held = heldBefore(localStorage);
+    return held && isSmaller(now, held) ? held : null;
+  });
   return useMemo(() => {
     if (!before || !isSmaller(now, before)) return null;
     const accept = (): void => {

@@ -49,7 +49,7 @@ export function createSession(): Session {
     db,
     writer,
     tab,
-    presses: createPresses(writer, clock.elapsedMs),
+    presses: createPresses(writer, clock.elapsedMs, setTimeout),
     copies: createCopies(writer, locks),
   };
 }

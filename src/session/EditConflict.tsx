@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react';
 import { CHANGED_WHILE_TYPED, fieldLabel, valueWords } from '../text/dataWords.ts';
 import { SideChoice } from '../ui/form/SideChoice.tsx';
 import type { Edited } from './useEdited.ts';
@@ -5,9 +6,14 @@ import type { Edited } from './useEdited.ts';
 /** What was saved elsewhere while this form was typed in, field by field; shown when saving would replace it. */
 export function EditConflict({ edited }: { edited: Edited }) {
   const { conflict, chosen, choose } = edited;
-  if (conflict.length === 0) return null;
+  const panel = useRef<HTMLFieldSetElement>(null);
+  const asks = conflict.length > 0;
+  useEffect(() => {
+    if (asks) panel.current?.scrollIntoView({ block: 'center' });
+  }, [asks]);
+  if (!asks) return null;
   return (
-    <fieldset className="group" role="alert">
+    <fieldset ref={panel} className="group" role="alert">
       <legend>{CHANGED_WHILE_TYPED.title}</legend>
       <p>{CHANGED_WHILE_TYPED.what}</p>
       {conflict.map(({ field, mine, theirs }) => (

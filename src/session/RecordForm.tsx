@@ -7,6 +7,7 @@ import { formResolver } from '../ui/form/formResolver.ts';
 import { useNight, useSession, useShared, type NewReadingHere } from './session.ts';
 import { useIsLive } from './useTime.ts';
 import { recordLabel, useRecord } from './useRecord.ts';
+import { useBusy } from './useWrite.ts';
 
 type Props<Fields extends FieldValues, Out extends FieldValues> = {
   title: string;
@@ -29,6 +30,7 @@ export function RecordForm<Fields extends FieldValues, Out extends FieldValues>(
   const { clock } = useSession();
   const isLive = useIsLive();
   const record = useRecord();
+  const busy = useBusy();
   const form = useForm<Fields, unknown, Out>({
     resolver: formResolver<Fields, Out>(props.schema),
     defaultValues: props.defaults as DefaultValues<Fields>,
@@ -46,7 +48,7 @@ export function RecordForm<Fields extends FieldValues, Out extends FieldValues>(
         <h2>{props.title}</h2>
         <div className="fields">{props.children}</div>
         <div className="actions">
-          <Button variant="primary" type="submit">
+          <Button variant="primary" type="submit" aria-disabled={busy}>
             {recordLabel(props.button, isLive, format.clock(clock.nowMs()))}
           </Button>
         </div>

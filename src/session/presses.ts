@@ -6,7 +6,7 @@ import { pressedBy, type Writer } from '../storage/writer.ts';
 export type Presses = {
   /** @param what tells one press from another: what would be written, in any form. */
   run: <T>(what: unknown, work: (w: Writer) => Promise<T>) => Promise<T>;
-  /** True while something is being kept. */
+  /** True while something is being kept, and the moment after in which the same press would be the same one. */
   busy: () => boolean;
   subscribe: (listener: () => void) => () => void;
 };
@@ -14,7 +14,12 @@ export type Presses = {
 /** The second click of a double click comes within this. */
 const SAME_PRESS_MS = 500;
 
-export function createPresses(writer: Writer, elapsedMs: () => number): Presses {
+/** @param later calls back after so many ms. */
+export function createPresses(
+  writer: Writer,
+  elapsedMs: () => number,
+  later: (callback: () => void, ms: number) => void,
+): Presses {
   const known = new Map<string, { answer: Promise<unknown>; keptMs: number | null }>();
   const listeners = new Set<() => void>();
   const tell = (): void => {
@@ -38,12 +43,15 @@ export function createPresses(writer: Writer, elapsedMs: () => number): Presses 
       tell();
       const over = (): void => {
         entry.keptMs = elapsedMs();
-        tell();
+        later(tell, SAME_PRESS_MS + 1);
       };
       answer.then(over, over);
       return answer;
     },
-    busy: () => [...known.values()].some(({ keptMs }) => keptMs === null),
+    busy: () => {
+      forgetOld();
+      return known.size > 0;
+    },
     subscribe: (listener) => {
       listeners.add(listener);
       return () => listeners.delete(listener);

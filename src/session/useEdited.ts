@@ -31,14 +31,17 @@ export type Edited = {
   kept: (present: Present<FieldValues>) => void;
 };
 
-/** What was not typed in here follows the other side; what both changed remains. */
+/** What was not typed in here follows the other side, what the other side left alone stays as typed; what both changed
+ *  remains. */
 function followed<F extends FieldValues, Out extends FieldValues | undefined>(
   form: UseFormReturn<F, unknown, Out>,
+  before: F,
   stored: F,
 ): Difference[] {
   const typed = form.formState.dirtyFields as Partial<Record<string, unknown>>;
+  const theirsChanged = new Set(differences(before, stored).map((d) => d.field));
   return differences(form.getValues(), stored).filter(({ field, theirs }) => {
-    if (typed[field] !== undefined) return true;
+    if (typed[field] !== undefined) return theirsChanged.has(field);
     form.setValue(field as Path<F>, theirs as PathValue<F, Path<F>>);
     return false;
   });
@@ -61,7 +64,7 @@ export function useEdited<F extends FieldValues, Out extends FieldValues | undef
   }, [moved, isDirty, form, present]);
   const mayReplace = (): boolean => {
     if (!moved) return true;
-    const open = followed(form, present.fields);
+    const open = followed(form, base?.fields ?? present.fields, present.fields);
     const decided = open.every(({ field }) => conflict.some((d) => d.field === field) && chosen[field] !== undefined);
     setConflict(open);
     return decided;

@@ -4,7 +4,7 @@ import { useNavigate } from 'react-router';
 import type { HeadRecord, HeadTable } from '../core/records/heads.ts';
 import { createHead, deleteHead, updateHead, type Body } from '../storage/heads.ts';
 import { useEdited } from './useEdited.ts';
-import { useWrite } from './useWrite.ts';
+import { useBusy, useWrite } from './useWrite.ts';
 
 type Editable = Exclude<HeadTable, 'settings'>;
 
@@ -26,6 +26,7 @@ export function useHeadForm<T extends Editable, F extends FieldValues, Out exten
   toFields,
 }: Options<T, F, Out>) {
   const write = useWrite();
+  const busy = useBusy();
   const navigate = useNavigate();
   const edited = useEdited(form, record && { rev: record.rev, fields: toFields(record) });
   const save = async (body: Body<HeadRecord<T>>): Promise<void> => {
@@ -44,5 +45,5 @@ export function useHeadForm<T extends Editable, F extends FieldValues, Out exten
     const written = await write(['delete', table, id], (w) => deleteHead(w, table, id), 'Deleted.');
     if (written.ok) void navigate(listPath);
   };
-  return { save, remove: () => void remove(), edited };
+  return { save, remove: () => void remove(), edited: { ...edited, busy } };
 }

@@ -83,9 +83,13 @@ export const CHANGED_WHILE_TYPED = {
 
 const many = (count: number, one: string, more = `${one}s`): string => `${count} ${count === 1 ? one : more}`;
 
-/** `12 readings of 3 nights, 40 records of yours`. */
-const heldWords = ({ records, readings, nights }: Held): string =>
-  `${many(readings, 'reading')} of ${many(nights, 'night')} and ${many(records, 'record')} of your own`;
+/** `12 readings of 3 nights and 40 records of your own`. */
+function heldWords({ records, readings, nights }: Held): string {
+  const own = `${many(records, 'record')} of your own`;
+  if (readings === 0) return own;
+  const measured = `${many(readings, 'reading')} of ${many(nights, 'night')}`;
+  return records === 0 ? measured : `${measured} and ${own}`;
+}
 
 const momentWords = (utc: string): string => `${utc.slice(0, 16).replace('T', ' ')} UTC`;
 
@@ -116,10 +120,15 @@ export function lastCopyWords(copies: readonly Copy[] | null, nowMs: number, f: 
   return `${f.duration(Math.max(0, (nowMs - Date.parse(newest.atUtc)) / 1000))} ago`;
 }
 
-/** Room used by everything here, and whether the browser promised to keep it. */
-export function roomWords(usedBytes: number, isKept: boolean, f: Format): string {
-  const used = `${f.number(usedBytes / 1e6, 1)} MB`;
-  return isKept ? `${used}, kept until you remove it` : `${used}; the browser may clear it when the disk is full`;
+export function roomWords(usedBytes: number, f: Format): string {
+  return `${f.number(usedBytes / 1e6, 1)} MB`;
+}
+
+/** Whether the browser promised to keep what is here. */
+export function promiseWords(isKept: boolean): string {
+  return isKept
+    ? 'The browser keeps all of it until you remove it.'
+    : 'The browser has not promised to keep it: when the disk is full it may clear database and copies. A file is safe from that.';
 }
 
 export function saveReminderWords(nights: number): string {
@@ -134,7 +143,7 @@ export const LOST_WORDS = {
   title: 'Your records are not here',
   what: 'The browser has removed the database of this page, which it may do when the disk is full. Bringing the copy back puts everything of it in place again.',
   noCopy: 'This browser holds no copy. If you saved a file, begin anew and bring it in on Data.',
-  bringBack: 'Bring back the copy of',
+  bringBack: 'Bring the copy back',
   working: 'Bringing it back…',
   beginAnew: 'Begin anew without it',
   older: 'Older copies',
@@ -143,7 +152,7 @@ export const LOST_WORDS = {
 
 export function lostSentence(held: Held, newest: Copy | null): string {
   const was = `This device held ${heldWords(held)}, and now the database is gone.`;
-  return newest ? `${was} The newest copy is of ${copyWords(newest)}.` : was;
+  return newest ? `${was} The newest copy is of ${momentWords(newest.atUtc)} and holds ${heldWords(newest)}.` : was;
 }
 
 /** Less is in the database than the device remembers. */
@@ -177,7 +186,7 @@ const TABLE_WORDS = { parts: 'part', rigs: 'rig', sites: 'site', targets: 'targe
 export function goneWords(table: keyof typeof TABLE_WORDS, removal: { at: string; here: boolean } | undefined): string {
   const what = `This ${TABLE_WORDS[table]}`;
   if (!removal) return `${what} is not here any more. Nothing else was changed. Choose another one.`;
-  return `${what} was removed at ${removal.at}${removal.here ? '' : ' in another tab'}. Nothing else was changed.`;
+  return `${what} was removed at ${removal.at}${removal.here ? '' : ' in another tab'}. It can be brought back with all that went with it.`;
 }
 
 export const JOB_WORDS: Record<string, string> = {

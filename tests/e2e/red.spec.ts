@@ -138,7 +138,7 @@ const views: View[] = [
     prepare: async (page) => {
       await page.getByLabel('Rated load').fill('-3');
       await page.getByRole('button', { name: 'Save' }).click();
-      await page.getByText('Must be more than').waitFor();
+      await page.getByText('Must be at least').waitFor();
     },
   },
   { name: 'rig form', path: '/kit/rigs/demo-heron' },

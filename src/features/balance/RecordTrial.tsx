@@ -7,6 +7,7 @@ import { asShown } from '../../core/units/quantities.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { recordLabel, useRecord } from '../../session/useRecord.ts';
 import { useIsLive } from '../../session/useTime.ts';
+import { useBusy } from '../../session/useWrite.ts';
 import { ANSWER_WORDS, DROP_NAMES, PLACE_LABELS, trialSaid } from '../../text/balanceWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
@@ -39,6 +40,7 @@ export function RecordTrial({ model, tip, axis }: Props) {
   const { clock } = useSession();
   const isLive = useIsLive();
   const record = useRecord();
+  const busy = useBusy();
   const { tape } = model;
   const nextM = tip.estimate.balancedM ?? tip.estimate.nextM;
   const form = useForm<TrialForm, unknown, { tapeM: number }>({
@@ -65,7 +67,13 @@ export function RecordTrial({ model, tip, axis }: Props) {
       <form onSubmit={(event) => event.preventDefault()} noValidate>
         <div className="three-choices" role="group" aria-label="What dropped">
           {([first, 'none', second] as const).map((drops, i) => (
-            <button key={drops} type="button" onClick={(event) => void save(drops)(event)} data-drops={drops}>
+            <button
+              key={drops}
+              type="button"
+              aria-disabled={busy}
+              onClick={(event) => void save(drops)(event)}
+              data-drops={drops}
+            >
               <TipMark axis={axis} lean={leans[i] ?? 0} />
               {DROP_NAMES[drops]}
             </button>

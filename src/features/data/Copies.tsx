@@ -5,7 +5,7 @@ import { useCopyState } from '../../session/useCopies.ts';
 import type { Copy } from '../../storage/copies.ts';
 import { readCopy } from '../../storage/copyFiles.ts';
 import { chooseCopyFile, chosenCopyFile } from '../../storage/device.ts';
-import { COPIES_WORDS, copyWords, lastCopyWords, LOST_WORDS, roomWords } from '../../text/dataWords.ts';
+import { COPIES_WORDS, copyWords, lastCopyWords, LOST_WORDS, promiseWords, roomWords } from '../../text/dataWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { Problem } from '../../ui/Problem.tsx';
 
@@ -86,10 +86,10 @@ function CopyList({ copies, look }: ListProps) {
     else notify(LOST_WORDS.copyGone, { tone: 'problem' });
   };
   return (
-    <ul className="plain-list" aria-label={COPIES_WORDS.title}>
+    <ul className="copy-list" aria-label={COPIES_WORDS.title}>
       {copies.map((copy) => (
         <li key={copy.fileName}>
-          <span className="figures">{copyWords(copy)}</span>{' '}
+          {copyWords(copy)}
           <Button
             variant="link"
             aria-label={`${COPIES_WORDS.look}: ${copyWords(copy)}`}
@@ -119,9 +119,10 @@ export function Copies({ look }: Pick<ListProps, 'look'>) {
       <FigureList
         figures={[
           { name: 'Last copy', value: lastCopyWords(copies, clock.nowMs(), format) },
-          ...(room ? [{ name: 'Room used', value: roomWords(room.usedBytes, room.isKept, format) }] : []),
+          ...(room ? [{ name: 'Room used', value: roomWords(room.usedBytes, format) }] : []),
         ]}
       />
+      {room && <p className="soft">{promiseWords(room.isKept)}</p>}
       {problem !== null && <Problem>{COPIES_WORDS.failed}</Problem>}
       {copies && copies.length > 0 && <CopyList copies={copies} look={look} />}
       <CopyFile />

@@ -124,6 +124,7 @@ export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) 
         </div>
         <EditConflict edited={edited} />
         <SaveBar
+          busy={edited.busy}
           onDelete={part ? remove : null}
           onCopy={part && (() => void copy(part))}
           archive={part && { archived: part.archived, toggle: () => toggleArchived(part) }}

@@ -188,6 +188,7 @@ export function RigForm({ rig }: { rig: Rig | null }) {
         <SuppliesField parts={offered} />
         <EditConflict edited={edited} />
         <SaveBar
+          busy={edited.busy}
           onDelete={rig ? remove : null}
           onCopy={rig && (() => void copy(rig))}
           archive={rig && { archived: rig.archived, toggle: () => toggleArchived(rig) }}

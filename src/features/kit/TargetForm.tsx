@@ -74,7 +74,7 @@ export function TargetForm({ target }: { target: Target | null }) {
           />
         </div>
         <EditConflict edited={edited} />
-        <SaveBar onDelete={target ? remove : null} />
+        <SaveBar busy={edited.busy} onDelete={target ? remove : null} />
       </form>
     </FormProvider>
   );

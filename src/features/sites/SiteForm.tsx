@@ -179,7 +179,7 @@ export function SiteForm({ site }: { site: Site | null }) {
         </datalist>
         <Declination form={form} />
         <EditConflict edited={edited} />
-        <SaveBar onDelete={site ? remove : null} />
+        <SaveBar busy={edited.busy} onDelete={site ? remove : null} />
       </form>
     </FormProvider>
   );

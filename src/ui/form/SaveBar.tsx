@@ -5,13 +5,15 @@ type Props = {
   /** Both only for records that exist already. */
   onCopy?: (() => void) | null;
   archive?: { archived: boolean; toggle: () => void } | null;
+  /** Something is being kept. */
+  busy: boolean;
 };
 
 /** Save, and for a record that exists already copy, archive and delete. */
-export function SaveBar({ onDelete, onCopy, archive }: Props) {
+export function SaveBar({ onDelete, onCopy, archive, busy }: Props) {
   return (
     <div className="actions">
-      <Button variant="primary" type="submit">
+      <Button variant="primary" type="submit" aria-disabled={busy}>
         Save
       </Button>
       {onCopy && (

@@ -11,7 +11,11 @@ const writer = (): Writer => {
 describe('presses', () => {
   it('the same press made again is the first one: while it is kept, and a moment after', async () => {
     let now = 0;
-    const presses = createPresses(writer(), () => now);
+    const presses = createPresses(
+      writer(),
+      () => now,
+      () => undefined,
+    );
     const seen: (string | undefined)[] = [];
     const work = (w: Writer) => Promise.resolve(seen.push(w.press));
     const [first, second] = await Promise.all([presses.run(['a', 1], work), presses.run(['a', 1], work)]);
@@ -24,7 +28,13 @@ describe('presses', () => {
   });
 
   it('other presses are not held up, and it says while something is being kept', async () => {
-    const presses = createPresses(writer(), () => 0);
+    let now = 0;
+    const waiting: (() => void)[] = [];
+    const presses = createPresses(
+      writer(),
+      () => now,
+      (callback) => void waiting.push(callback),
+    );
     const states: boolean[] = [];
     presses.subscribe(() => states.push(presses.busy()));
     const answers = await Promise.all([
@@ -32,12 +42,19 @@ describe('presses', () => {
       presses.run(['b'], () => Promise.resolve('b')),
     ]);
     expect(answers).to.deep.equal(['a', 'b']);
-    expect([states[0], states.at(-1), presses.busy()]).to.deep.equal([true, false, false]);
+    expect([states[0], presses.busy(), waiting.length]).to.deep.equal([true, true, 2]);
+    now = 600;
+    for (const callback of waiting) callback();
+    expect([states.at(-1), presses.busy()]).to.deep.equal([false, false]);
   });
 
   it('a press that failed may be made again at once after its moment, and tells everyone the failure', async () => {
     let now = 0;
-    const presses = createPresses(writer(), () => now);
+    const presses = createPresses(
+      writer(),
+      () => now,
+      () => undefined,
+    );
     const failing = () => Promise.reject(new Error('no'));
     const told = await Promise.allSettled([presses.run(['a'], failing), presses.run(['a'], failing)]);
     expect(told.map((t) => t.status)).to.deep.equal(['rejected', 'rejected']);
