@@ -20,7 +20,7 @@ function learn(input: JsonObject): JsonObject {
   }));
   const found = learnKnob(log);
   if (!found) throw new Error('the log does not tell a gain: two turns of different size are needed');
-  return { gainArcminPerTurn: found.gainArcminPerTurn, deadTurns: found.deadTurns };
+  return { gainArcminPerTurn: found.gainArcminPerTurn, deadTurns: found.deadTurns, outliers: found.outliers };
 }
 
 /** Which way the axis goes: altitude in one word, azimuth by side and compass. */

@@ -116,10 +116,10 @@ type Limit = (key: string, expected: number) => number;
 /** One list of the known answer: objects one by one, numbers one by one, anything else exactly. */
 function compareList(c: Comparison, value: Json[], found: Json, limit: Limit, [key, label]: [string, string]): void {
   const list = Array.isArray(found) ? found : [];
+  if (list.length !== value.length) c.exactValues(label, value, found);
   if (value.some((v) => typeof v === 'object')) {
     value.forEach((one, i) => compareTree(c, asObject(one), asObject(list[i]), limit, `${label}[${i}].`));
   } else if (value.every((v) => typeof v === 'number')) {
-    if (list.length !== value.length) c.exactValues(label, value, found);
     value.forEach((one, i) => c.nearValues(`${label}[${i}]`, one, list[i] ?? null, limit(key, one)));
   } else c.exactValues(label, value, found);
 }
@@ -148,12 +148,13 @@ const PER_MILLE = 0.001;
 
 function knobLimit(key: string, expected: number, learned: boolean): number {
   if (key === 'totalArcmin') return Math.max(0.02, 0.002 * Math.abs(expected));
+  if (key === 'outliers') return 0;
   if (learned) return key === 'deadTurns' ? 0.06 : 0.08 * Math.abs(expected);
   return Math.max(1e-9, PER_MILLE * Math.abs(expected));
 }
 
 /** Figures of other estimators are for reading only. */
-const INFORMATIVE = new Set(['theilSenGainArcminPerTurn', 'theilSenDeadTurns', 'plainLeastSquaresGain', 'outliers']);
+const INFORMATIVE = new Set(['theilSenGainArcminPerTurn', 'theilSenDeadTurns', 'plainLeastSquaresGain']);
 
 const knobs: TopicCheck = (c, input) => {
   const held = Object.fromEntries(Object.entries(c.expected).filter(([key]) => !INFORMATIVE.has(key)));

@@ -95,9 +95,11 @@ export function gainWords({ adjuster, knob }: AdjusterTonight, f: Format): strin
   if (!knob) return `${name}: not known yet. Log one turn with the errors before and after.`;
   const gain = `${f.quantity(Math.abs(knob.gainArcminPerTurn), 'arcmin')} a turn`;
   if (knob.basis === 'geometry') return `${name}: ${gain}, by pitch and lever.`;
-  const { records = 0, spread = 0 } = knob.learned ?? {};
+  const { records = 0, spread = 0, outliers = [] } = knob.learned ?? {};
   const dead = knob.deadTurns > 0.005 ? `, ${turnWords(knob.deadTurns, f)} dead after a lock or reversal` : '';
-  const from = `${records} ${records === 1 ? 'turn' : 'turns'}, within ${f.number(spread * 100, 0)} %`;
+  const unfit =
+    outliers.length === 0 ? '' : `; ${outliers.length} of them ${outliers.length === 1 ? 'does' : 'do'} not fit`;
+  const from = `${records} ${records === 1 ? 'turn' : 'turns'}, within ${f.number(spread * 100, 0)} %${unfit}`;
   return knob.basis === 'learned'
     ? `${name}: ${gain}${dead}; learned from ${from}.`
     : `${name}: ${gain}${dead}; so far from ${from}.`;

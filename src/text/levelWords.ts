@@ -61,6 +61,11 @@ export function bearingSentence(s: BearingSaying, f: Format): Said {
   }
 }
 
+/** Null while the date lies inside the years of the magnetic model. */
+export function modelYearsWords({ insideModelYears }: Pick<MagneticField, 'insideModelYears'>): string | null {
+  return insideModelYears ? null : 'The date lies outside the magnetic model’s years: take its declination as a guess.';
+}
+
 export function bearingReason(s: BearingSaying, field: MagneticField, f: Format): string {
   const { declinationDeg } = field;
   const size = f.quantity(Math.abs(declinationDeg), 'angleDeg');
@@ -68,9 +73,8 @@ export function bearingReason(s: BearingSaying, field: MagneticField, f: Format)
   if (s.code === 'noCompass') return 'So near a magnetic pole the needle hardly points anywhere.';
   if (s.code === 'readFar') return 'Motors, magnets and legs bend the needle close by; more than 2° difference tells.';
   if (s.code === 'marks') return 'Feet on their marks beat any compass. Read it anyway if something was moved.';
-  const years = field.insideModelYears ? '' : ' The date lies outside the model’s years.';
   const weak = field.compass === 'unreliable' ? ' The needle is weak here: trust the sun’s shadow more.' : '';
-  return `Here and tonight the needle points ${size} ${side} of true north; good to about 0.4°, before any iron.${years}${weak}`;
+  return `Here and tonight the needle points ${size} ${side} of true north; good to about 0.4°, before any iron.${weak}`;
 }
 
 /** The verdict of the two-distance check. */

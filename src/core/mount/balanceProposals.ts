@@ -22,7 +22,8 @@ function compareIds(a: readonly string[], b: readonly string[]): number {
 }
 
 /** Every non-empty set of the box, mounted in place of all weights at one common position, that lands on the bar.
- *  Fewest pieces first, then least inertia, then ids. @throws RangeError for a box of more than twelve. */
+ *  Fewest pieces first, then least inertia, then ids; ids sort as plain text, within a set too, so that the answer does
+ *  not hang on the order of the box. @throws RangeError for a box of more than twelve. */
 export function weightSets(input: RaBalanceInput, box: readonly BoxWeight[]): SetProposal[] {
   if (box.length > LARGEST_BOX) {
     throw new RangeError(`box must hold at most ${String(LARGEST_BOX)} weights, got ${String(box.length)}`);
@@ -33,7 +34,7 @@ export function weightSets(input: RaBalanceInput, box: readonly BoxWeight[]): Se
     if (!found.inRange || found.positionM === null) return [];
     return [
       {
-        ids: set.map((w) => w.id),
+        ids: set.map((w) => w.id).sort(),
         positionM: found.positionM,
         totalOnAxisKg: found.totalOnAxisKg,
         inertiaKgM2: raInertiaKgM2(tried, found.positionM),

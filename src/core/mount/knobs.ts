@@ -45,11 +45,19 @@ export type LearnedKnob = {
   records: number;
   /** Middle distance of single records from the fit, as a share of the gain. */
   spread: number;
+  /** Places in the log, from 0, of records that do not fit the others: a false count, side or measurement. */
+  outliers: number[];
 };
 
 /** Records from which a fit counts as learned, and its largest spread. */
 const ENOUGH_RECORDS = 4;
 const LARGEST_SPREAD = 0.15;
+/** A record this many robust standard deviations off the fit is false; none counts that lies as near as two
+ *  measurements of an error agree. */
+const FALSE_DEVIATIONS = 5;
+const AGREEMENT_ARCMIN = 1.5;
+/** Of a normal spread: standard deviation over median distance. */
+const SIGMA_PER_MEDIAN_DISTANCE = 1.4826;
 /** Two turns must differ by this to tell the gain between them. */
 const TELLING_TURNS = 0.02;
 
@@ -57,7 +65,7 @@ export function isLearned(knob: LearnedKnob | null): boolean {
   return knob !== null && knob.records >= ENOUGH_RECORDS && knob.spread <= LARGEST_SPREAD;
 }
 
-type Point = { size: number; change: number; locked: boolean };
+type Point = { at: number; size: number; change: number; locked: boolean };
 
 /** Slopes between all pairs of one kind, and from the origin for turns that lose no dead band. */
 function slopesOf(points: readonly Point[]): number[] {
@@ -71,26 +79,41 @@ function slopesOf(points: readonly Point[]): number[] {
   return slopes;
 }
 
+/** Told only where enough records show what is usual. */
+function falseRecords(points: readonly Point[], missesArcmin: readonly number[]): number[] {
+  if (points.length < ENOUGH_RECORDS) return [];
+  const sigma = SIGMA_PER_MEDIAN_DISTANCE * (median(missesArcmin) ?? 0);
+  const limit = Math.max(FALSE_DEVIATIONS * sigma, AGREEMENT_ARCMIN);
+  return points.filter((_, i) => (missesArcmin[i] ?? 0) > limit).map((p) => p.at);
+}
+
 /** Gain and dead band from logged turns, robust against single false records. Model: after - before = gain * sign(turns)
  *  * max(0, |turns| - dead), the dead band lost only after a lock or a reversal. Median of the slopes between pairs
- *  (Theil 1950, Sen 1968), then the median of the intercepts. Null when no two records tell a slope. */
+ *  (Theil 1950, Sen 1968), then the median of the intercepts; false records by their distance from the fit over the
+ *  median distance. Null when no two records tell a slope. */
 export function learnKnob(log: readonly LoggedTurn[]): LearnedKnob | null {
   const points = log
-    .filter((r) => Math.abs(r.turns) >= TELLING_TURNS)
-    .map((r) => ({
+    .map((r, at) => ({
+      at,
       size: Math.abs(r.turns),
       change: Math.sign(r.turns) * (r.afterArcmin - r.beforeArcmin),
       locked: r.afterLockOrReversal,
-    }));
+    }))
+    .filter((p) => p.size >= TELLING_TURNS);
   const gain = median(slopesOf(points));
   if (gain === null || gain === 0) return null;
   const deads = points.filter((p) => p.locked).map((p) => p.size - p.change / gain);
   const deadTurns = Math.max(0, median(deads) ?? 0);
-  const misses = points.map((p) => {
-    const effective = Math.max(TELLING_TURNS, p.size - (p.locked ? deadTurns : 0));
-    return Math.abs(p.change / effective / gain - 1);
-  });
-  return { gainArcminPerTurn: gain, deadTurns, records: points.length, spread: median(misses) ?? 0 };
+  const effective = (p: Point): number => Math.max(0, p.size - (p.locked ? deadTurns : 0));
+  const shares = points.map((p) => Math.abs(p.change / Math.max(TELLING_TURNS, effective(p)) / gain - 1));
+  const missesArcmin = points.map((p) => Math.abs(p.change - gain * effective(p)));
+  return {
+    gainArcminPerTurn: gain,
+    deadTurns,
+    records: points.length,
+    spread: median(shares) ?? 0,
+    outliers: falseRecords(points, missesArcmin),
+  };
 }
 
 export type LockShift = { altArcmin: number; azArcmin: number };

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { trueBearingDeg } from '../../core/sky/bearing.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
-import { bearingReason, bearingSentence, footReason, ironWords } from '../../text/levelWords.ts';
+import { bearingReason, bearingSentence, footReason, ironWords, modelYearsWords } from '../../text/levelWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
@@ -80,6 +80,7 @@ export function Bearing({ tabs }: { tabs: ReactNode }) {
   const model = bearingModel(night);
   const { saying, poleDeg, axisDeg, feet } = model;
   const sentence = bearingSentence(saying, format);
+  const years = modelYearsWords(night.magnetic);
   return (
     <BenchLayout
       title="Level and bearing"
@@ -102,6 +103,7 @@ export function Bearing({ tabs }: { tabs: ReactNode }) {
         />
         <div>
           <Figures model={model} />
+          {years !== null && <p>{years}</p>}
           <p className="soft">
             Solid arrow: the pole’s bearing. Dashed: where the needle points.
             {axisDeg !== null && ' Amber: the axis as last read.'}

@@ -5,6 +5,7 @@ import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { CALENDAR_TODO, CARD_CAUTIONS, CARD_EVENTS } from '../../text/cardWords.ts';
+import { modelYearsWords } from '../../text/levelWords.ts';
 import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
 import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
 import { saveFile } from '../../ui/saveFile.ts';
@@ -69,8 +70,9 @@ function Dial({ rows, star }: { rows: readonly DialRow[]; star: string }) {
 }
 
 function Settings({ card }: { card: NightCard }) {
-  const { records } = useNight();
+  const { records, magnetic } = useNight();
   const { format } = useShared();
+  const years = modelYearsWords(magnetic);
   const weights = card.weights.map(
     (w) => [w.name, w.positionM === null ? 'not known' : format.quantity(w.positionM, 'barLength')] as const,
   );
@@ -94,6 +96,7 @@ function Settings({ card }: { card: NightCard }) {
             : []),
         ]}
       />
+      {years !== null && <p>{years}</p>}
     </Part>
   );
 }

@@ -10,6 +10,7 @@ import { useSession, useShared } from '../../session/session.ts';
 import { EditConflict } from '../../session/EditConflict.tsx';
 import { useHeadForm } from '../../session/useHeadForm.ts';
 import { LATITUDE_LETTERS, LONGITUDE_LETTERS } from '../../text/format.ts';
+import { modelYearsWords } from '../../text/levelWords.ts';
 import { AngleField, QuantityField, TextField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { SaveBar } from '../../ui/form/SaveBar.tsx';
@@ -91,6 +92,7 @@ function Declination({ form }: { form: Form }) {
   if (lat === null || lon === null || !(Math.abs(lat) <= 90) || !(Math.abs(lon) <= 180)) return null;
   const field = magneticField(clock.nowMs(), lat, lon, elevation ?? 0);
   const size = format.quantity(Math.abs(field.declinationDeg), 'angleDeg');
+  const years = modelYearsWords(field);
   return (
     <p>
       Magnetic declination today:{' '}
@@ -99,7 +101,7 @@ function Declination({ form }: { form: Form }) {
       </strong>
       . {field.declinationDeg < 0 ? 'Subtract it from' : 'Add it to'} the compass reading.
       {field.compass !== 'reliable' && ' So near a magnetic pole a compass cannot be trusted.'}
-      {!field.insideModelYears && ' The date lies outside the model’s years; take this as a guess.'}
+      {years !== null && ` ${years}`}
     </p>
   );
 }

@@ -214,11 +214,14 @@ describe('words of bolts and knobs', () => {
   });
 
   it('say what is known of a knob and of tightening', () => {
-    const learned = { gainArcminPerTurn: 16, deadTurns: 0.05, records: 6, spread: 0.04 };
+    const learned = { gainArcminPerTurn: 16, deadTurns: 0.05, records: 6, spread: 0.04, outliers: [] };
     const knob = { gainArcminPerTurn: -16, deadTurns: 0.05, basis: 'learned' as const, learned };
     expect(gainWords(adjuster({ knob }), f)).to.equal(
       'Altitude: 16.0′ a turn, 18° dead after a lock or reversal; learned from 6 turns, within 4 %.',
     );
+    const [one, two] = [[2], [2, 4]].map((outliers) => ({ ...knob, learned: { ...learned, outliers } }));
+    expect(gainWords(adjuster({ knob: one! }), f)).to.include('within 4 %; 1 of them does not fit.');
+    expect(gainWords(adjuster({ knob: two! }), f)).to.include('2 of them do not fit.');
     expect(gainWords(adjuster({ knob: { ...knob, basis: 'few' } }), f)).to.include('so far from 6 turns');
     expect(gainWords(adjuster({ knob: null }), f)).to.include('not known yet');
     isSentence(gainWords(adjuster(), f), 'geometry');

@@ -12,6 +12,7 @@ import { countsWords, fieldLabel, valueWords } from '../../../src/text/dataWords
 import { LATITUDE_LETTERS, LONGITUDE_LETTERS, makeFormat } from '../../../src/text/format.ts';
 import {
   bearingReason,
+  modelYearsWords,
   bearingSentence,
   compassPoint,
   latitudeReason,
@@ -132,7 +133,8 @@ describe('words of the stations', () => {
     expect(said(others[1]!)).to.equal('Set the compass ring to 0.4°. Lay the north leg along it: true north.');
     expect(said(others[2]!)).to.equal('Point the polar axis where the compass reads 192.9°: true south.');
     expect(said(others[3]!)).to.include('Turn the tripod');
-    expect(bearingReason(others[1]!, { ...field, insideModelYears: false }, f)).to.include('outside the model');
+    isSentence(modelYearsWords({ insideModelYears: false })!, 'years');
+    expect(modelYearsWords({ insideModelYears: true })).to.equal(null);
   });
 
   it('level and latitude', () => {

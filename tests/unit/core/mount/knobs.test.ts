@@ -64,9 +64,24 @@ describe('learning a knob', () => {
   it('one false record does not turn it; three false ones of five are not trusted', () => {
     const good = [0.3, -0.5, 0.8, -1.1, 0.6].map((t) => logged(t, 57, 0.05, true));
     const oneFalse = [...good, { ...logged(0.7, 57, 0.05, true), afterArcmin: -80 }];
+    expect(learnKnob(oneFalse)!).to.deep.include({ outliers: [5] });
     expect(learnKnob(oneFalse)!.gainArcminPerTurn).to.be.closeTo(57, 57 * 0.03);
     const wild = good.map((r, i) => (i < 3 ? { ...r, afterArcmin: r.afterArcmin + [40, -70, 25][i]! } : r));
     expect(isLearned(learnKnob(wild))).to.equal(false);
+  });
+
+  it('names a false record by its place in the whole log, and none among good ones measured to 0.3 arcmin', () => {
+    const errors = [0.3, -0.3, 0.2, 0, -0.2, 0.3];
+    const good = [0.01, 0.3, -0.5, 0.8, -1.1, 0.6].map((t, i) => {
+      const exact = logged(t, -42, 0.08, true);
+      return { ...exact, afterArcmin: exact.afterArcmin + errors[i]! };
+    });
+    expect(learnKnob(good)!.outliers).to.deep.equal([]);
+    const doubled = good.map((r, i) =>
+      i === 4 ? { ...r, afterArcmin: r.beforeArcmin + 2 * (r.afterArcmin - r.beforeArcmin) } : r,
+    );
+    expect(learnKnob(doubled)!.outliers).to.deep.equal([4]);
+    expect(learnKnob(doubled.slice(2, 5))!.outliers, 'three records do not show what is usual').to.deep.equal([]);
   });
 
   it('is not learned from three records, and tells nothing from one locked turn or from none', () => {

@@ -64,6 +64,15 @@ describe('right-ascension balance', () => {
     expect(raBalance(none)).to.include({ positionM: null, inRange: false });
   });
 
+  it('sets of equal weights come in the order of their ids as text, however the box is sorted', () => {
+    const like = { ...heron, barRangeM: [0.05, 9] as [number, number] };
+    const box = ['w2', 'w10', 'w1'].map((id) => ({ id, massKg: 2 }));
+    const orders = [box, [...box].reverse()].map((owned) => weightSets(like, owned).map((set) => set.ids.join(' ')));
+    const single = ['w1', 'w10', 'w2'];
+    expect(orders[0]).to.deep.equal([...single, 'w1 w10', 'w1 w2', 'w10 w2', 'w1 w10 w2']);
+    expect(orders[1]).to.deep.equal(orders[0]);
+  });
+
   it('does not search boxes that would take too long', () => {
     const box = Array.from({ length: 13 }, (_, i) => ({ id: String(i), massKg: 1 }));
     expect(() => weightSets(heron, box)).to.throw('at most 12');
