@@ -139,6 +139,13 @@ test('a second tab sees a change, and does not overwrite it', async ({ page, con
   await other.getByRole('button', { name: 'Save' }).click();
   await expect(other.getByText('Saved.')).toBeVisible();
   await expect(page.getByLabel('Mass', { exact: true })).toHaveValue('4');
+  await page.getByLabel('Name').fill('My tube');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('Saved.')).toBeVisible();
+  await expect(other.getByLabel('Name')).toHaveValue('My tube');
+  await other.reload();
+  await expect(other.getByLabel('Name')).toHaveValue('My tube');
+  await expect(other.getByLabel('Mass', { exact: true })).toHaveValue('4');
 });
 
 test('a new night for a place where the target never rises, and a summer night without darkness', async ({ page }) => {

@@ -33,8 +33,8 @@ describe('subs around the flip', () => {
   it('late, soon and never differ as they say', () => {
     const flipAt = (strategy: PlanInput['strategy']) =>
       planSubs({ ...base, limitH: 1, strategy }).flip?.startMs ?? null;
-    expect(flipAt('asLateAsAllowed') ?? 0).to.be.greaterThan(flipAt('endOfCrossingSub') ?? 0);
-    expect(flipAt('asSoonAsAllowed') ?? 0).to.be.at.most(flipAt('endOfCrossingSub') ?? 0);
+    expect(flipAt('asLateAsAllowed')!).to.be.greaterThan(flipAt('endOfCrossingSub')!);
+    expect(flipAt('asSoonAsAllowed')!).to.be.at.most(flipAt('endOfCrossingSub')!);
     const stopped = planSubs({ ...base, strategy: 'stopAtLimit' });
     expect([stopped.flip, stopped.stopsAtLimit, stopped.subs.every((s) => s.side === 'before')]).to.deep.equal([
       null,

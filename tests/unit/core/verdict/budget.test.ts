@@ -77,7 +77,7 @@ describe('roundness budget', () => {
       'pixel',
       'balanceWind',
     ]);
-    expect(items[0]?.fall ?? 0).to.be.within(0, worstRatio - 1 + 1e-9);
+    expect(items[0]!.fall).to.be.within(0, worstRatio - 1 + 1e-9);
   });
 
   it('the camera angle turns the corners but not the verdict of a round field', () => {
