@@ -1,8 +1,9 @@
 /** Adapter of the balance topic: right ascension, declination, sideways and the tip test. */
 import { biasedPositionM, raBalance, type PlacedMass, type RaBalanceInput } from '../../src/core/mount/balance.ts';
 import { barExtensionM, clampShift, weightSets } from '../../src/core/mount/balanceProposals.ts';
-import { counterMassKg, decBalance, sidewaysBalance, sidewaysShiftM } from '../../src/core/mount/decBalance.ts';
-import { loadShares } from '../../src/core/mount/load.ts';
+import { balancePositionM, momentAtKgM, movingKgOf, sum, type Levers } from '../../src/core/mount/levers.ts';
+import { DEFAULT_REFERENCE_ARM_M, judgeLoad } from '../../src/core/mount/load.ts';
+import { STANDARD_GRAVITY } from '../../src/core/mount/tripod.ts';
 import { tipBracket } from '../../src/core/mount/tipTest.ts';
 import { list, num, numbers, object, oneOf, text, type Adapter, type Answer, type JsonObject } from './types.ts';
 
@@ -52,11 +53,24 @@ function biasAnswers(input: JsonObject, positionM: number | null): JsonObject {
   };
 }
 
+/** The whole rating used, bar and weights not counted, masses without length. */
+function loadShares(input: JsonObject, { parts }: RaBalanceInput): JsonObject {
+  const load = judgeLoad({
+    parts: parts.map((p) => ({ ...p, alongTubeM: 0, lengthM: 0 })),
+    counterKg: 0,
+    ratedKg: num(input, 'ratedKg'),
+    ratingIncludesWeights: false,
+    referenceArmM: num(input, 'referenceArmM', DEFAULT_REFERENCE_ARM_M),
+    shareUsed: 1,
+    goodInertiaKgM2: null,
+  });
+  return { loadShare: load.massKg.share, torqueShare: load.momentKgM.share };
+}
+
 function ra(input: JsonObject): JsonObject {
   const given = balanceInput(input);
   const found = raBalance(given);
-  const arm = input['referenceArmM'] === undefined ? undefined : num(input, 'referenceArmM');
-  const shares = input['ratedKg'] === undefined ? {} : loadShares(given.parts, num(input, 'ratedKg'), arm);
+  const shares = input['ratedKg'] === undefined ? {} : loadShares(input, given);
   return {
     ...found,
     ...shares,
@@ -65,23 +79,66 @@ function ra(input: JsonObject): JsonObject {
   };
 }
 
+type Placed = { id: string; massKg: number; slides: boolean; alongM: number; sidewaysM: number };
+
+const placed = (input: JsonObject): Placed[] =>
+  list(input, 'parts').map((p) => ({
+    ...weight(p),
+    slides: p['slides'] === true,
+    alongM: num(p, 'positionM'),
+    sidewaysM: num(p, 'sidewaysM', 0),
+  }));
+
+/** Arms about an axis with the pieces that move where they are: place 0. */
+const leversOf = (parts: readonly Placed[], arm: 'alongM' | 'sidewaysM', moves: (p: Placed) => boolean): Levers => {
+  const asLever = (p: Placed) => ({ massKg: p.massKg, armM: p[arm] });
+  return {
+    fixed: parts.filter((p) => !moves(p)).map(asLever),
+    moving: parts.filter(moves).map(asLever),
+    presentM: 0,
+    sense: 1,
+  };
+};
+
+/** By how far what moves must move; null when it has no mass. */
+const shiftM = (levers: Levers): number | null => (movingKgOf(levers) > 0 ? balancePositionM(levers) : null);
+const totalKg = (parts: readonly Placed[]): number => sum(parts, (p) => p.massKg);
+
+const BALANCED_KG_M = 1e-9;
+
 function dec(input: JsonObject): JsonObject {
-  const found = decBalance(
-    list(input, 'parts').map((p) => ({ ...weight(p), alongTubeM: num(p, 'positionM'), slides: p['slides'] === true })),
-  );
-  const toward = { front: 'rear', rear: 'front', none: 'none' } as const;
-  return { ...found, slideToward: toward[found.heavyEnd] };
+  const parts = placed(input);
+  const levers = leversOf(parts, 'alongM', (p) => p.slides);
+  const momentKgM = momentAtKgM(levers, 0);
+  const [heavyEnd, slideToward] =
+    Math.abs(momentKgM) < BALANCED_KG_M ? ['none', 'none'] : momentKgM > 0 ? ['front', 'rear'] : ['rear', 'front'];
+  const centreOfMassM = totalKg(parts) > 0 ? momentKgM / totalKg(parts) : null;
+  return { momentKgM, centreOfMassM, slideM: shiftM(levers), heavyEnd, slideToward };
 }
 
+/** Torques about a level declination axis with the tube level, straight up and between; + sideways = the upper side of a
+ *  level tube. */
 function third(input: JsonObject): JsonObject {
-  const parts = list(input, 'parts').map((p) => ({
-    ...weight(p),
-    alongTubeM: num(p, 'positionM'),
-    sidewaysM: num(p, 'sidewaysM'),
-  }));
-  const found: JsonObject = { ...sidewaysBalance(parts) };
-  if (input['movePart'] !== undefined) found['moveM'] = sidewaysShiftM(parts, text(input, 'movePart'));
-  if (input['addAtM'] !== undefined) found['addKg'] = counterMassKg(parts, num(input, 'addAtM'));
+  const parts = placed(input);
+  const moved = input['movePart'] === undefined ? null : text(input, 'movePart');
+  const across = leversOf(parts, 'sidewaysM', (p) => p.id === moved);
+  const asideKgM = momentAtKgM(across, 0);
+  const alongKgM = momentAtKgM(
+    leversOf(parts, 'alongM', () => false),
+    0,
+  );
+  const found: JsonObject = {
+    sidewaysMomentKgM: asideKgM,
+    centreSidewaysM: totalKg(parts) > 0 ? asideKgM / totalKg(parts) : null,
+    torqueTubeLevelNm: Math.abs(alongKgM) * STANDARD_GRAVITY,
+    torqueTubeUpNm: Math.abs(asideKgM) * STANDARD_GRAVITY,
+    torqueTubeAt45Nm: Math.abs(alongKgM - asideKgM) * Math.SQRT1_2 * STANDARD_GRAVITY,
+  };
+  if (moved !== null) found['moveM'] = shiftM(across);
+  if (input['addAtM'] !== undefined) {
+    const addKg = -asideKgM / num(input, 'addAtM');
+    found['addKg'] = Number.isFinite(addKg) && addKg > 0 ? addKg : null;
+  }
   return found;
 }
 

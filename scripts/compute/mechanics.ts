@@ -1,6 +1,6 @@
 /** Adapters of the mechanics topics. */
 import { DEG_PER_RAD } from '../../src/core/math/angles.ts';
-import { dialReading, ringFraction } from '../../src/core/mount/dial.ts';
+import { dialReading } from '../../src/core/mount/dial.ts';
 import { polarDrift } from '../../src/core/mount/polarDrift.ts';
 import { toHorizontal } from '../../src/core/sky/horizontal.ts';
 import { ASSUMED } from '../../src/core/verdict/assumptions.ts';
@@ -26,7 +26,7 @@ export const dial: Adapter = (input) => {
   const ring =
     input['ringArcmin'] === undefined
       ? {}
-      : { ringFraction: ringFraction(num(input, 'polarDistanceArcmin'), num(input, 'ringArcmin')) };
+      : { ringFraction: num(input, 'polarDistanceArcmin') / num(input, 'ringArcmin') };
   return { out: { ...reading, ...ring } };
 };
 

@@ -43,7 +43,7 @@ export const tripod: Adapter = (input) => {
   const found = footing(feet, masses);
   const heightM = input['windHeightM'] === undefined ? null : num(input, 'windHeightM');
   if (heightM === null) return { out: { ...found, centreOfMassM: [...found.centreOfMassM] } };
-  const forceN = tipForceN(found, heightM);
+  const forceN = tipForceN(feet, found, heightM);
   const toward =
     input['windTowardAzimuthDeg'] === undefined
       ? {}

@@ -2,13 +2,8 @@
  *  more or less than usual, the hand misses a little. Three rounds. */
 import { crossOffset, type HalfTurnMarks } from '../../src/core/mount/halfTurn.ts';
 import { plus, times, toPlate, turnedBy, type PlatePoint } from '../../src/core/mount/finderPlate.ts';
-import {
-  crossMoved,
-  learnScrewGain,
-  screwTurns,
-  shareAtOnce,
-  USUAL_ARCMIN_PER_TURN,
-} from '../../src/core/mount/plateScrews.ts';
+import { learnScrewGain, screwTurns, shareAtOnce, USUAL_ARCMIN_PER_TURN } from '../../src/core/mount/plateScrews.ts';
+import { crossMoved } from './pushedPlate.ts';
 import { normal, seeded, within, type Random } from './random.ts';
 import type { Trial } from './trials.ts';
 

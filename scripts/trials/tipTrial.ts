@@ -1,9 +1,10 @@
 /** The tip test on simulated rigs: stated masses off by up to 30 %, friction, and now and then a wrong "it stays". */
-import { raBalance, raImbalanceKgM, type RaBalanceInput } from '../../src/core/mount/balance.ts';
+import { raBalance, type RaBalanceInput } from '../../src/core/mount/balance.ts';
 import { sum } from '../../src/core/mount/levers.ts';
 import { momentsDoubtKgM, PLACE_DOUBT_M, type DoubtfulMass } from '../../src/core/mount/massDoubt.ts';
 import { GOOD_M, tipEstimate, type TipProblem } from '../../src/core/mount/tipEstimate.ts';
 import type { TipTrial } from '../../src/core/mount/tipTest.ts';
+import { tubeSideMomentKgM } from './hung.ts';
 import { seeded, within, type Random } from './random.ts';
 import type { Trial } from './trials.ts';
 
@@ -58,7 +59,7 @@ function problemOf(stated: RaBalanceInput): TipProblem {
 
 /** Which side drops, seen by someone who now and then says "stays" although it moved. */
 function answer(rig: RaBalanceInput, positionM: number, frictionKgM: number, wrong: boolean): TipTrial['wants'] {
-  const momentKgM = raImbalanceKgM(rig, positionM);
+  const momentKgM = tubeSideMomentKgM(rig, positionM);
   if (wrong || Math.abs(momentKgM) <= frictionKgM) return 'none';
   return momentKgM > 0 ? 'more' : 'less';
 }
@@ -77,7 +78,7 @@ function isBalanced(random: Random, wrongStays: number): boolean {
   }
   const leftM = estimate.balancedM ?? estimate.nextM;
   const trueM = raBalance(rig).positionM ?? NaN;
-  return Math.abs(leftM - trueM) <= GOOD_M || Math.abs(raImbalanceKgM(rig, leftM)) <= frictionKgM;
+  return Math.abs(leftM - trueM) <= GOOD_M || Math.abs(tubeSideMomentKgM(rig, leftM)) <= frictionKgM;
 }
 
 /** @param wrongStays how often "stays" is said although something dropped. */

@@ -2,11 +2,12 @@
 import fc from 'fast-check';
 import { planSubs, type PlanInput } from '../../src/core/night/plan.ts';
 import { driftRates } from '../../src/core/mount/polarDrift.ts';
-import { raBalance, raImbalanceKgM, type RaBalanceInput } from '../../src/core/mount/balance.ts';
-import { decBalance } from '../../src/core/mount/decBalance.ts';
+import { raBalance, type RaBalanceInput } from '../../src/core/mount/balance.ts';
+import { balancePositionM } from '../../src/core/mount/levers.ts';
 import { judgeLoad } from '../../src/core/mount/load.ts';
 import { anyRecordProperty } from './anyRecordTrial.ts';
 import { commandsProperty } from './commandsTrial.ts';
+import { tubeSideMomentKgM } from './hung.ts';
 import { importProperty } from './importTrial.ts';
 import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
@@ -103,7 +104,7 @@ const rigs: fc.Arbitrary<RaBalanceInput> = fc.record({
 /** The position leaves no moment, and the proposed sets are exactly those that fit. */
 function balanceHolds([rig, masses]: readonly [RaBalanceInput, readonly number[]]): void {
   const { positionM } = raBalance(rig);
-  check(positionM !== null && Math.abs(raImbalanceKgM(rig, positionM)) < 1e-9, 'a moment is left');
+  check(positionM !== null && Math.abs(tubeSideMomentKgM(rig, positionM)) < 1e-9, 'a moment is left');
   const box = masses.map((massKg, i) => ({ id: `b${i}`, massKg }));
   const needed = raBalance({ ...rig, fixedWeights: [] }).momentNeededFromWeightsKgM;
   let fitting = 0;
@@ -135,11 +136,13 @@ function moreHolds([rig, extraKg, armM, alongM]: readonly [RaBalanceInput, numbe
   check(after.massKg.is >= before.massKg.is, 'more mass made it lighter');
   check(after.momentKgM.is >= before.momentKgM.is, 'more mass lowered the moment');
   check(after.decInertiaKgM2 >= before.decInertiaKgM2, 'more mass lowered the inertia');
-  const slid = decBalance([
-    { id: 'a', massKg: extraKg, alongTubeM: alongM, slides: true },
-    { id: 'b', massKg: 1, alongTubeM: 0.1, slides: false },
-  ]);
-  const left = extraKg * (alongM + (slid.slideM ?? 0)) + 0.1;
+  const slideM = balancePositionM({
+    fixed: [{ massKg: 1, armM: 0.1 }],
+    moving: [{ massKg: extraKg, armM: alongM }],
+    presentM: 0,
+    sense: 1,
+  });
+  const left = extraKg * (alongM + slideM) + 0.1;
   check(Math.abs(left) < 1e-9, 'a moment is left about the declination axis');
 }
 

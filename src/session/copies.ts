@@ -7,6 +7,7 @@ import { chosenCopyFile } from '../storage/device.ts';
 import { heldIn } from '../storage/held.ts';
 import type { Writer } from '../storage/writer.ts';
 import { keepCopy } from '../workers/keepCopy.ts';
+import { createListeners } from './listeners.ts';
 
 export type CopyState = {
   /** Null = this browser keeps none. */
@@ -51,17 +52,14 @@ async function makeCopy(writer: Writer, existing: readonly Copy[] | null): Promi
 /** A state that tells who listens when it changes. */
 function observable<T>(first: T) {
   let current = first;
-  const listeners = new Set<() => void>();
+  const { subscribe, tell } = createListeners();
   return {
     get: () => current,
     set: (next: T): void => {
       current = next;
-      for (const listener of listeners) listener();
+      tell();
     },
-    subscribe: (listener: () => void) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
+    subscribe,
   };
 }
 

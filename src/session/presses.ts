@@ -1,6 +1,7 @@
 /** Presses of this tab: the same press, made again while what it does is being kept or a moment after, is the same press
  *  and gets the same answer. Every write goes through here. */
 import { canonicalJson } from '../formats/canonicalJson.ts';
+import { createListeners } from './listeners.ts';
 import { pressedBy, type Writer } from '../storage/writer.ts';
 
 export type Presses = {
@@ -21,10 +22,7 @@ export function createPresses(
   later: (callback: () => void, ms: number) => void,
 ): Presses {
   const known = new Map<string, { answer: Promise<unknown>; keptMs: number | null }>();
-  const listeners = new Set<() => void>();
-  const tell = (): void => {
-    for (const listener of listeners) listener();
-  };
+  const { tell, subscribe } = createListeners();
   const forgetOld = (): void => {
     for (const [key, { keptMs }] of known) {
       if (keptMs !== null && elapsedMs() - keptMs > SAME_PRESS_MS) known.delete(key);
@@ -52,9 +50,6 @@ export function createPresses(
       forgetOld();
       return known.size > 0;
     },
-    subscribe: (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
+    subscribe,
   };
 }

@@ -1,6 +1,7 @@
 /** The ribbon's time, outside React: live, or scrubbed to a moment. One notification per animation frame. */
 import { toUtcText } from '../core/time/utc.ts';
 import type { Clock } from './clock.ts';
+import { createListeners } from './listeners.ts';
 
 export type RibbonTime = {
   /** The shown moment: the scrubbed one, else now to the second. */
@@ -32,11 +33,11 @@ function oncePerFrame(frame: (callback: () => void) => void, work: () => void): 
 export function createRibbonTime(clock: Clock, frame: (callback: () => void) => void): RibbonTime {
   let scrubbedMs: number | null = null;
   let shownMs = clock.nowMs();
-  const listeners = new Set<() => void>();
+  const { subscribe, tell } = createListeners();
   const written = new Set<string>();
   const schedule = oncePerFrame(frame, () => {
     shownMs = scrubbedMs ?? clock.nowMs();
-    for (const listener of listeners) listener();
+    tell();
   });
   clock.subscribe(() => {
     if (scrubbedMs === null) schedule();
@@ -59,9 +60,6 @@ export function createRibbonTime(clock: Clock, frame: (callback: () => void) => 
       return text;
     },
     wroteAddress: (text) => written.has(text),
-    subscribe: (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
+    subscribe,
   };
 }

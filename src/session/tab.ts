@@ -1,5 +1,7 @@
 /** Which tab this is: its own list of changes hangs on it. A reload keeps it; a tab that was duplicated, which the browser
  *  hands the same memory, becomes another one. */
+import { createListeners } from './listeners.ts';
+
 const KEY = 'tidy-owl-tab';
 const lockName = (id: string): string => `${KEY}-${id}`;
 
@@ -34,21 +36,18 @@ export function createTab(
 ): Tab {
   let id = storage.getItem(KEY) ?? newId();
   storage.setItem(KEY, id);
-  const listeners = new Set<() => void>();
+  const { subscribe, tell } = createListeners();
   const claim = async (): Promise<void> => {
     if (!locks || (await holds(locks, id))) return;
     id = newId();
     storage.setItem(KEY, id);
-    for (const listener of listeners) listener();
+    tell();
     await holds(locks, id);
   };
   void claim();
   return {
     id: () => id,
-    subscribe: (listener) => {
-      listeners.add(listener);
-      return () => listeners.delete(listener);
-    },
+    subscribe,
     openTabs: async () => {
       const held = (await locks?.query())?.held ?? [];
       const names = held.flatMap(({ name }) => (name?.startsWith(`${KEY}-`) ? [name.slice(KEY.length + 1)] : []));

@@ -48,13 +48,6 @@ function checked(candidate: unknown): Result<Reading, WriteCode> {
 const recordedBy = ({ changes }: StoredChange): Result<Reading[], WriteCode> =>
   ok(changes.flatMap((one) => (one.type === 'reading' ? [one.reading] : [])));
 
-/** Records what was measured, with a snapshot of rig, parts and site when they changed since the last one. */
-export async function recordReading(w: Writer, given: NewReading): Written<Reading> {
-  const written = await recordReadings(w, [given]);
-  const first = written.ok ? written.value[0] : undefined;
-  return written.ok && first ? ok(first) : (written as Extract<typeof written, { ok: false }>);
-}
-
 /** Records what belongs together as one change: all of it is kept, or nothing, and undo takes all of it back. */
 export function recordReadings(w: Writer, given: readonly NewReading[]): Written<Reading[]> {
   return transact(w, recordedBy, async () => {

@@ -1,4 +1,5 @@
 /** Words for bolts and knobs: what to turn, how, and what this mount's own screws have taught. */
+import type { LearnedKnob } from '../core/mount/knobs.ts';
 import type { AdjusterTonight, TurnsTonight } from '../core/night/pole/turnsTonight.ts';
 import { knobName } from './dialWords.ts';
 import type { Format } from './format.ts';
@@ -89,20 +90,21 @@ export function handWords(a: AdjusterTonight, paired: boolean, f: Format): strin
   return a.aimArcmin === 0 ? lines : [...lines, aimWords(a, f)];
 }
 
+function logWords({ records, spread, outliers }: LearnedKnob, f: Format): string {
+  const turns = `${records} ${records === 1 ? 'turn' : 'turns'}, within ${f.number(spread * 100, 0)} %`;
+  if (outliers.length === 0) return turns;
+  return `${turns}; ${outliers.length} of them ${outliers.length === 1 ? 'does' : 'do'} not fit`;
+}
+
 /** What is known of a knob. */
 export function gainWords({ adjuster, knob }: AdjusterTonight, f: Format): string {
   const name = adjuster === 'altitude' ? 'Altitude' : 'Azimuth';
   if (!knob) return `${name}: not known yet. Log one turn with the errors before and after.`;
   const gain = `${f.quantity(Math.abs(knob.gainArcminPerTurn), 'arcmin')} a turn`;
   if (knob.basis === 'geometry') return `${name}: ${gain}, by pitch and lever.`;
-  const { records = 0, spread = 0, outliers = [] } = knob.learned ?? {};
   const dead = knob.deadTurns > 0.005 ? `, ${turnWords(knob.deadTurns, f)} dead after a lock or reversal` : '';
-  const unfit =
-    outliers.length === 0 ? '' : `; ${outliers.length} of them ${outliers.length === 1 ? 'does' : 'do'} not fit`;
-  const from = `${records} ${records === 1 ? 'turn' : 'turns'}, within ${f.number(spread * 100, 0)} %${unfit}`;
-  return knob.basis === 'learned'
-    ? `${name}: ${gain}${dead}; learned from ${from}.`
-    : `${name}: ${gain}${dead}; so far from ${from}.`;
+  const from = knob.learned ? logWords(knob.learned, f) : '';
+  return `${name}: ${gain}${dead}; ${knob.basis === 'learned' ? 'learned' : 'so far'} from ${from}.`;
 }
 
 export function lockWords(lock: TurnsTonight['lock'], south: boolean, f: Format): string {

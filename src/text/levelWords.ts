@@ -1,6 +1,7 @@
 /** Sentences of level, bearing and latitude. */
 import type { HeightAdvice } from '../core/mount/finderEye.ts';
 import type { IronCheck } from '../core/night/bearing.ts';
+import type { ScaleToSet } from '../core/night/pole/scaleToSet.ts';
 import type { GroundMarks } from '../core/night/groundMarks.ts';
 import type { SunShadow } from '../core/sky/sunShadow.ts';
 import type { MagneticField } from '../core/sky/magnetic.ts';
@@ -101,6 +102,25 @@ export function marksWords(marks: GroundMarks, f: Format): string {
       ? 'how near the pole that was has not been measured'
       : `the axis was found ${f.quantity(Math.abs(marks.lastErrorDeg), 'angleDeg')} too far ${marks.lastErrorDeg > 0 ? 'east' : 'west'}`;
   return `Marked on ${nights}, the first foot at ${f.quantity(marks.firstFootAzimuthDeg, 'angleDeg', 0)}; last time ${error}.`;
+}
+
+/** What a base that leans to the east or west does to the axis. */
+export function slopeFigures(
+  slope: Pick<ScaleToSet, 'dragArcmin' | 'liftArcmin' | 'levellingTurnsDeg'>,
+  f: Format,
+): { name: string; value: string }[] {
+  const { dragArcmin, liftArcmin, levellingTurnsDeg } = slope;
+  const side = (east: boolean): string => (east ? 'east' : 'west');
+  const [drag, lift, turn] = [
+    f.quantity(Math.abs(dragArcmin), 'arcmin'),
+    f.quantity(Math.abs(liftArcmin), 'arcmin'),
+    f.quantity(Math.abs(levellingTurnsDeg), 'angleDeg'),
+  ];
+  return [
+    { name: '1° up drags the azimuth', value: `${drag} ${side(dragArcmin > 0)}` },
+    { name: '1° toward east', value: liftArcmin > 0 ? `lifts it ${lift}` : `lowers it ${lift}` },
+    { name: 'Levelling now would turn it', value: `${turn} ${side(levellingTurnsDeg > 0)}` },
+  ];
 }
 
 export type ShadowSaying =

@@ -2,6 +2,10 @@
 import { OwlDatabase } from '../../src/storage/database.ts';
 import { loadDemo } from '../../src/storage/demo/loadDemo.ts';
 import { dumpOf, restoreDump, type Dump } from '../../scripts/trials/dump.ts';
+import { ok } from '../../src/core/result.ts';
+import type { Reading } from '../../src/core/records/reading.ts';
+import { recordReadings, type NewReading } from '../../src/storage/readings.ts';
+import type { Written } from '../../src/storage/transact.ts';
 import type { Writer } from '../../src/storage/writer.ts';
 import { breakable } from './faults.ts';
 import { NOW } from './records.ts';
@@ -34,4 +38,10 @@ export async function demoDatabase(nowMs = NOW): Promise<OwlDatabase> {
     loaded.set(nowMs, await dumpOf(db));
   }
   return db;
+}
+
+/** Records one reading as the benches do. */
+export async function recordOne(w: Writer, given: NewReading): Written<Reading> {
+  const written = await recordReadings(w, [given]);
+  return written.ok ? ok(written.value[0]!) : written;
 }

@@ -76,11 +76,6 @@ export function raBalance(input: RaBalanceInput): RaBalance {
   };
 }
 
-/** Moment left over with the movable weights at a position, kg m; + = the tube's side drops. */
-export function raImbalanceKgM(input: RaBalanceInput, positionM: number): number {
-  return raBalance(input).momentNeededFromWeightsKgM - sum(input.movableWeights, (w) => w.massKg) * positionM;
-}
-
 /** Deliberate bias: the side that ends east is the heavier one in both hemispheres, so the weight moves outward with the
  *  tube west of the column and inward with it east. */
 export function biasedPositionM(positionM: number, biasMm: number, tubeSide: 'west' | 'east'): number {

@@ -50,8 +50,3 @@ export function dialReading(haH: number, latDeg: number, engraving: Engraving, p
     reading: readingAt(wrap360(view - plateTurnDeg), engraving),
   };
 }
-
-/** Where the star belongs against an engraved ring: 1 = on the ring, under 1 = inside it. */
-export function ringFraction(polarDistanceArcmin: number, ringArcmin: number): number {
-  return polarDistanceArcmin / ringArcmin;
-}

@@ -7,18 +7,6 @@ export const DEFAULT_REFERENCE_ARM_M = 0.2;
 /** Above this share of what is allowed, a load counts as near the limit. */
 export const NEAR_LIMIT_SHARE = 0.8;
 
-/** Mass against the rating, and moment about the polar axis against rating times reference arm; both as shares. */
-export function loadShares(
-  parts: readonly PlacedMass[],
-  ratedKg: number,
-  referenceArmM = DEFAULT_REFERENCE_ARM_M,
-): { loadShare: number; torqueShare: number } {
-  return {
-    loadShare: sum(parts, (p) => p.massKg) / ratedKg,
-    torqueShare: sum(parts, (p) => p.massKg * p.fromRaAxisM) / (ratedKg * referenceArmM),
-  };
-}
-
 export type LoadVerdict = 'fine' | 'near' | 'over';
 /** One bar of the judgement: what there is, what is allowed, and the share of it. */
 export type LoadBar = { is: number; allowed: number; share: number; verdict: LoadVerdict };

@@ -1,4 +1,6 @@
 /** Neutral classes of mounts, for someone who is still choosing: usual figures of each class, not of any product. */
+import { DEFAULT_REFERENCE_ARM_M } from './load.ts';
+
 export type MountClassId =
   'altAzimuth' | 'smallTracker' | 'bracketTracker' | 'smallGeared' | 'midBelt' | 'largeBelt' | 'strainWave';
 
@@ -16,7 +18,12 @@ export type MountClass = {
   referenceArmM: number;
 };
 
-const german = { mountKind: 'germanEquatorial', drive: 'worm', hasBar: true, referenceArmM: 0.2 } as const;
+const german = {
+  mountKind: 'germanEquatorial',
+  drive: 'worm',
+  hasBar: true,
+  referenceArmM: DEFAULT_REFERENCE_ARM_M,
+} as const;
 
 /** Lightest to carry first. */
 export const MOUNT_CLASSES: readonly MountClass[] = [
@@ -54,7 +61,7 @@ export const MOUNT_CLASSES: readonly MountClass[] = [
     supportKg: 3.5,
     hubHeightM: 0.9,
     hasBar: false,
-    referenceArmM: 0.2,
+    referenceArmM: DEFAULT_REFERENCE_ARM_M,
   },
   {
     id: 'strainWave',
@@ -66,7 +73,7 @@ export const MOUNT_CLASSES: readonly MountClass[] = [
     supportKg: 3,
     hubHeightM: 0.85,
     hasBar: false,
-    referenceArmM: 0.2,
+    referenceArmM: DEFAULT_REFERENCE_ARM_M,
   },
   { id: 'smallGeared', ...german, belt: false, ratedKg: 9, headKg: 5.4, supportKg: 4.2, hubHeightM: 0.85 },
   { id: 'midBelt', ...german, belt: true, ratedKg: 18, headKg: 11, supportKg: 7.5, hubHeightM: 0.95 },

@@ -52,15 +52,6 @@ export function shareAtOnce(turns: readonly ScrewTurn[]): number {
   return most > MOST_TURNS ? MOST_TURNS / most : 1;
 }
 
-/** How the cross moves when the screws are turned; inverse of `screwTurns`. */
-export function crossMoved(turns: readonly ScrewTurn[], arcminPerTurn: number): PlatePoint {
-  const pushed = turns.map(({ angleDeg, turns: t }): Unit => {
-    const [x, y] = pushOf(angleDeg);
-    return [x * t * arcminPerTurn, y * t * arcminPerTurn];
-  });
-  return { xArcmin: sum(pushed, (p) => p[0]), yArcmin: sum(pushed, (p) => p[1]) };
-}
-
 const LEAST_GAIN = 0.3;
 const MOST_GAIN = 3;
 /** Smaller moves tell nothing about the screws. */

@@ -85,14 +85,9 @@ export function footing(feet: Feet, masses: readonly PointMass[]): Footing {
   };
 }
 
-/** Smallest horizontal force at a height, over all directions, that lifts a foot; 0 when it stands on nothing. */
-export function tipForceN({ totalKg, stable, edgeDistancesM }: Footing, heightM: number): number {
-  requirePositive('heightM', heightM);
-  return stable ? (totalKg * STANDARD_GRAVITY * Math.min(...edgeDistancesM)) / heightM : 0;
-}
-
-/** The same for a force that pushes toward one azimuth. */
+/** Horizontal force at a height, pushing toward one azimuth, that lifts a foot; 0 when it stands on nothing. */
 export function tipForceTowardN(feet: Feet, found: Footing, heightM: number, towardAzimuthDeg: number): number {
+  requirePositive('heightM', heightM);
   if (!found.stable) return 0;
   const azimuth = towardAzimuthDeg * RAD_PER_DEG;
   const reach = edgesOf(feet).map(({ normal }, k) => {
@@ -100,6 +95,12 @@ export function tipForceTowardN(feet: Feet, found: Footing, heightM: number, tow
     return toward > 0 ? (found.edgeDistancesM[k] ?? 0) / toward : Number.POSITIVE_INFINITY;
   });
   return (found.totalKg * STANDARD_GRAVITY * Math.min(...reach)) / heightM;
+}
+
+/** The smallest such force, over all directions: no push does more than one straight over an edge. */
+export function tipForceN(feet: Feet, found: Footing, heightM: number): number {
+  const overEdges = edgesOf(feet).map(({ normal }) => Math.atan2(normal[0], normal[1]) * DEG_PER_RAD);
+  return Math.min(...overEdges.map((azimuthDeg) => tipForceTowardN(feet, found, heightM, azimuthDeg)));
 }
 
 export type Sail = { areaM2: number; dragCoefficient: number; airDensityKgM3: number };

@@ -110,7 +110,7 @@ export function footingOfRig(numbers: RigNumbers, latDeg: number, elevationM: nu
   const all = SWINGS.map((swing): SwungFooting => {
     const found = footing(feet, massPoints(numbers, latDeg, swing));
     const heightM = pivotM[2] + tubeM * axesOf(latDeg, swing).side[2];
-    return { swing, footing: found, tipWindMPerS: windForForceMPerS(sail, tipForceN(found, heightM)) };
+    return { swing, footing: found, tipWindMPerS: windForForceMPerS(sail, tipForceN(feet, found, heightM)) };
   });
   const worst = all.reduce((weakest, one) => (one.tipWindMPerS < weakest.tipWindMPerS ? one : weakest));
   return {

@@ -1,6 +1,6 @@
 /** Field rotation of an ideal alt-azimuth mount: pure spherical geometry, no refraction. */
 import { RAD_PER_DEG, wrap180 } from '../math/angles.ts';
-import { parallacticAngleDeg, toHorizontal } from './horizontal.ts';
+import { parallacticAngleDeg } from './horizontal.ts';
 
 /** Sidereal rate, arcsec of hour angle per second of time. */
 export const SIDEREAL_ARCSEC_PER_S = 15.041067;
@@ -24,10 +24,4 @@ export function fieldRotationDeg(latDeg: number, decDeg: number, fromHaH: number
     previous = next;
   }
   return total;
-}
-
-/** The rate at an hour angle and declination. */
-export function fieldRotationRateAt(latDeg: number, decDeg: number, haH: number): number {
-  const { altDeg, azDeg } = toHorizontal(haH, decDeg, latDeg);
-  return fieldRotationRateArcsecPerS(latDeg, altDeg, azDeg);
 }

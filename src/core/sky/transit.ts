@@ -1,5 +1,5 @@
 /** Upper transit, rise and set of a fixed target. */
-import { acosClamped, DEG_PER_RAD, RAD_PER_DEG, wrap12, wrap24 } from '../math/angles.ts';
+import { wrap12, wrap24 } from '../math/angles.ts';
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../time/utc.ts';
 import { apparentPlace, localSiderealHours, type CatalogueStar, type Equatorial } from './ephemeris.ts';
 import { toHorizontal } from './horizontal.ts';
@@ -42,13 +42,4 @@ export function nextTransit(afterMs: number, place: { latDeg: number; lonDeg: nu
     neverRises: altDeg < 0,
     circumpolar: toHorizontal(12, ofDate.decDeg, place.latDeg).altDeg > 0,
   };
-}
-
-/** How long a declination stays above an altitude, as the half arc in hours: 0 = never, 12 = always. */
-export function halfArcH(decDeg: number, latDeg: number, aboveAltDeg: number): number {
-  const [dec, lat, alt] = [decDeg * RAD_PER_DEG, latDeg * RAD_PER_DEG, aboveAltDeg * RAD_PER_DEG];
-  const cosine = (Math.sin(alt) - Math.sin(lat) * Math.sin(dec)) / (Math.cos(lat) * Math.cos(dec));
-  if (cosine >= 1) return 0;
-  if (cosine <= -1) return 12;
-  return (acosClamped(cosine) * DEG_PER_RAD) / 15;
 }

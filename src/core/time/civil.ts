@@ -1,5 +1,5 @@
 /** The civil clock of a site: wall time from a zone of the IANA database (with summer time), through `Intl`. */
-import { MS_PER_DAY, MS_PER_HOUR } from './utc.ts';
+import { MS_PER_DAY } from './utc.ts';
 
 export type WallTime = { year: number; month: number; day: number; hour: number; minute: number; second: number };
 
@@ -125,12 +125,6 @@ export function clockChange(fromMs: number, toMs: number, zoneIana: string): { u
     else high = middle;
   }
   return { utcMs: Math.round(high / 60_000) * 60_000, minutes: end - start };
-}
-
-/** True while the zone's clock is ahead of its own winter time. */
-export function isSummerTime(utcMs: number, zoneIana: string): boolean {
-  const offsets = [0, 91, 182, 273].map((days) => zoneOffsetMin(utcMs + days * 24 * MS_PER_HOUR, zoneIana));
-  return zoneOffsetMin(utcMs, zoneIana) > Math.min(...offsets);
 }
 
 export type ZoneAnswer = {

@@ -1,3 +1,4 @@
+import { DEFAULT_REFERENCE_ARM_M } from '../../core/mount/load.ts';
 import type { PartKind } from '../../core/records/part.ts';
 
 const thread = { thread: 'M42x0.75', gender: 'female' };
@@ -13,7 +14,7 @@ export const BLANK_PART: Record<PartKind, Record<string, unknown>> = {
     drivePeriodS: null,
     ratedKg: null,
     ratingIncludesWeights: false,
-    referenceArmM: 0.2,
+    referenceArmM: DEFAULT_REFERENCE_ARM_M,
     barRangeM: [0.1, 0.35],
     travelH: null,
     pastMeridianLimitH: null,

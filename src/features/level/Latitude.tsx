@@ -5,7 +5,7 @@ import { z } from 'zod';
 import { RecordScale } from '../../session/RecordScale.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
-import { inclinometerWords, latitudeReason, latitudeSentence } from '../../text/levelWords.ts';
+import { inclinometerWords, latitudeReason, latitudeSentence, slopeFigures } from '../../text/levelWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
@@ -62,23 +62,13 @@ function SetScale({ onPresent }: { onPresent: (scaleDeg: number) => void }) {
   );
 }
 
-/** A slope across the meridian that drags less does not matter. */
+/** A slope across the meridian that moves the axis less does not matter. */
 const DRAG_TOLD_ARCMIN = 0.5;
 
 function Figures({ model }: { model: LatitudeModel }) {
   const { format } = useShared();
   if (Math.abs(model.dragArcmin) < DRAG_TOLD_ARCMIN) return null;
-  const side = model.dragArcmin > 0 ? 'east' : 'west';
-  return (
-    <FigureList
-      figures={[
-        {
-          name: '1° up drags the azimuth',
-          value: `${format.quantity(Math.abs(model.dragArcmin), 'arcmin')} ${side}`,
-        },
-      ]}
-    />
-  );
+  return <FigureList figures={slopeFigures(model, format)} />;
 }
 
 export function Latitude({ tabs }: { tabs: ReactNode }) {

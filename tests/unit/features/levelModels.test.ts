@@ -2,6 +2,8 @@ import { expect } from 'chai';
 import { scaleBias } from '../../../src/core/night/pole/scaleBias.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
 import { bearingModel, latitudeModel, levelModel } from '../../../src/features/level/model.ts';
+import { makeFormat } from '../../../src/text/format.ts';
+import { slopeFigures } from '../../../src/text/levelWords.ts';
 import { event, reading, snapshotOf } from '../../support/records.ts';
 import { at, before, changed, night, type Wish } from '../../support/nights.ts';
 
@@ -153,6 +155,25 @@ describe('the latitude scale', () => {
     expect(bare.saying).to.deep.include({ code: 'turnBolt', turns: null, up: true });
     const set = event('scaleSet');
     expect(latitudeModel(night({ readings: [set] }), null).saying.code).to.equal('done');
+  });
+
+  it('says what a base that leans across the meridian does to the axis, and nothing of one that does not', () => {
+    const leaning = (uphillAzimuthDeg: number) =>
+      latitudeModel(night({ readings: [reading('level', { tiltDeg: 1, uphillAzimuthDeg }, at(1))] }), null);
+    // East side up by t: the head stands where sin h = tan(scale) tan t; upright again, the axis looks there.
+    const [scale, t] = [(40.33 * Math.PI) / 180, Math.PI / 180];
+    const headDeg = (Math.asin(Math.tan(scale) * Math.tan(t)) * 180) / Math.PI;
+    const eastUp = leaning(90);
+    expect(eastUp.levellingTurnsDeg).to.be.closeTo(headDeg, 0.01);
+    expect(eastUp.liftArcmin).to.be.closeTo(60 * Math.sin(t), 0.01);
+    expect(eastUp.dragArcmin).to.be.closeTo((-60 * Math.sin(t)) / Math.cos(scale) ** 2, 0.05);
+    expect(slopeFigures(eastUp, makeFormat('metric', 'Europe/Lisbon')).map((one) => one.value)).to.deep.equal([
+      '1.8′ west',
+      'lifts it 1.0′',
+      '0.8° east',
+    ]);
+    const flat = leaning(0);
+    for (const none of [flat.levellingTurnsDeg, flat.liftArcmin, flat.dragArcmin]) expect(none).to.be.closeTo(0, 1e-2);
   });
 
   it('learns the bias with the lean of each night taken off, and from the last readings', () => {

@@ -3,7 +3,7 @@ import { writeBackup, type Backup } from '../../../src/formats/backup.ts';
 import { readBackup } from '../../../src/formats/readBackup.ts';
 import { applyMerge, applyReplace, collect, removeDemo, wipe } from '../../../src/storage/backup.ts';
 import { createHead, deleteHead, updateHead } from '../../../src/storage/heads.ts';
-import { recordReading, retractReading, type NewReading } from '../../../src/storage/readings.ts';
+import { retractReading, type NewReading } from '../../../src/storage/readings.ts';
 import { undoLast } from '../../../src/storage/undo.ts';
 import { contentFingerprint, fingerprint } from '../../../src/storage/content.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
@@ -12,7 +12,7 @@ import { saveSetting } from '../../../src/storage/settings.ts';
 import { readHeads, readReadings } from '../../../src/storage/stored.ts';
 import type { Writer } from '../../../src/storage/writer.ts';
 import { standingReadings } from '../../../src/core/night/standing.ts';
-import { demoDatabase, writerFor } from '../../support/database.ts';
+import { demoDatabase, writerFor, recordOne } from '../../support/database.ts';
 
 let laptop: Writer;
 let phone: Writer;
@@ -128,9 +128,9 @@ describe('merging two devices', () => {
   });
 
   it('joins readings and snapshots by id; a retraction travels too', async () => {
-    const made = await recordReading(laptop, trial(0.29));
+    const made = await recordOne(laptop, trial(0.29));
     if (!made.ok) throw new Error(made.code);
-    await recordReading(phone, trial(0.3));
+    await recordOne(phone, trial(0.3));
     await bringIn(phone, await fileOf(laptop));
     const positions = async () =>
       standingReadings((await readReadings(phone.db)).records).flatMap((r) =>
@@ -168,7 +168,7 @@ describe('merging two devices', () => {
       decJ2000Deg: 44,
       sizeArcmin: 120,
     });
-    await recordReading(laptop, trial(0.29));
+    await recordOne(laptop, trial(0.29));
     await bringIn(phone, await fileOf(laptop));
     expect(await stateText(phone)).not.to.equal(before);
     expect(await undoLast(phone)).to.deep.include({ ok: true });
@@ -184,7 +184,7 @@ describe('merging two devices', () => {
 describe('everything out and back', () => {
   it('export, wipe, import gives the same bytes', async () => {
     await setMass(laptop, 0.8);
-    await recordReading(laptop, trial(0.29));
+    await recordOne(laptop, trial(0.29));
     const file = await fileOf(laptop);
     const before = writeBackup((await collect(laptop)).backup).join('');
     await wipe(laptop);
@@ -219,7 +219,7 @@ describe('removing the demo', () => {
   });
 
   it('keeps what the user’s own records refer to', async () => {
-    await recordReading(laptop, trial(0.29));
+    await recordOne(laptop, trial(0.29));
     const done = await removeDemo(laptop);
     if (!done.ok) throw new Error(done.code);
     const { lists } = (await collect(laptop)).backup;

@@ -8,12 +8,12 @@ import { forgetOldChanges } from '../../../src/storage/changeLog.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
 import { copyHead, createHead, deleteHead, updateHead } from '../../../src/storage/heads.ts';
 import { healDoubles } from '../../../src/storage/opening.ts';
-import { recordReading, recordReadings, retractReading, type NewReading } from '../../../src/storage/readings.ts';
+import { recordReadings, retractReading, type NewReading } from '../../../src/storage/readings.ts';
 import { saveSetting } from '../../../src/storage/settings.ts';
 import { readReadings } from '../../../src/storage/stored.ts';
 import { lastChange, removalOf, undoChange, undoLast } from '../../../src/storage/undo.ts';
 import { pressedBy, type Writer } from '../../../src/storage/writer.ts';
-import { demoDatabase, writerFor } from '../../support/database.ts';
+import { demoDatabase, writerFor, recordOne } from '../../support/database.ts';
 import { failWrites } from '../../support/faults.ts';
 
 let db: OwlDatabase;
@@ -58,7 +58,7 @@ describe('pressed twice', () => {
     'a copy': (of) => copyHead(of, 'parts', 'demo-heron-camera', 'Spare'),
     'an edit': (of) => updateHead(of, 'parts', 'demo-heron-camera', { massKg: 0.9 }),
     'a setting': (of) => saveSetting(of, 'units', 'imperial'),
-    'a reading': (of) => recordReading(of, trial(0.29)),
+    'a reading': (of) => recordOne(of, trial(0.29)),
     'readings that belong together': (of) => recordReadings(of, [trial(0.29), trial(0.3)]),
     'parts from a list': (of) =>
       addParts(of, [
@@ -90,7 +90,7 @@ describe('pressed twice', () => {
   }
 
   it('emptying, removing the demo or replacing again keeps the one state that undo needs', async () => {
-    await recordReading(w, trial(0.29));
+    await recordOne(w, trial(0.29));
     const before = await textOf(w);
     const file = await fileOf(writerFor(other, 'phone'));
     for (const command of [wipe, removeDemo, (of: Writer) => applyReplace(of, file)]) {
@@ -103,7 +103,7 @@ describe('pressed twice', () => {
 
   it('merging one plan twice stores every reading once, and the export is read back', async () => {
     const phone = writerFor(other, 'phone');
-    await recordReading(phone, trial(0.3));
+    await recordOne(phone, trial(0.3));
     const file = await fileOf(phone);
     const { plan } = must(await previewImport(w, file));
     must(await applyMerge(w, file, plan, {}));
@@ -114,7 +114,7 @@ describe('pressed twice', () => {
   });
 
   it('taking a reading back twice, or deleting twice, is once', async () => {
-    const reading = must(await recordReading(w, trial(0.29)));
+    const reading = must(await recordOne(w, trial(0.29)));
     must(await retractReading(w, reading));
     must(await retractReading(writerFor(db, 'laptop', 'tab-b'), reading));
     expect(await own()).to.have.length(2);
@@ -194,10 +194,10 @@ describe('undo', () => {
 
   it('of an import leaves the readings that were recorded since', async () => {
     const phone = writerFor(other, 'phone');
-    must(await recordReading(phone, trial(0.3)));
+    must(await recordOne(phone, trial(0.3)));
     const file = await fileOf(phone);
     must(await applyMerge(w, file, must(await previewImport(w, file)).plan, {}));
-    must(await recordReading(writerFor(db, 'laptop', 'tab-b'), trial(0.31)));
+    must(await recordOne(writerFor(db, 'laptop', 'tab-b'), trial(0.31)));
     must(await undoLast(w));
     expect((await own()).map((r) => r.deviceId)).to.deep.equal(['laptop']);
   });
@@ -228,7 +228,7 @@ describe('undo', () => {
 
 describe('readings stored twice by an earlier version', () => {
   it('count once, and are mended and told when the database is opened', async () => {
-    const reading = must(await recordReading(w, trial(0.29)));
+    const reading = must(await recordOne(w, trial(0.29)));
     const row = (await db.nightReadings.get('demo-tonight-heron'))!;
     await db.nightReadings.put({ ...row, readings: [...row.readings, reading] });
     await db.nightReadings.put({ nightId: 'elsewhere', readings: [reading] });
@@ -248,7 +248,7 @@ describe('a write that the browser does not keep', () => {
     edit: (of) => updateHead(of, 'parts', 'demo-heron-camera', { massKg: 0.9 }),
     delete: (of) => deleteHead(of, 'targets', 'demo-m33'),
     setting: (of) => saveSetting(of, 'units', 'imperial'),
-    reading: (of) => recordReading(of, trial(0.29)),
+    reading: (of) => recordOne(of, trial(0.29)),
     parts: (of) =>
       addParts(of, [
         { id: null, origin: 'import', body: { name: 'R', kind: 'small', count: 1, massKg: 1, massBasis: 'stated' } },
@@ -286,7 +286,7 @@ describe('a write that the browser does not keep', () => {
 
   it('a database that was closed under the app is told', async () => {
     db.close();
-    expect(await recordReading(w, trial(0.29))).to.deep.include({ ok: false, code: 'databaseClosed' });
+    expect(await recordOne(w, trial(0.29))).to.deep.include({ ok: false, code: 'databaseClosed' });
     await db.open();
   });
 

@@ -1,5 +1,11 @@
 /** What the latitude scale must read tonight. */
-import { altitudeTurn, scaleForAltitudeDeg, slopesOf } from '../../mount/tiltedBase.ts';
+import {
+  altitudeTurn,
+  azimuthShiftByTiltDeg,
+  azimuthTurn,
+  scaleForAltitudeDeg,
+  slopesOf,
+} from '../../mount/tiltedBase.ts';
 import type { NightRecords } from '../nightRecords.ts';
 import { poleAltitudeDeg } from './poleReference.ts';
 import { scaleBias, type ScaleBias } from './scaleBias.ts';
@@ -15,6 +21,10 @@ export type ScaleToSet = {
   refractionArcmin: number;
   /** What a degree of altitude drags the azimuth along on the leaning base, arcmin, + east. */
   dragArcmin: number;
+  /** What a degree of azimuth toward east lifts the axis on it, arcmin. */
+  liftArcmin: number;
+  /** By how much the axis would turn if the base were levelled now, degrees of azimuth, + east. */
+  levellingTurnsDeg: number;
 };
 
 /** The altitude of the pole, or of the pole as the air shows it, on the base as it leans, with what this scale reads too
@@ -33,5 +43,7 @@ export function scaleToSet(records: NightRecords): ScaleToSet {
     poleSideUpDeg: level ? slopesOf(base).poleSideUpDeg : null,
     refractionArcmin: (altDeg - poleAltitudeDeg('true', site.latDeg)) * 60,
     dragArcmin: altitudeTurn(base, altDeg, 1).azimuthMovedArcmin,
+    liftArcmin: azimuthTurn(base, altDeg, 1).altitudeMovedArcmin,
+    levellingTurnsDeg: -azimuthShiftByTiltDeg(base, altDeg),
   };
 }

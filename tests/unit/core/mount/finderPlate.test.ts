@@ -12,8 +12,9 @@ import {
 } from '../../../../src/core/mount/halfTurn.ts';
 import { neighboursOf, sidesOf } from '../../../../src/core/mount/patternChecks.ts';
 import { engravedStars, rimMarks } from '../../../../src/core/mount/plateEngraving.ts';
-import { crossMoved, learnScrewGain, screwTurns, shareAtOnce } from '../../../../src/core/mount/plateScrews.ts';
+import { learnScrewGain, screwTurns, shareAtOnce } from '../../../../src/core/mount/plateScrews.ts';
 import { fromSpherical, dot, cross, type Vec3 } from '../../../../src/core/math/vectors.ts';
+import { crossMoved } from '../../../../scripts/trials/pushedPlate.ts';
 import { finite, holds } from '../../../support/properties.ts';
 
 const point = fc.record({ xArcmin: finite(-80, 80), yArcmin: finite(-80, 80) });

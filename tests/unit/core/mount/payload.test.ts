@@ -1,76 +1,45 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { biasedPositionM, raBalance, raImbalanceKgM, type RaBalanceInput } from '../../../../src/core/mount/balance.ts';
+import { biasedPositionM, raBalance, type RaBalanceInput } from '../../../../src/core/mount/balance.ts';
 import { clampShiftTo, weightSets } from '../../../../src/core/mount/balanceProposals.ts';
-import {
-  counterMassKg,
-  decBalance,
-  sidewaysBalance,
-  sidewaysShiftM,
-  type MassAside,
-} from '../../../../src/core/mount/decBalance.ts';
+import { balancePositionM, momentAtKgM, type Levers } from '../../../../src/core/mount/levers.ts';
+import { tubeSideMomentKgM } from '../../../../scripts/trials/hung.ts';
 import { barPlace, heavySide } from '../../../../src/core/mount/heavySide.ts';
 import { judgeSteadiness } from '../../../../src/core/mount/steadiness.ts';
 import { unbalancedTorque } from '../../../../src/core/mount/strainWave.ts';
 import { finite, holds } from '../../../support/properties.ts';
 
 const mass = finite(0.05, 6);
-const parts = fc.array(
-  fc.record({
-    id: fc.constantFrom('a', 'b', 'c'),
-    massKg: mass,
-    alongTubeM: finite(-0.5, 0.5),
-    sidewaysM: finite(-0.2, 0.2),
-    slides: fc.boolean(),
-  }),
-  { minLength: 1, maxLength: 6 },
-);
+const arms = fc.array(fc.record({ massKg: mass, armM: finite(-0.5, 0.5) }), { minLength: 1, maxLength: 6 });
 
-describe('balance about the declination axis', () => {
-  it('after the slide nothing is left', () => {
+describe('levers about an axis', () => {
+  it('after the shift of what moves nothing is left, whichever way the position is counted', () => {
     holds(
-      fc.property(parts, (rig) => {
-        const { slideM, momentKgM, heavyEnd } = decBalance(rig);
-        if (slideM === null) {
-          expect(rig.some((p) => p.slides)).to.equal(false);
-          return;
-        }
-        const slid = rig.map((p) => ({ ...p, alongTubeM: p.alongTubeM + (p.slides ? slideM : 0) }));
-        expect(decBalance(slid).momentKgM).to.be.closeTo(0, 1e-9);
-        if (heavyEnd === 'none') return;
-        expect(slideM > 0).to.equal(heavyEnd === 'rear');
-        expect(momentKgM > 0).to.equal(heavyEnd === 'front');
+      fc.property(arms, arms, fc.constantFrom<1 | -1>(1, -1), finite(-0.3, 0.3), (fixed, moving, sense, presentM) => {
+        const levers: Levers = { fixed, moving, sense, presentM };
+        const atM = balancePositionM(levers);
+        const leftKgM =
+          fixed.reduce((total, l) => total + l.massKg * l.armM, 0) +
+          moving.reduce((total, l) => total + l.massKg * (l.armM + sense * (atM - presentM)), 0);
+        expect(leftKgM).to.be.closeTo(0, 1e-9);
+        expect(momentAtKgM(levers, atM)).to.be.closeTo(0, 1e-9);
       }),
     );
   });
 
-  it('a shift or a counter mass takes the sideways moment away', () => {
-    holds(
-      fc.property(parts, finite(-0.3, -0.05), (rig, atM) => {
-        const whole: MassAside[] = rig.map((p, i) => ({ ...p, id: `p${i}` }));
-        const shift = sidewaysShiftM(whole, 'p0') ?? 0;
-        const moved = whole.map((p) => (p.id === 'p0' ? { ...p, sidewaysM: p.sidewaysM + shift } : p));
-        expect(sidewaysBalance(moved).torqueTubeUpNm).to.be.closeTo(0, 1e-9);
-        const added = counterMassKg(whole, atM);
-        const aside = sidewaysBalance(whole).sidewaysMomentKgM;
-        expect(added === null).to.equal(aside <= 0);
-        if (added !== null) expect(aside + added * atM).to.be.closeTo(0, 1e-9);
-      }),
-    );
+  it('what an earlier balance showed beyond the stated masses moves the place', () => {
+    const levers: Levers = {
+      fixed: [{ massKg: 7, armM: 0.2 }],
+      moving: [{ massKg: 4, armM: 0 }],
+      sense: -1,
+      presentM: 0,
+    };
+    expect(balancePositionM(levers)).to.be.closeTo(0.35, 1e-12);
+    expect(balancePositionM(levers, 0.2)).to.be.closeTo(0.4, 1e-12);
   });
+});
 
-  it('the torque at 45 degrees is that of a turned rig', () => {
-    holds(
-      fc.property(parts, (rig) => {
-        const turned = rig.reduce(
-          (total, p) => total + p.massKg * (p.alongTubeM * Math.cos(Math.PI / 4) - p.sidewaysM * Math.sin(Math.PI / 4)),
-          0,
-        );
-        expect(sidewaysBalance(rig).torqueTubeAt45Nm).to.be.closeTo(Math.abs(turned) * 9.80665, 1e-9);
-      }),
-    );
-  });
-
+describe('a deliberate bias', () => {
   it('the east side is the heavier one: twice the bias lies between the two sides of a flip', () => {
     expect(biasedPositionM(0.2, 3, 'west') - biasedPositionM(0.2, 3, 'east')).to.be.closeTo(0.006, 1e-12);
   });
@@ -107,7 +76,7 @@ describe('a tube’s side that is too heavy', () => {
       fc.property(finite(0.12, 0.42), (atM) => {
         const { clampShiftM } = clampShiftTo(rig, 'tube', atM)!;
         const moved = rig.parts.map((p) => (p.id === 'tube' ? { ...p, fromRaAxisM: p.fromRaAxisM + clampShiftM } : p));
-        expect(raImbalanceKgM({ ...rig, parts: moved }, atM)).to.be.closeTo(0, 1e-9);
+        expect(tubeSideMomentKgM({ ...rig, parts: moved }, atM)).to.be.closeTo(0, 1e-9);
       }),
     );
     expect(clampShiftTo(rig, 'nobody', 0.2)).to.equal(null);
