@@ -5,7 +5,6 @@ export const ASSUMED = {
   /** Total polar error before the pole was looked for, and after setting it by eye. */
   polarErrorUnsetArcmin: 30,
   polarErrorByEyeArcmin: 8,
-  /** Share of a measured error that is left after the knobs were turned, until it is measured again. */
   /** Peak to peak at the axis. */
   periodicPeakToPeakArcsec: { smallTracker: 60, geared: 25, belt: 15, strainWave: 40 },
   wormTeeth: 144,

@@ -6,7 +6,7 @@ import { everyCase, runTrial, TRIALS } from '../../../scripts/trials/trials.ts';
 describe('a share of the long trials', () => {
   for (const trial of TRIALS) {
     it(`${trial.name}: ${trial.what}`, async () => {
-      const cases = Math.max(trial.leastCases, Math.ceil(trial.cases * 0.02));
+      const cases = Math.max(trial.leastCases, Math.ceil(trial.cases * 0.05));
       expect((await runTrial(trial, cases)).failure).to.equal(null);
     });
   }

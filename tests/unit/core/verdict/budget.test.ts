@@ -3,7 +3,11 @@ import fc from 'fast-check';
 import { opticalTrain } from '../../../../src/core/optics/train.ts';
 import { curveVariance, sinusoidVariance, wormPeriodS } from '../../../../src/core/tracking/periodicError.ts';
 import { roundnessBudget, verdictOf } from '../../../../src/core/verdict/budget.ts';
-import type { BudgetInput } from '../../../../src/core/verdict/contributions.ts';
+import { refractionDriftArcsec, type BudgetInput } from '../../../../src/core/verdict/contributions.ts';
+import { parallacticAngleDeg, toHorizontal } from '../../../../src/core/sky/horizontal.ts';
+import { apparentAltDeg } from '../../../../src/core/sky/refraction.ts';
+import { SOLAR_PER_SIDEREAL } from '../../../../src/core/time/utc.ts';
+import { polarGoal } from '../../../../src/core/verdict/polarGoal.ts';
 import { finite, holds } from '../../../support/properties.ts';
 
 const base: BudgetInput = {
@@ -28,19 +32,21 @@ const base: BudgetInput = {
   spacing: null,
 };
 
+const GUIDED = {
+  guided: true as const,
+  rmsRaArcsec: 0,
+  rmsDecArcsec: 0,
+  guideStarArcsec: [0, 0] as const,
+  flexureArcsecPerMin: 0,
+  flexureDirectionDeg: null,
+};
+
 describe('roundness budget', () => {
   it('a perfect mount leaves a round star', () => {
     const perfect: BudgetInput = {
       ...base,
       polar: { known: 'size', errorArcmin: 0 },
-      tracking: {
-        guided: true,
-        rmsRaArcsec: 0,
-        rmsDecArcsec: 0,
-        guideStarArcsec: [0, 0],
-        flexureArcsecPerMin: 0,
-        flexureDirectionDeg: null,
-      },
+      tracking: GUIDED,
     };
     expect(roundnessBudget(perfect)).to.deep.include({ worstRatio: 1, verdict: 'round', eccentricity: 0 });
   });
@@ -96,16 +102,65 @@ describe('roundness budget', () => {
     const guided = (flexureArcsecPerMin: number): BudgetInput => ({
       ...base,
       exposureS: 600,
-      tracking: {
-        guided: true,
-        rmsRaArcsec: 0.5,
-        rmsDecArcsec: 0.5,
-        guideStarArcsec: [0, 0],
-        flexureArcsecPerMin,
-        flexureDirectionDeg: null,
-      },
+      tracking: { ...GUIDED, rmsRaArcsec: 0.5, rmsDecArcsec: 0.5, flexureArcsecPerMin },
     });
     expect(roundnessBudget(guided(0.5)).worstRatio).to.be.greaterThan(roundnessBudget(guided(0)).worstRatio);
+  });
+
+  it('a bending tube smears by rate times time, along its own direction, and along declination when none is known', () => {
+    const smear = (flexureArcsecPerMin: number, flexureDirectionDeg: number | null, exposureS: number) => {
+      const tracking = { ...GUIDED, flexureArcsecPerMin, flexureDirectionDeg };
+      const { covariances } = roundnessBudget({
+        ...base,
+        polar: { known: 'size', errorArcmin: 0 },
+        exposureS,
+        tracking,
+      });
+      return covariances[0]!.covariance;
+    };
+    const none = smear(0, 0, 120);
+    // Six arcsec in two minutes, spread evenly: 36 / 12.
+    expect(smear(3, 90, 120).xx - none.xx).to.be.closeTo(3, 1e-9);
+    expect(smear(3, 90, 120).yy - none.yy).to.be.closeTo(0, 1e-9);
+    expect(smear(3, null, 240).yy - none.yy).to.be.closeTo(12, 1e-9);
+    expect(smear(3, 45, 120).xy - none.xy).to.be.closeTo(1.5, 1e-9);
+  });
+
+  it('refraction moves the star by what the air lifts it more at one end than at the other', () => {
+    holds(
+      fc.property(finite(20, 50), finite(-10, 60), finite(0.5, 3.5), (latDeg, declinationDeg, haH) => {
+        const halfH = (600 / 3600 / 2) * SOLAR_PER_SIDEREAL;
+        const [first, last] = [-halfH, halfH].map((h) => {
+          const { altDeg } = toHorizontal(haH + h, declinationDeg, latDeg);
+          const lift = (apparentAltDeg(altDeg) - altDeg) * 3600;
+          const q = (parallacticAngleDeg(haH + h, declinationDeg, latDeg) * Math.PI) / 180;
+          return { altDeg, x: lift * Math.sin(q), y: lift * Math.cos(q) };
+        });
+        fc.pre(last!.altDeg > 20);
+        const [x, y] = refractionDriftArcsec({ ...base, declinationDeg, exposureS: 600 }, { latDeg, haH });
+        const size = Math.hypot(last!.x - first!.x, last!.y - first!.y);
+        expect(Math.hypot(x - (last!.x - first!.x), y - (last!.y - first!.y))).to.be.below(0.04 * size + 0.02);
+      }),
+    );
+  });
+
+  it('names every point where the star is as long as at the worst, and the ellipse by its axes', () => {
+    const still = roundnessBudget({ ...base, polar: { known: 'size', errorArcmin: 0 } });
+    expect(still.worstAt).to.deep.equal(['centre', 'corner0', 'corner1', 'corner2', 'corner3']);
+    expect(still.eccentricity).to.be.closeTo(Math.sqrt(1 - (still.fwhmMinorArcsec / still.fwhmMajorArcsec) ** 2), 1e-9);
+    expect(still.eccentricity).to.be.within(0.3, 1);
+    const spacing = { sigmaArcsec: [3, 0, 0, 0] as const, direction: 'radial' as const };
+    const one = roundnessBudget({ ...base, polar: { known: 'size', errorArcmin: 0 }, spacing });
+    expect(one.worstAt).to.deep.equal(['corner0']);
+    expect(one.centreRatio).to.be.closeTo(still.worstRatio, 1e-9);
+  });
+
+  it('what adds nothing falls by exactly nothing; what adds only elsewhere does not count as nothing', () => {
+    const { items } = roundnessBudget(base);
+    for (const item of ['defocus', 'spacing'] as const) {
+      expect(items.find((i) => i.item === item)).to.deep.include({ fall: 0, sigmaArcsec: 0 });
+    }
+    expect(items.find((i) => i.item === 'refraction')!.fall).to.be.greaterThan(0);
   });
 
   it('limits: under round, up to and including acceptable, above elongated', () => {
@@ -116,6 +171,23 @@ describe('roundness budget', () => {
       'elongated',
     ]);
     expect(verdictOf(1.15, { round: 1.2, acceptable: 1.4 })).to.equal('round');
+  });
+});
+
+describe('the goal of the pole', () => {
+  it('is the largest error that still leaves the star round, at the centre and in the corner', () => {
+    const alone: BudgetInput = {
+      ...base,
+      exposureS: 600,
+      tracking: { guided: false, sinusoids: [], curve: null, raRateAxisArcsecPerMin: 0, refraction: null },
+    };
+    const goal = polarGoal({ ...base, exposureS: 600 });
+    const at = (errorArcmin: number) => roundnessBudget({ ...alone, polar: { known: 'size', errorArcmin } });
+    expect(at(goal.centreArcmin).centreRatio).to.be.below(1.1);
+    expect(at(goal.centreArcmin + 0.002).centreRatio).to.be.at.least(1.1);
+    expect(at(goal.cornerArcmin).worstRatio).to.be.below(1.1);
+    expect(at(goal.cornerArcmin + 0.002).worstRatio).to.be.at.least(1.1);
+    expect(goal.goalArcmin).to.equal(Math.min(10, goal.centreArcmin, goal.cornerArcmin));
   });
 });
 
