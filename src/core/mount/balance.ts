@@ -25,8 +25,8 @@ export type RaBalance = {
   positionM: number | null;
   inRange: boolean;
   totalOnAxisKg: number;
-  /** Sum of m d^2 of all masses as points about the polar axis; null when the position is unknown. */
-  inertiaKgM2: number | null;
+  /** Sum of m d^2 of all masses as points about the polar axis. */
+  inertiaKgM2: number;
 };
 
 const ZERO_MOMENT_KG_M = 1e-9;
@@ -72,7 +72,7 @@ export function raBalance(input: RaBalanceInput): RaBalance {
     inRange: positionM === null ? Math.abs(needed) < ZERO_MOMENT_KG_M : positionM >= min && positionM <= max,
     totalOnAxisKg:
       sum(input.parts, (p) => p.massKg) + input.bar.massKg + movableKg + sum(input.fixedWeights, (w) => w.massKg),
-    inertiaKgM2: positionM === null && movableKg > 0 ? null : raInertiaKgM2(input, positionM ?? 0),
+    inertiaKgM2: raInertiaKgM2(input, positionM ?? 0),
   };
 }
 

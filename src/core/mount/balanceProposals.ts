@@ -4,7 +4,13 @@ import { raBalance, raInertiaKgM2, type RaBalanceInput } from './balance.ts';
 import { sum } from './levers.ts';
 
 export type BoxWeight = { id: string; massKg: number };
-export type SetProposal = { ids: string[]; positionM: number; totalOnAxisKg: number; inertiaKgM2: number };
+export type SetProposal = {
+  ids: string[];
+  massKg: number;
+  positionM: number;
+  totalOnAxisKg: number;
+  inertiaKgM2: number;
+};
 
 /** The box may hold at most this many weights: every set is tried, which doubles with each piece. */
 export const LARGEST_BOX = 12;
@@ -35,6 +41,7 @@ export function weightSets(input: RaBalanceInput, box: readonly BoxWeight[]): Se
     return [
       {
         ids: set.map((w) => w.id).sort(),
+        massKg: sum(set, (w) => w.massKg),
         positionM: found.positionM,
         totalOnAxisKg: found.totalOnAxisKg,
         inertiaKgM2: raInertiaKgM2(tried, found.positionM),

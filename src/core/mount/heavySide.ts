@@ -52,7 +52,7 @@ type Question = {
 
 function furtherOut(input: RaBalanceInput): FurtherOut | null {
   const { positionM, totalOnAxisKg, inertiaKgM2 } = raBalance(input);
-  if (positionM === null || inertiaKgM2 === null || positionM <= 0) return null;
+  if (positionM === null || positionM <= 0) return null;
   return { positionM, extensionM: barExtensionM(input), totalOnAxisKg, inertiaKgM2 };
 }
 
@@ -62,9 +62,8 @@ export function heavySide({ input, box, clampPartId, setM }: Question): HeavySid
   const { positionM } = raBalance(input);
   if (positionM !== null && positionM <= setM) return null;
   const hangsKg = sum(input.movableWeights, (w) => w.massKg) + sum(input.fixedWeights, (w) => w.massKg);
-  const massOf = (ids: readonly string[]): number => sum(ids, (id) => box.find((w) => w.id === id)?.massKg ?? 0);
   return {
-    moreWeight: weightSets(input, box).find((set) => massOf(set.ids) > hangsKg) ?? null,
+    moreWeight: weightSets(input, box).find((set) => set.massKg > hangsKg) ?? null,
     furtherOut: furtherOut(input),
     clamp: clampPartId === null ? null : clampShiftTo(input, clampPartId, setM),
   };

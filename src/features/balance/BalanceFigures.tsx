@@ -44,8 +44,7 @@ export function BalanceFigures({ model: { found, tip, tape } }: { model: AxisMod
         { name: 'All on the axis', value: format.quantity(found.totalOnAxisKg, 'mass') },
       ]
     : [];
-  const inertia =
-    found?.inertiaKgM2 == null ? [] : [{ name: 'Inertia', value: format.quantity(found.inertiaKgM2, 'inertia') }];
+  const inertia = found ? [{ name: 'Inertia', value: format.quantity(found.inertiaKgM2, 'inertia') }] : [];
   const trials = tip ? trialFigures(tip, tape, format) : [];
   return (
     <div className="section">

@@ -99,7 +99,7 @@ describe('words of the payload', () => {
   it('says of each way where and what it costs', () => {
     const cost = { totalOnAxisKg: 12.77, inertiaKgM2: 0.452 };
     const nameOf = (id: string): string => `Weight ${id}`;
-    expect(moreWeightWords({ ids: ['5', '1'], positionM: 0.205, ...cost }, nameOf, f)).to.equal(
+    expect(moreWeightWords({ ids: ['5', '1'], massKg: 6, positionM: 0.205, ...cost }, nameOf, f)).to.equal(
       'Weight 5 and Weight 1 at 205 mm, load 12.8 kg, inertia 0.452 kg m²',
     );
     expect(moreWeightWords(null, nameOf, f)).to.match(/Nothing heavier/);

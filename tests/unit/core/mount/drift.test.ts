@@ -133,6 +133,17 @@ describe('stars proposed for a drift', () => {
     });
   }
 
+  it('come best first: near the equator, near the best hour, bright and high', () => {
+    const place = { latDeg: 40.33, lonDeg: -7.6 };
+    const all = driftStars('azimuth', BRIGHT_STARS, NOW, place, () => 0, 99);
+    expect(driftStars('azimuth', BRIGHT_STARS, NOW, place)).to.deep.equal(all.slice(0, 4));
+    const cost = (s: (typeof all)[number]) =>
+      Math.abs(s.decDeg) / 15 + Math.abs(s.haH) / 0.75 + Math.max(0, s.magnitude) / 3 + Math.max(0, 35 - s.altDeg) / 10;
+    const costs = all.map(cost);
+    expect(costs.length).to.be.greaterThan(4);
+    expect(costs).to.deep.equal([...costs].sort((a, b) => a - b));
+  });
+
   it('keep above the site’s own horizon line', () => {
     const wall = (azDeg: number) => (azDeg > 180 ? 80 : 0);
     const found = driftStars('altitude', BRIGHT_STARS, NOW, { latDeg: 40.33, lonDeg: -7.6 }, wall);

@@ -182,6 +182,14 @@ describe('the engraving', () => {
     ];
     const [a] = neighboursOf(stars, field);
     expect(a, 'not the star itself, not the fainter one').to.deep.include({ of: 'A', magnitude: 6.5, viewAngleDeg: 0 });
+    const beside = (arcmin: number) =>
+      neighboursOf(stars, [{ xArcmin: arcmin, yArcmin: 60, magnitude: 5 }]).map((n) => n.of);
+    expect([beside(2.9), beside(3.1), beside(74), beside(76)].map((of) => of.includes('A'))).to.deep.equal([
+      false,
+      true,
+      true,
+      false,
+    ]);
     expect(neighboursOf(stars, []), 'a lonely figure').to.deep.equal([]);
   });
 });

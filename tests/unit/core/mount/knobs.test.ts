@@ -89,6 +89,15 @@ describe('learning a knob', () => {
     expect(isLearned(learnKnob(three))).to.equal(false);
     expect(learnKnob(three.slice(0, 1))).to.equal(null);
     expect(learnKnob([logged(0.5, 40, 0.1, false)])!.gainArcminPerTurn).to.be.closeTo(40, 1e-9);
+    const off = (share: number) => {
+      const log = [1, 1, -1, -1].map((way, i) => logged(0.5 + i / 10, 50 * (1 + way * share), 0, false));
+      return learnKnob(log)!;
+    };
+    expect(off(0.149).spread).to.be.closeTo(0.149, 1e-9);
+    expect([isLearned(off(0.149)), isLearned(off(0.151))], 'how far records may lie apart').to.deep.equal([
+      true,
+      false,
+    ]);
     expect(learnKnob([])).to.equal(null);
     expect(isLearned(null)).to.equal(false);
   });

@@ -118,6 +118,7 @@ describe('a head on a base that leans', () => {
         const found = tiltFromSlopes(poleSideUpDeg, eastSideUpDeg);
         expect(found.tiltDeg).to.be.closeTo(tiltDeg, 1e-9);
         expect(Math.abs(wrap180(found.uphillAzimuthDeg - uphillAzimuthDeg))).to.be.lessThan(1e-7);
+        expect(found.uphillAzimuthDeg).to.be.within(0, 360);
       }),
     );
   });
@@ -181,5 +182,7 @@ describe('the height of the legs', () => {
     expect(high.code).to.equal('lower');
     expect(heightAdvice(1.25 - high.byM, 40.33).code).to.equal('right');
     expect(heightAdvice(0.6, 10)).to.deep.include({ code: 'raise' });
+    const off = (byM: number) => heightAdvice(1.25 - high.byM + byM, 40.33).code;
+    expect([off(0.049), off(0.051), off(-0.049), off(-0.051)]).to.deep.equal(['right', 'lower', 'right', 'raise']);
   });
 });

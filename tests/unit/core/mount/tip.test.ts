@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { momentDoubtKgM, momentsDoubtKgM } from '../../../../src/core/mount/massDoubt.ts';
-import { barTape, positionFromTapeM, tapeReadingM, tubeTape } from '../../../../src/core/mount/tape.ts';
+import { barTape, PLAIN_TAPE, positionFromTapeM, tapeReadingM, tubeTape } from '../../../../src/core/mount/tape.ts';
 import { tipEstimate, type TipProblem } from '../../../../src/core/mount/tipEstimate.ts';
 import { tipBracket, type TipTrial } from '../../../../src/core/mount/tipTest.ts';
 import { finite, holds } from '../../../support/properties.ts';
@@ -75,6 +75,19 @@ describe('the estimate of a tip test', () => {
     const atStart = [1, 2, 3].map(() => trial(0.12, 'less'));
     expect(tipEstimate(atStart, problem)).to.deep.include({ off: 'below', nextM: 0.12 });
     expect(tipEstimate([], problem).off).to.equal(null);
+    holds(
+      fc.property(
+        finite(-0.2, 1),
+        fc.array(fc.constantFrom('more' as const, 'less' as const), { maxLength: 4 }),
+        (predictedM, said) => {
+          const hard: TipProblem = { ...problem, predictedM };
+          const trials: TipTrial[] = [];
+          for (const wants of said) trials.push(trial(tipEstimate(trials, hard).nextM, wants));
+          expect(tipEstimate(trials, hard).nextM).to.be.within(problem.rangeM[0] - 1e-9, problem.rangeM[1] + 1e-9);
+        },
+      ),
+      60,
+    );
   });
 
   it('wide stays mean much friction, stays beside drops little', () => {
@@ -120,6 +133,13 @@ describe('tapes', () => {
         expect(positionFromTapeM(tape, tapeReadingM(tape, positionM))).to.be.closeTo(positionM, 1e-12);
       }),
     );
+  });
+
+  it('along the saddle they read from its middle to the end of the tube', () => {
+    const tube = { frontM: 0.27, backM: 0.21 };
+    expect(tapeReadingM(tubeTape('saddleToFront', tube), 0.03)).to.be.closeTo(0.3, 1e-12);
+    expect(tapeReadingM(tubeTape('saddleToRear', tube), 0.03)).to.be.closeTo(0.18, 1e-12);
+    expect(tapeReadingM(PLAIN_TAPE, -0.04)).to.equal(-0.04);
   });
 
   it('a weight against the shoulder and one against the end stop read zero', () => {
