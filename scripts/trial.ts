@@ -2,12 +2,15 @@
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { killTrial } from './trials/killTrial.ts';
 import { runTrial, TRIALS } from './trials/trials.ts';
 
 const [only] = process.argv.slice(2);
-const chosen = TRIALS.filter((t) => only === undefined || t.name === only);
+/** Those that drive a browser are not run with the unit tests. */
+const ALL = [...TRIALS, killTrial];
+const chosen = ALL.filter((t) => only === undefined || t.name === only);
 if (chosen.length === 0) {
-  console.error(`There is no trial ${only ?? ''}. Trials: ${TRIALS.map((t) => t.name).join(', ')}`);
+  console.error(`There is no trial ${only ?? ''}. Trials: ${ALL.map((t) => t.name).join(', ')}`);
   process.exit(2);
 }
 const commit = execFileSync('git', ['rev-parse', '--short', 'HEAD'], { encoding: 'utf8' }).trim();

@@ -79,10 +79,8 @@ test('“Remove everything” and “Remove the demo”, pressed twice, are take
   await expect(notice(page)).toContainText('demo records removed');
   await page.getByRole('button', { name: 'Undo', exact: true }).click();
   await expect(notice(page)).toContainText('Everything is as before it');
-  const records = (text: string) => {
-    const { meta: _counted, ...rest } = JSON.parse(text) as Record<string, unknown>;
-    return rest;
-  };
+  // The counter of changes goes on: only the records are compared.
+  const records = (text: string) => ({ ...(JSON.parse(text) as Record<string, unknown>), meta: null });
   expect(records(await storedText(page))).toEqual(records(before));
 });
 
