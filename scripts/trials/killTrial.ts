@@ -97,7 +97,7 @@ async function cameraNote({ page, address }: Desk, count: number): Promise<Press
 /** A file of another device with many readings more: all of them come in, or none. */
 async function merge({ page, address, folder, backup }: Desk, count: number): Promise<Press> {
   const mark = `merge${count}`;
-  const model = backup.lists.readings.find((r) => r.kind === 'level');
+  const model = backup.lists.readings.find((r) => r.kind === 'level' && r.deviceId === 'demo');
   if (!model) throw new Error('the demo has no level');
   const more = Array.from({ length: MERGED }, (_, i) => ({ ...model, id: `${mark}-${i}`, deviceId: 'other' }));
   const file = join(folder, `${mark}.json`);

@@ -3,7 +3,7 @@ import { writeBackup, type Backup } from '../../../src/formats/backup.ts';
 import { readBackup } from '../../../src/formats/readBackup.ts';
 import { applyMerge, applyReplace, collect, removeDemo, wipe } from '../../../src/storage/backup.ts';
 import { createHead, deleteHead, updateHead } from '../../../src/storage/heads.ts';
-import { retractReading, type NewReading } from '../../../src/storage/readings.ts';
+import { retractReading } from '../../../src/storage/readings.ts';
 import { undoLast } from '../../../src/storage/undo.ts';
 import { contentFingerprint, fingerprint } from '../../../src/storage/content.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
@@ -12,6 +12,7 @@ import { saveSetting } from '../../../src/storage/settings.ts';
 import { readHeads, readReadings } from '../../../src/storage/stored.ts';
 import type { Writer } from '../../../src/storage/writer.ts';
 import { standingReadings } from '../../../src/core/night/standing.ts';
+import { fileOf, trial } from '../../support/commands.ts';
 import { demoDatabase, writerFor, recordOne } from '../../support/database.ts';
 
 let laptop: Writer;
@@ -25,12 +26,6 @@ beforeEach(async () => {
 });
 afterEach(() => Promise.all(databases.map((db) => db.delete())));
 
-/** What another device would read from this one's file. */
-async function fileOf(w: Writer): Promise<Backup> {
-  const read = readBackup(writeBackup((await collect(w)).backup).join(''));
-  if (!read.ok) throw new Error(read.code);
-  return read.value;
-}
 const planOf = async (w: Writer, file: Backup) => planMerge((await collect(w)).backup, file);
 async function bringIn(w: Writer, file: Backup, choices = {}) {
   return applyMerge(w, file, await planOf(w, file), choices);
@@ -43,19 +38,6 @@ const stateText = async (w: Writer) => {
   const { backup } = await collect(w);
   return writeBackup({ ...backup, deviceId: 'any', lineage: {} }).join('');
 };
-const trial = (positionM: number): NewReading => ({
-  step: 'balance',
-  subject: { type: 'rig', id: 'demo-heron' },
-  source: 'typed',
-  sigma: {},
-  blobIds: [],
-  note: '',
-  nightId: 'demo-tonight-heron',
-  takenAtUtc: '2026-11-24T19:21:00.000Z',
-  kind: 'balance',
-  values: { axis: 'ra', positionM, drops: 'none' },
-});
-
 describe('merging two devices', () => {
   it('takes over what only the other side changed, and keeps what only this side changed', async () => {
     await setMass(laptop, 0.8);

@@ -2,13 +2,14 @@ import { expect } from 'chai';
 import Dexie from 'dexie';
 import { readFileSync } from 'node:fs';
 import { standingReadings } from '../../../src/core/night/standing.ts';
+import type { Reading } from '../../../src/core/records/reading.ts';
 import { writeBackup } from '../../../src/formats/backup.ts';
 import { readBackup } from '../../../src/formats/readBackup.ts';
 import { collect } from '../../../src/storage/backup.ts';
 import { OwlDatabase } from '../../../src/storage/database.ts';
 import { LATEST_VERSION, openDatabase } from '../../../src/storage/opening.ts';
 import { undoLast } from '../../../src/storage/undo.ts';
-import { writerFor } from '../../support/database.ts';
+import { demoDatabase, writerFor } from '../../support/database.ts';
 
 type Row = Record<string, unknown> & { id: string };
 type Frozen = { version: number; tables: Record<string, Row[]> };
@@ -39,9 +40,21 @@ async function upgraded(version: number) {
   const { backup, damaged } = await collect(writerFor(db, 'laptop', 'tab-a'));
   return { before, db, lists: backup.lists, backup, damaged };
 }
+async function demoHere(): Promise<OwlDatabase> {
+  const db = await demoDatabase();
+  opened.push(db);
+  return db;
+}
 afterEach(async () => {
   for (const db of opened.splice(0)) await db.delete();
 });
+
+/** The demo's errors were called drift, its turns and locks stored what is derived now; all are left as they are. */
+function asRecordedNow(r: Reading): Reading {
+  if (r.kind === 'polarError') return { ...r, values: { ...r.values, method: 'typed' } };
+  if (r.kind === 'lockShift') return { ...r, values: { altArcmin: null, azArcmin: null } };
+  return r.kind === 'knobTurn' ? { ...r, values: { ...r.values, beforeArcmin: null } } : r;
+}
 
 describe('databases of released versions', () => {
   for (const version of [1, 2, 3, 4]) {
@@ -98,6 +111,24 @@ describe('databases of released versions', () => {
     const own = lists.readings.filter((r) => r.id.startsWith('own-') && r.kind === 'polarError');
     expect(own.map((r) => r.kind === 'polarError' && r.values.method)).to.deep.equal(['typed']);
     expect(lists.readings.filter((r) => r.kind === 'drift')).to.have.length(1);
+  });
+
+  it('the demo of an older device is the one that a new device loads, wherever its user has not changed it', async () => {
+    const { lists } = await upgraded(4);
+    const fresh = (await collect(writerFor(await demoHere(), 'new', 'tab-a'))).backup.lists;
+    for (const table of ['parts', 'rigs', 'sites', 'targets', 'nights'] as const) {
+      const untouched = new Map(lists[table].filter((r) => r.origin === 'demo').map((r) => [r.id, r]));
+      expect(untouched.size, table).to.be.greaterThan(fresh[table].length - 2);
+      for (const record of fresh[table]) {
+        const old = untouched.get(record.id);
+        if (old) expect(record, record.id).to.deep.equal(old);
+      }
+    }
+    const recorded = lists.readings.filter((r) => r.deviceId === 'demo');
+    expect(recorded).to.have.length(fresh.readings.length);
+    const inOrder = (list: readonly Reading[]) => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
+    expect(inOrder(fresh.readings)).to.deep.equal(inOrder(recorded.map(asRecordedNow)));
+    expect(fresh.snapshots).to.deep.equal(lists.snapshots.filter((s) => s.id.startsWith('demo-')));
   });
 
   it('changes of before can still be taken back, the last one first', async () => {

@@ -1,18 +1,15 @@
 import { expect } from 'chai';
-import type { Backup } from '../../../src/formats/backup.ts';
-import { writeBackup } from '../../../src/formats/backup.ts';
-import { readBackup } from '../../../src/formats/readBackup.ts';
 import { addParts } from '../../../src/storage/addParts.ts';
-import { applyMerge, applyReplace, collect, previewImport, removeDemo, wipe } from '../../../src/storage/backup.ts';
-import { forgetOldChanges } from '../../../src/storage/changeLog.ts';
+import { applyMerge, applyReplace, previewImport, removeDemo, wipe } from '../../../src/storage/backup.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
 import { copyHead, createHead, deleteHead, updateHead } from '../../../src/storage/heads.ts';
 import { healDoubles } from '../../../src/storage/opening.ts';
-import { recordReadings, retractReading, type NewReading } from '../../../src/storage/readings.ts';
+import { recordReadings, retractReading } from '../../../src/storage/readings.ts';
 import { saveSetting } from '../../../src/storage/settings.ts';
 import { readReadings } from '../../../src/storage/stored.ts';
-import { lastChange, removalOf, undoChange, undoLast } from '../../../src/storage/undo.ts';
+import { lastChange, undoLast } from '../../../src/storage/undo.ts';
 import { pressedBy, type Writer } from '../../../src/storage/writer.ts';
+import { fileOf, HILL, must, textOf, trial } from '../../support/commands.ts';
 import { demoDatabase, writerFor, recordOne } from '../../support/database.ts';
 import { failWrites } from '../../support/faults.ts';
 
@@ -26,31 +23,8 @@ beforeEach(async () => {
 });
 afterEach(() => Promise.all([db.delete(), other.delete()]));
 
-const HILL = { name: 'Hill', latDeg: 50, lonDeg: 10, elevationM: 300, zoneIana: 'Europe/Berlin', horizon: [] };
-const trial = (positionM: number): NewReading => ({
-  step: 'balance',
-  subject: { type: 'rig', id: 'demo-heron' },
-  source: 'typed',
-  sigma: {},
-  blobIds: [],
-  note: '',
-  nightId: 'demo-tonight-heron',
-  takenAtUtc: '2026-11-24T19:21:00.000Z',
-  kind: 'balance',
-  values: { axis: 'ra', positionM, drops: 'none' },
-});
-const textOf = async (of: Writer) => writeBackup({ ...(await collect(of)).backup, lineage: {} }).join('');
 const changes = () => db.changes.count();
 const own = async () => (await readReadings(db)).records.filter((r) => r.deviceId !== 'demo');
-async function fileOf(of: Writer): Promise<Backup> {
-  const read = readBackup(writeBackup((await collect(of)).backup).join(''));
-  if (!read.ok) throw new Error(read.code);
-  return read.value;
-}
-const must = <T>(result: { ok: true; value: T } | { ok: false; code: string }): T => {
-  if (!result.ok) throw new Error(result.code);
-  return result.value;
-};
 
 describe('pressed twice', () => {
   const commands: Record<string, (of: Writer) => Promise<unknown>> = {
@@ -153,76 +127,6 @@ describe('what changed since it was shown', () => {
     must(await createHead(w, 'sites', HILL));
     expect(await applyReplace(w, file, print)).to.deep.include({ ok: false, code: 'changedSince' });
     expect(await db.heads('sites').count()).to.equal(3);
-  });
-});
-
-describe('undo', () => {
-  it('goes by its own count, whatever the clock does', async () => {
-    let now = Date.parse('2026-11-24T21:00:00Z');
-    const clocked: Writer = {
-      ...writerFor(db, 'laptop', 'tab-a'),
-      nowMs: () => now,
-      newId: () => `id-${now}-${Math.random()}`,
-    };
-    must(await updateHead(clocked, 'parts', 'demo-heron-camera', { massKg: 0.9 }));
-    now -= 2 * 3_600_000;
-    must(await createHead(clocked, 'sites', HILL));
-    expect(must(await undoLast(clocked)).name).to.equal('Hill');
-    expect(must(await undoLast(clocked)).label).to.equal('edited');
-  });
-
-  it('a refused one does not stand in the way of older ones', async () => {
-    must(await createHead(w, 'sites', HILL));
-    must(await updateHead(w, 'parts', 'demo-heron-camera', { massKg: 0.9 }));
-    must(await updateHead(writerFor(db, 'laptop', 'tab-b'), 'parts', 'demo-heron-camera', { massKg: 1 }));
-    expect(await undoLast(w)).to.deep.include({ code: 'changedElsewhere' });
-    expect(must(await undoLast(w)).name).to.equal('Hill');
-    expect(await db.heads('parts').get('demo-heron-camera')).to.include({ massKg: 1 });
-  });
-
-  it('takes all of a change back or nothing of it', async () => {
-    const parts = ['Ring', 'Knob'].map((name) => ({
-      id: `starter-${name}`,
-      origin: 'starter' as const,
-      body: { name, kind: 'small' as const, count: 1, massKg: 0.1, massBasis: 'stated' as const },
-    }));
-    must(await addParts(w, parts));
-    must(await updateHead(writerFor(db, 'laptop', 'b'), 'parts', 'starter-Knob', { massKg: 0.2 }));
-    expect(await undoLast(w)).to.deep.include({ ok: false, figures: { name: 'Knob', undo: 1 } });
-    expect(await db.heads('parts').get('starter-Ring')).to.include({ deletedAtUtc: null });
-  });
-
-  it('of an import leaves the readings that were recorded since', async () => {
-    const phone = writerFor(other, 'phone');
-    must(await recordOne(phone, trial(0.3)));
-    const file = await fileOf(phone);
-    must(await applyMerge(w, file, must(await previewImport(w, file)).plan, {}));
-    must(await recordOne(writerFor(db, 'laptop', 'tab-b'), trial(0.31)));
-    must(await undoLast(w));
-    expect((await own()).map((r) => r.deviceId)).to.deep.equal(['laptop']);
-  });
-
-  it('another tab’s removal is found, and can be taken back from here', async () => {
-    const site = must(await createHead(w, 'sites', HILL));
-    must(await deleteHead(writerFor(db, 'laptop', 'tab-b'), 'sites', site.id));
-    const removal = await removalOf(db, 'sites', site.id);
-    expect(removal).to.deep.include({ tabId: 'tab-b', label: 'deleted' });
-    must(await undoChange(w, removal!.id));
-    expect(await db.heads('sites').get(site.id)).to.include({ deletedAtUtc: null });
-    must(await wipe(writerFor(db, 'laptop', 'tab-c')));
-    const emptying = await removalOf(db, 'nights', 'demo-tonight-heron');
-    must(await undoChange(w, emptying!.id));
-    expect(await db.heads('nights').get('demo-tonight-heron')).not.to.equal(undefined);
-  });
-
-  it('rows of tabs that are gone are cleared after a week, those of open tabs stay', async () => {
-    const day = 86_400_000;
-    const at = w.nowMs();
-    for (const tab of ['gone', 'open']) must(await createHead(writerFor(db, tab, tab), 'sites', HILL));
-    await forgetOldChanges(db, at + 6 * day, new Set(['open']));
-    expect(await changes()).to.equal(2);
-    await forgetOldChanges(db, at + 8 * day, new Set(['open']));
-    expect((await db.changes.toArray()).map((c) => c.tabId)).to.deep.equal(['open']);
   });
 });
 

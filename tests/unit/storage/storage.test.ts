@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { copyHead, createHead, deleteHead, updateHead } from '../../../src/storage/heads.ts';
-import { recordReadings, type NewReading } from '../../../src/storage/readings.ts';
+import { recordReadings } from '../../../src/storage/readings.ts';
 import { undoLast } from '../../../src/storage/undo.ts';
 import { collect } from '../../../src/storage/backup.ts';
 import { OwlDatabase } from '../../../src/storage/database.ts';
@@ -15,24 +15,13 @@ import type { Writer } from '../../../src/storage/writer.ts';
 import { learnedOf } from '../../../src/core/night/learned.ts';
 import { recordsOfNight } from '../../../src/core/night/nightRecords.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
+import { trial } from '../../support/commands.ts';
 import { demoDatabase, writerFor, recordOne } from '../../support/database.ts';
 import { NOW } from '../../support/records.ts';
 
 let db: OwlDatabase;
 let w: Writer;
 
-const balanceTrial = (positionM: number, nightId = 'demo-tonight-heron'): NewReading => ({
-  step: 'balance',
-  subject: { type: 'rig', id: 'demo-heron' },
-  source: 'typed',
-  sigma: {},
-  blobIds: [],
-  note: '',
-  nightId,
-  takenAtUtc: '2026-11-24T19:21:00.000Z',
-  kind: 'balance',
-  values: { axis: 'ra', positionM, drops: 'none' },
-});
 const masses = async () => (await readHeads(db, 'parts')).records.find((p) => p.id === 'demo-heron-camera')?.massKg;
 
 beforeEach(async () => {
@@ -173,10 +162,10 @@ describe('commands', () => {
 
 describe('readings', () => {
   it('are packed by night and carry a snapshot only when something changed', async () => {
-    const first = await recordOne(w, balanceTrial(0.29));
-    const second = await recordOne(w, balanceTrial(0.292));
+    const first = await recordOne(w, trial(0.29));
+    const second = await recordOne(w, trial(0.292));
     await updateHead(w, 'parts', 'demo-heron-camera', { massKg: 0.9 });
-    const third = await recordOne(w, balanceTrial(0.31));
+    const third = await recordOne(w, trial(0.31));
     const snapshot = [first, second, third].map((r) => (r.ok ? r.value.snapshotId : 'failed'));
     expect(snapshot[0]).to.equal(snapshot[1]);
     expect(snapshot[2]).not.to.equal(snapshot[1]);
@@ -185,7 +174,7 @@ describe('readings', () => {
   });
 
   it('undo retracts: the reading stays, a retraction is added', async () => {
-    const made = await recordOne(w, balanceTrial(0.29));
+    const made = await recordOne(w, trial(0.29));
     await undoLast(w);
     const row = await db.nightReadings.get('demo-tonight-heron');
     expect(row?.readings.map((r) => r.kind)).to.deep.equal(['balance', 'retract']);
@@ -194,8 +183,8 @@ describe('readings', () => {
   });
 
   it('refuses a reading out of range or without a night, storing nothing', async () => {
-    expect(await recordOne(w, balanceTrial(99))).to.deep.include({ ok: false, code: 'invalidRecord' });
-    expect(await recordOne(w, balanceTrial(0.3, 'no-such-night'))).to.deep.include({
+    expect(await recordOne(w, trial(99))).to.deep.include({ ok: false, code: 'invalidRecord' });
+    expect(await recordOne(w, trial(0.3, 'no-such-night'))).to.deep.include({
       ok: false,
       code: 'missingRecord',
     });
@@ -215,7 +204,7 @@ describe('reading what is stored', () => {
   });
 
   it('leaves out one damaged reading and keeps its neighbours', async () => {
-    await recordOne(w, balanceTrial(0.29));
+    await recordOne(w, trial(0.29));
     const row = await db.nightReadings.get('demo-tonight-heron');
     await db.nightReadings.put({
       nightId: 'demo-tonight-heron',
@@ -232,7 +221,7 @@ describe('readings that belong together', () => {
 
   it('are kept as one change, and undone as one', async () => {
     const before = await count();
-    const kept = await recordReadings(w, [balanceTrial(0.29), balanceTrial(0.3)]);
+    const kept = await recordReadings(w, [trial(0.29), trial(0.3)]);
     expect(kept.ok && kept.value.map((r) => r.kind)).to.deep.equal(['balance', 'balance']);
     expect(await count()).to.equal(before + 2);
     await undoLast(w);
@@ -243,7 +232,7 @@ describe('readings that belong together', () => {
 
   it('are kept whole or not at all', async () => {
     const before = await count();
-    const refused = await recordReadings(w, [balanceTrial(0.29), balanceTrial(99)]);
+    const refused = await recordReadings(w, [trial(0.29), trial(99)]);
     expect(refused.ok).to.equal(false);
     expect(await count()).to.equal(before);
   });
