@@ -17,18 +17,30 @@ const MERGED = 150;
 /** Tilts of the trial are above it, those of the demo below. */
 const OWN_TILT_DEG = 2;
 const MOST_PRESSES = 4;
+const MOST_STARTS = 4;
 /** From the press on; a press is kept within about this. */
 const LONGEST_WAIT_MS = 60;
 
 type Running = { browser: Browser; page: Page; kill: () => Promise<void> };
 
+const FLAGS = [
+  '--headless',
+  '--no-sandbox',
+  '--disable-gpu',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--remote-debugging-port=0',
+];
+
 /** A browser of its own with its own process group, on a folder that outlives it. */
-async function start(folder: string, address: string): Promise<Running> {
-  const child: ChildProcess = spawn(
-    '/usr/bin/chromium',
-    ['--headless', '--no-sandbox', '--disable-gpu', '--remote-debugging-port=0', `--user-data-dir=${folder}`],
-    { detached: true, stdio: ['ignore', 'ignore', 'pipe'] },
-  );
+async function launch(folder: string): Promise<{ endpoint: string; kill: () => Promise<void> }> {
+  const child: ChildProcess = spawn('/usr/bin/chromium', [...FLAGS, `--user-data-dir=${folder}`], {
+    detached: true,
+    stdio: ['ignore', 'ignore', 'pipe'],
+  });
+  const gone = new Promise<void>((resolve) => child.on('exit', () => resolve()));
   const endpoint = await new Promise<string>((resolve, reject) => {
     let said = '';
     child.stderr?.on('data', (chunk: Buffer) => {
@@ -38,18 +50,30 @@ async function start(folder: string, address: string): Promise<Running> {
     });
     child.on('exit', () => reject(new Error(`the browser did not start: ${said}`)));
   });
-  const browser = await chromium.connectOverCDP(endpoint);
-  const [context] = browser.contexts();
-  if (!context) throw new Error('the browser has no window');
-  const page = await context.newPage();
-  const gone = new Promise<void>((resolve) => child.on('exit', () => resolve()));
   const kill = async (): Promise<void> => {
-    if (child.pid !== undefined) process.kill(-child.pid, 'SIGKILL');
+    if (child.pid !== undefined && child.signalCode === null) process.kill(-child.pid, 'SIGKILL');
     await gone;
   };
-  await page.goto(`${address}/data?now=${NOW}`);
-  await page.getByRole('button', { name: 'Save everything' }).waitFor();
-  return { browser, page, kill };
+  return { endpoint, kill };
+}
+
+/** After a kill a browser now and then starts without answering; it is started again. */
+async function start(folder: string, address: string): Promise<Running> {
+  for (let attempt = 1; ; attempt += 1) {
+    const { endpoint, kill } = await launch(folder);
+    try {
+      const browser = await chromium.connectOverCDP(endpoint, { timeout: 15_000 });
+      const [context] = browser.contexts();
+      if (!context) throw new Error('the browser has no window');
+      const page = await context.newPage();
+      await page.goto(`${address}/data?now=${NOW}`);
+      await page.getByRole('button', { name: 'Save everything' }).waitFor();
+      return { browser, page, kill };
+    } catch (error) {
+      await kill();
+      if (attempt === MOST_STARTS) throw error;
+    }
+  }
 }
 
 /** Everything stored, by the file that the app itself saves. @throws Error when that file is not in order. */
@@ -181,13 +205,13 @@ async function kills(seed: number, count: number, address: string): Promise<Outc
   const folder = mkdtempSync(join(tmpdir(), 'owl-kills-'));
   const ledger: Ledger = { confirmed: nothing(), pressed: nothing() };
   const met = (): number => ledger.pressed.tilts.length + ledger.pressed.merges.length;
+  let running: Running | null = null;
   try {
     for (let k = 0; k <= count; k += 1) {
-      const running = await start(join(folder, 'profile'), address);
+      running = await start(join(folder, 'profile'), address);
       const backup = await saved(running.page, address);
       const problems = problemsOf(backup, ledger);
       if (problems.length > 0 || k === count) {
-        await running.kill();
         const failure = problems.length > 0 ? `after kill ${k}: ${problems.join('; ')}` : null;
         return { failure, kept: metAndKept(backup, ledger), met: met() };
       }
@@ -196,6 +220,7 @@ async function kills(seed: number, count: number, address: string): Promise<Outc
     }
     return { failure: 'no kill was tried', kept: 0, met: 0 };
   } finally {
+    await running?.kill();
     rmSync(folder, { recursive: true, force: true });
   }
 }

@@ -65,6 +65,27 @@ test('with the server stopped the app reloads, also at a deep address, and still
   await expect(sentence(page)).toContainText('Balanced at 299 mm');
 });
 
+test('a browser that lost what was kept of the build asks the network, keeps it again, and is offline once more', async ({
+  page,
+}) => {
+  const { server, address } = await listen(createApp({ dist, demo: true }));
+  await page.goto(`${address}/data?now=${NOW}`);
+  await kept(page);
+  const names = () => page.evaluate(async () => (await (await caches.open((await caches.keys())[0]!)).keys()).length);
+  const whole = await names();
+  await page.reload();
+  await page.evaluate(async () => {
+    const cache = await caches.open((await caches.keys())[0]!);
+    for (const request of await cache.keys()) await cache.delete(request);
+  });
+  await page.goto(`${address}/n/demo-tonight-heron/balance?now=${NOW}`);
+  await expect(sentence(page)).toContainText('Slide the weight 27 mm outward');
+  await expect.poll(names).toBe(whole);
+  await stop(server);
+  await page.reload();
+  await expect(sentence(page)).toContainText('Slide the weight 27 mm outward');
+});
+
 test('on a plain host under a sub-path: first visit, deep address, and without the network', async ({ page }) => {
   const { server, address } = await listen(plainHost());
   const problems: string[] = [];
