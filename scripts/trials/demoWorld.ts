@@ -1,8 +1,10 @@
-/** The demo's records with one night of Heron, `n1`, and a snapshot `s1` of it: what trials change and derive from. */
-import type { AllRecords } from '../../src/core/night/nightRecords.ts';
+/** The demo's records with one night of Heron, `n1`, and a snapshot `s1` of it: what trials change and derive from, as the
+ *  benches do. */
+import { recordsOfNight, type AllRecords, type NightRecords } from '../../src/core/night/nightRecords.ts';
 import { partsOfRig } from '../../src/core/night/rigState.ts';
 import type { Night } from '../../src/core/records/night.ts';
-import type { Part } from '../../src/core/records/part.ts';
+import type { MountPart, Part } from '../../src/core/records/part.ts';
+import type { Reading, ReadingOf } from '../../src/core/records/reading.ts';
 import type { Rig } from '../../src/core/records/rig.ts';
 import { SETTING_DEFAULTS } from '../../src/core/records/setting.ts';
 import type { Site, Target } from '../../src/core/records/site.ts';
@@ -12,8 +14,10 @@ import { DEMO_RIGS, DEMO_SITES, DEMO_TARGETS } from '../../src/storage/demo/demo
 
 export const TRIAL_NOW = Date.parse('2026-11-24T19:21:00Z');
 
+/** The head of a record of the trial's own. */
+export const own = { ...head(TRIAL_NOW), deviceId: 'trial', origin: 'user' as const };
+
 export function demoWorld(): AllRecords {
-  const own = { ...head(TRIAL_NOW), deviceId: 'trial', origin: 'user' as const };
   const parts = DEMO_PARTS.map((p): Part => ({ ...own, ...p }));
   const rigs = DEMO_RIGS.map((r): Rig => ({ ...own, ...r }));
   const sites = DEMO_SITES.map((s): Site => ({ ...own, ...s }));
@@ -27,4 +31,56 @@ export function demoWorld(): AllRecords {
   const snapshots = [{ id: 's1', takenAtUtc: '2026-11-24T18:00:00.000Z', rig, parts: partsOfRig(rig, parts), site }];
   const { limits, schools } = SETTING_DEFAULTS;
   return { parts, rigs, sites: [site], targets, nights, readings: [], snapshots, limits, schools };
+}
+
+const WORLD = demoWorld();
+
+/** What a trial has otherwise on its night. */
+export type TrialWish = {
+  readings: readonly Reading[];
+  site?: Partial<Site>;
+  mount?: (mount: MountPart) => MountPart;
+  placed?: Rig['placed'];
+  parts?: readonly Part[];
+};
+
+/** The night's records as the benches get them. */
+export function trialNight({ readings, site = {}, mount = (m) => m, placed, parts = [] }: TrialWish): NightRecords {
+  const [kept] = WORLD.snapshots;
+  if (!kept) throw new Error('the demo has no snapshot');
+  const all = [...WORLD.parts.map((p) => (p.id === kept.rig.mountId && p.kind === 'mount' ? mount(p) : p)), ...parts];
+  const rig = { ...kept.rig, placed: placed ?? kept.rig.placed };
+  const here = { ...kept.site, ...site };
+  const snapshots = [{ ...kept, rig, parts: partsOfRig(rig, all), site: here }];
+  const changed = { ...WORLD, parts: all, rigs: [rig], sites: [here], snapshots, readings: [...readings] };
+  const records = recordsOfNight(changed, 'n1', TRIAL_NOW);
+  if (!records) throw new Error('the night is missing');
+  return records;
+}
+
+/** A reading of that night, so many minutes after its moment. */
+export function trialReading<K extends Reading['kind']>(
+  kind: K,
+  values: ReadingOf<K>['values'],
+  minutes: number,
+  rest: Partial<Reading> = {},
+): Reading {
+  const at = new Date(TRIAL_NOW + minutes * 60_000).toISOString();
+  return {
+    id: `trial-${kind}-${minutes}`,
+    deviceId: 'trial',
+    nightId: 'n1',
+    snapshotId: 's1',
+    step: 'polar',
+    subject: { type: 'mount', id: 'demo-heron-mount' },
+    takenAtUtc: at,
+    recordedAtUtc: at,
+    source: 'typed',
+    sigma: {},
+    blobIds: [],
+    note: '',
+    kind,
+    values,
+    ...rest,
+  } as Reading;
 }

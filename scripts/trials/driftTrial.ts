@@ -3,25 +3,27 @@
 import { ARCSEC_PER_RAD, RAD_PER_DEG } from '../../src/core/math/angles.ts';
 import { median } from '../../src/core/math/statistics.ts';
 import { dot, fromSpherical, normalize, rotateAbout, toSpherical, type Vec3 } from '../../src/core/math/vectors.ts';
-import { driftRate, LOWEST_DRIFT_ALT_DEG, type DriftMark } from '../../src/core/mount/driftMeasure.ts';
-import {
-  altSigmaArcmin,
-  azSigmaArcmin,
-  UNKNOWN_POLE,
-  withDrift,
-  type StarDrift,
-} from '../../src/core/mount/poleEstimate.ts';
+import { LOWEST_DRIFT_ALT_DEG, type DriftMark } from '../../src/core/mount/driftMeasure.ts';
+import { altSigmaArcmin, azSigmaArcmin } from '../../src/core/mount/poleEstimate.ts';
 import { SIDEREAL_RAD_PER_S } from '../../src/core/mount/polarDrift.ts';
+import { driftRun } from '../../src/core/night/pole/driftRun.ts';
+import { poleOfNight } from '../../src/core/night/pole/poleOfNight.ts';
+import type { Reading } from '../../src/core/records/reading.ts';
+import { localSiderealHours } from '../../src/core/sky/ephemeris.ts';
 import { toHorizontal } from '../../src/core/sky/horizontal.ts';
 import { apparentAltDeg } from '../../src/core/sky/refraction.ts';
+import { driftReading } from '../../src/features/polar/driftReadings.ts';
+import { trialNight, trialReading, TRIAL_NOW } from './demoWorld.ts';
 import { normal, seeded, within, type Random } from './random.ts';
 import type { Trial } from './trials.ts';
 
 const MINUTES = 6;
 const MARK_EVERY_S = 30;
 const STATED_SIGMA_ARCSEC = 1.5;
+const LON_DEG = -7.6;
 
-type Mount = { latDeg: number; altErrorArcmin: number; azErrorArcmin: number };
+/** Errors against the true pole; how much shakier than stated the hand is. */
+type Mount = { latDeg: number; altErrorArcmin: number; azErrorArcmin: number; shakiness: number };
 
 const horizon = (altDeg: number, azDeg: number): Vec3 => fromSpherical(azDeg * RAD_PER_DEG, altDeg * RAD_PER_DEG);
 
@@ -78,20 +80,37 @@ function starFor(random: Random, step: 'azimuth' | 'altitude', latDeg: number): 
   }
 }
 
+/** A star timed at the bench: its marks, and the reading that ends it. */
+function timed(random: Random, mount: Mount, step: 'azimuth' | 'altitude', minutes: number, known: Reading[]): void {
+  const { haH, decDeg } = starFor(random, step, mount.latDeg);
+  const raDeg = (15 * (localSiderealHours(TRIAL_NOW + minutes * 60_000, LON_DEG) - haH) + 720) % 360;
+  const marks = marksOf(random, mount, haH, decDeg, STATED_SIGMA_ARCSEC * mount.shakiness);
+  for (const { timeS, northArcsec } of marks) {
+    const values = { starName: step, raDeg, decDeg, northArcsec, sigmaArcsec: STATED_SIGMA_ARCSEC };
+    known.push(trialReading('driftMark', { ...values, starts: timeS === 0 }, minutes + timeS / 60));
+  }
+  const records = nightOf(mount, known);
+  const run = driftRun(records);
+  const ended = run && driftReading(run, records);
+  if (ended?.kind === 'drift') {
+    const { values, sigma = {} } = ended;
+    known.push(trialReading('drift', values, minutes + MINUTES + 1, { sigma }));
+  }
+}
+
+const nightOf = ({ latDeg }: Mount, readings: readonly Reading[]) =>
+  trialNight({ readings, site: { latDeg, lonDeg: LON_DEG } });
+
 type Case = { missShare: number; sigmas: number[] };
 
 function oneCase(random: Random): Case {
   const latDeg = within(random, 15, 60) * (random() < 0.5 ? 1 : -1);
-  const mount = { latDeg, altErrorArcmin: within(random, -50, 50), azErrorArcmin: within(random, -60, 60) };
-  const truth = STATED_SIGMA_ARCSEC * within(random, 0.7, 1.3);
-  const steps = ['azimuth', 'altitude', 'azimuth'] as const;
-  const found = steps.reduce((estimate, step) => {
-    const star = starFor(random, step, latDeg);
-    const rate = driftRate(marksOf(random, mount, star.haH, star.decDeg, truth), STATED_SIGMA_ARCSEC);
-    if (!rate) return estimate;
-    const drift: StarDrift = { ...star, haH: star.haH + MINUTES / 120, latDeg, ...rate };
-    return withDrift(estimate, drift);
-  }, UNKNOWN_POLE);
+  const errors = { altErrorArcmin: within(random, -50, 50), azErrorArcmin: within(random, -60, 60) };
+  const mount = { latDeg, ...errors, shakiness: within(random, 0.7, 1.3) };
+  const readings: Reading[] = [];
+  for (const [i, step] of (['azimuth', 'altitude', 'azimuth'] as const).entries())
+    timed(random, mount, step, 20 * i, readings);
+  const found = poleOfNight(nightOf(mount, readings), 'true').estimate;
   const [dAlt, dAz] = [found.altArcmin - mount.altErrorArcmin, found.azArcmin - mount.azErrorArcmin];
   const cosLat = Math.cos(latDeg * RAD_PER_DEG);
   return {
