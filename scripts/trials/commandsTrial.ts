@@ -5,6 +5,7 @@ import fc from 'fast-check';
 import { writeBackup, type Backup } from '../../src/formats/backup.ts';
 import { readBackup } from '../../src/formats/readBackup.ts';
 import type { AllRecords } from '../../src/core/night/nightRecords.ts';
+import { TYPED } from '../../src/core/records/reading.ts';
 import { applyMerge, applyReplace, collect, previewImport, removeDemo, wipe } from '../../src/storage/backup.ts';
 import { OwlDatabase } from '../../src/storage/database.ts';
 import { copyHead, createHead, deleteHead, updateHead } from '../../src/storage/heads.ts';
@@ -69,12 +70,9 @@ function writersOf(db: OwlDatabase, device: string): [Writer, Writer] {
 }
 
 const reading = (n: number): NewReading => ({
+  ...TYPED,
   step: 'balance',
   subject: { type: 'rig', id: 'demo-heron' },
-  source: 'typed',
-  sigma: {},
-  blobIds: [],
-  note: '',
   nightId: 'n1',
   takenAtUtc: '2026-11-24T19:21:00.000Z',
   kind: 'balance',

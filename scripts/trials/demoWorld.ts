@@ -4,7 +4,7 @@ import { recordsOfNight, type AllRecords, type NightRecords } from '../../src/co
 import { partsOfRig } from '../../src/core/night/rigState.ts';
 import type { Night } from '../../src/core/records/night.ts';
 import type { MountPart, Part } from '../../src/core/records/part.ts';
-import type { Reading, ReadingOf } from '../../src/core/records/reading.ts';
+import { TYPED, type Reading, type ReadingOf } from '../../src/core/records/reading.ts';
 import type { Rig } from '../../src/core/records/rig.ts';
 import { SETTING_DEFAULTS } from '../../src/core/records/setting.ts';
 import type { Site, Target } from '../../src/core/records/site.ts';
@@ -67,6 +67,7 @@ export function trialReading<K extends Reading['kind']>(
 ): Reading {
   const at = new Date(TRIAL_NOW + minutes * 60_000).toISOString();
   return {
+    ...TYPED,
     id: `trial-${kind}-${minutes}`,
     deviceId: 'trial',
     nightId: 'n1',
@@ -75,10 +76,6 @@ export function trialReading<K extends Reading['kind']>(
     subject: { type: 'mount', id: 'demo-heron-mount' },
     takenAtUtc: at,
     recordedAtUtc: at,
-    source: 'typed',
-    sigma: {},
-    blobIds: [],
-    note: '',
     kind,
     values,
     ...rest,

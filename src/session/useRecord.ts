@@ -1,8 +1,9 @@
 /** Recording, with the notice that follows. */
 import { useCallback } from 'react';
 import { isPastNight } from '../core/night/nightRecords.ts';
+import { TYPED } from '../core/records/reading.ts';
 import { toUtcText } from '../core/time/utc.ts';
-import { recordReadings, type NewReading } from '../storage/readings.ts';
+import { recordReadings } from '../storage/readings.ts';
 import { NIGHT_OVER } from '../text/errorWords.ts';
 import { useNight, useSession, useShared, type NewReadingHere } from './session.ts';
 import { useWrite } from './useWrite.ts';
@@ -21,10 +22,9 @@ export function useRecord(): Record {
     async (reading, said) => {
       const { night: shown, site } = night.records;
       const all = Array.isArray(reading) ? (reading as readonly NewReadingHere[]) : [reading as NewReadingHere];
-      const usual = { source: 'typed', sigma: {}, blobIds: [], note: '' } as const;
       const keep = async (): Promise<boolean> => {
         const here = { nightId: shown.id, takenAtUtc: toUtcText(clock.nowMs()) };
-        const made = all.map((one) => ({ ...usual, ...one, ...here }) as NewReading);
+        const made = all.map((one) => ({ ...TYPED, ...one, ...here }));
         return (await write(['record', shown.id, all], (w) => recordReadings(w, made), said)).ok;
       };
       if (!isPastNight(shown, site, clock.nowMs())) return keep();

@@ -23,6 +23,14 @@ async function addSite(page: Page, name: string): Promise<void> {
   await page.getByLabel('Longitude').fill('10');
 }
 
+/** The demo and one own site. */
+async function openWithHill(page: Page): Promise<void> {
+  await open(page, '/sites/new');
+  await addSite(page, 'Hill');
+  await page.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hill');
+}
+
 async function hide(page: Page): Promise<void> {
   await page.evaluate(() => {
     Object.defineProperty(document, 'visibilityState', { value: 'hidden', configurable: true });
@@ -118,10 +126,7 @@ async function loseDatabase(page: Page): Promise<void> {
 test('a lost database is said, the demo is not put in its place, and the copy brings everything back', async ({
   page,
 }) => {
-  await open(page, '/sites/new');
-  await addSite(page, 'Hill');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hill');
+  await openWithHill(page);
   await hide(page);
   await expect.poll(() => copyNames(page)).toHaveLength(1);
   const before = JSON.parse(await storedText(page)) as Record<string, unknown>;
@@ -138,10 +143,7 @@ test('a lost database is said, the demo is not put in its place, and the copy br
 });
 
 test('without a copy one begins anew, and the loss is said once', async ({ page }) => {
-  await open(page, '/sites/new');
-  await addSite(page, 'Hill');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hill');
+  await openWithHill(page);
   await loseDatabase(page);
   await page.goto(`/?now=${NOW}`);
   await expect(page.getByText('This browser holds no copy')).toBeVisible();
@@ -152,10 +154,7 @@ test('without a copy one begins anew, and the loss is said once', async ({ page 
 });
 
 test('copies are made when the page hides, told on Data, and one can be looked at', async ({ page }) => {
-  await open(page, '/sites/new');
-  await addSite(page, 'Hill');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hill');
+  await openWithHill(page);
   await hide(page);
   await expect.poll(() => copyNames(page)).toHaveLength(1);
   await page.goto(`/data?now=${NOW}`);
@@ -174,10 +173,7 @@ async function pickInside(page: Page): Promise<void> {
 
 test('a file that the user chose holds the copy too', async ({ page }) => {
   await pickInside(page);
-  await open(page, '/sites/new');
-  await addSite(page, 'Hill');
-  await page.getByRole('button', { name: 'Save' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hill');
+  await openWithHill(page);
   await page.goto(`/data?now=${NOW}`);
   await page.getByRole('button', { name: 'Also keep a copy in a file' }).click();
   await expect(notice(page)).toContainText('kept in that file too');

@@ -2,6 +2,7 @@
 import type { Backup } from '../../src/formats/backup.ts';
 import { writeBackup } from '../../src/formats/backup.ts';
 import { readBackup } from '../../src/formats/readBackup.ts';
+import { TYPED } from '../../src/core/records/reading.ts';
 import { collect } from '../../src/storage/backup.ts';
 import type { NewReading } from '../../src/storage/readings.ts';
 import type { Writer } from '../../src/storage/writer.ts';
@@ -10,12 +11,9 @@ export const HILL = { name: 'Hill', latDeg: 50, lonDeg: 10, elevationM: 300, zon
 
 /** A trial place of Heron's weight. */
 export const trial = (positionM: number, nightId = 'demo-tonight-heron'): NewReading => ({
+  ...TYPED,
   step: 'balance',
   subject: { type: 'rig', id: 'demo-heron' },
-  source: 'typed',
-  sigma: {},
-  blobIds: [],
-  note: '',
   nightId,
   takenAtUtc: '2026-11-24T19:21:00.000Z',
   kind: 'balance',

@@ -4,7 +4,7 @@ import { recordsOfNight, type NightRecords } from '../../src/core/night/nightRec
 import { partsOfRig } from '../../src/core/night/rigState.ts';
 import type { Night } from '../../src/core/records/night.ts';
 import type { Part } from '../../src/core/records/part.ts';
-import type { EventName, Reading } from '../../src/core/records/reading.ts';
+import { TYPED, type EventName, type Reading } from '../../src/core/records/reading.ts';
 import { SETTING_DEFAULTS } from '../../src/core/records/setting.ts';
 import type { Rig } from '../../src/core/records/rig.ts';
 import type { Snapshot } from '../../src/core/records/snapshot.ts';
@@ -103,6 +103,7 @@ export function nightRecords(wish: Wish = {}, nowMs = NOW): NightRecords {
 /** A reading of the night with sensible rest. */
 export function reading(kind: Reading['kind'], values: object, rest: Partial<Reading> = {}): Reading {
   return {
+    ...TYPED,
     id: `r-${kind}-${rest.takenAtUtc ?? ''}`,
     deviceId: 'test',
     nightId: 'n1',
@@ -111,10 +112,6 @@ export function reading(kind: Reading['kind'], values: object, rest: Partial<Rea
     subject: { type: 'night', id: 'n1' },
     takenAtUtc: '2026-11-24T20:00:00.000Z',
     recordedAtUtc: '2026-11-24T20:00:00.000Z',
-    source: 'typed',
-    sigma: {},
-    blobIds: [],
-    note: '',
     kind,
     values,
     ...rest,

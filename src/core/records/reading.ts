@@ -184,6 +184,14 @@ export const readingSchema = z.discriminatedUnion('kind', [
 
 export type Step = z.infer<typeof stepSchema>;
 export type Reading = z.infer<typeof readingSchema>;
+
+/** What a reading has that was typed and of which nothing more was said. */
+export const TYPED: Pick<Reading, 'source' | 'sigma' | 'blobIds' | 'note'> = {
+  source: 'typed',
+  sigma: {},
+  blobIds: [],
+  note: '',
+};
 export type ReadingKind = Reading['kind'];
 export type ReadingOf<K extends ReadingKind> = Extract<Reading, { kind: K }>;
 /** One row per night, so that thousands of readings load quickly. */

@@ -1,6 +1,6 @@
 /** What was recorded on one earlier night of the demo, station by station. All numbers are invented. */
 import { FIRST_SUB_LIST, type FirstSubCheck } from '../../core/night/checklists.ts';
-import type { Reading, ReadingOf, Step } from '../../core/records/reading.ts';
+import { TYPED, type Reading, type ReadingOf, type Step } from '../../core/records/reading.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Site } from '../../core/records/site.ts';
 import { toUtcText } from '../../core/time/utc.ts';
@@ -225,6 +225,7 @@ export function nightReadings(where: Where, earlier: Earlier): Reading[] {
     .map(({ minutes, subject, ...rest }, i) => {
       const at = toUtcText(where.duskMs + minutes * 60_000);
       return {
+        ...TYPED,
         ...rest,
         id: `${where.nightId}-${String(i + 1).padStart(2, '0')}-${rest.kind}`,
         deviceId: 'demo',
@@ -233,10 +234,6 @@ export function nightReadings(where: Where, earlier: Earlier): Reading[] {
         subject: subject.type === 'night' ? { type: 'night', id: where.nightId } : subject,
         takenAtUtc: at,
         recordedAtUtc: at,
-        source: 'typed',
-        sigma: {},
-        blobIds: [],
-        note: '',
       };
     });
 }

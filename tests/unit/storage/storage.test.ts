@@ -154,6 +154,15 @@ describe('commands', () => {
     expect(records.map((s) => [s.key, s.value, s.rev])).to.deep.equal([['units', 'metric', 2]]);
   });
 
+  it('of two settings with one key the deleted one stays deleted', async () => {
+    await saveSetting(w, 'units', 'imperial');
+    const [first] = (await readHeads(db, 'settings')).records;
+    await db.heads('settings').put({ ...first!, id: 'a-deleted-one', deletedAtUtc: '2026-11-02T00:00:00.000Z' });
+    await saveSetting(w, 'units', 'metric');
+    const live = (await readHeads(db, 'settings')).records.filter((s) => s.deletedAtUtc === null);
+    expect(live.map((s) => [s.id, s.value])).to.deep.equal([[first!.id, 'metric']]);
+  });
+
   it('keeps the last 200 changes of a tab', async () => {
     for (let i = 0; i < 205; i += 1) await updateHead(w, 'parts', 'demo-heron-camera', { massKg: i / 100 });
     expect(await db.changes.where('tabId').equals('tab-a').count()).to.equal(200);
@@ -197,9 +206,9 @@ describe('reading what is stored', () => {
   it('names damaged rows, repairs heads that lack new keys, keeps the rest', async () => {
     const whole = await db.heads('parts').get('demo-heron-camera');
     const older = Object.fromEntries(Object.entries(whole!).filter(([key]) => key !== 'note' && key !== 'archived'));
-    const checked = checkRows('parts', HEAD_SCHEMAS.parts, [older, { ...whole, massKg: 'heavy' }, 7]);
+    const checked = checkRows('parts', HEAD_SCHEMAS.parts, [older, { ...whole, massKg: 'heavy' }, 7, null]);
     expect(checked.records.map((p) => [p.id, p.note, p.archived])).to.deep.equal([['demo-heron-camera', '', false]]);
-    expect(checked.damaged.map((d) => d.id)).to.deep.equal(['demo-heron-camera', '?']);
+    expect(checked.damaged.map((d) => d.id)).to.deep.equal(['demo-heron-camera', '?', '?']);
     expect(checked.damaged[0]).to.include({ where: 'massKg', what: 'wrongType number' });
   });
 
