@@ -76,7 +76,7 @@ async function run(bench: Workbench): Promise<void> {
   let survivors = 0;
   await forAll(chosen, async (change) => {
     const meeting = tests.filter((t) => t.met.has(change.id));
-    const limitMs = START_MS + 5 * meeting.reduce((total, t) => total + t.tookMs, 0);
+    const limitMs = START_MS + 2 * meeting.reduce((total, t) => total + t.tookMs, 0);
     const files = meeting.map((t) => t.file);
     if (files.length === 0 || (await bench.pass(files, change.id, limitMs))) {
       survivors += 1;

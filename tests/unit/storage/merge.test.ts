@@ -46,6 +46,22 @@ describe('merging two devices', () => {
     expect([(await part(phone)).massKg, (await part(phone, 'demo-heron-tube')).massKg]).to.deep.equal([0.8, 3.6]);
   });
 
+  it('what is taken over is a newer revision than both sides had, so that a form opened before is told', async () => {
+    await setMass(laptop, 0.8);
+    await bringIn(phone, await fileOf(laptop));
+    await setMass(phone, 0.9);
+    await bringIn(laptop, await fileOf(phone));
+    expect([(await part(phone)).rev, (await part(laptop)).rev]).to.deep.equal([3, 3]);
+    // Undone and taken over again: the side that takes has counted further than the one that gives.
+    for (let i = 0; i < 4; i += 1) await setMass(laptop, 1 + i);
+    await bringIn(phone, await fileOf(laptop));
+    expect((await part(phone)).rev).to.equal(7);
+    for (let i = 0; i < 2; i += 1) await undoLast(phone);
+    await setMass(laptop, 2);
+    await bringIn(phone, await fileOf(laptop));
+    expect((await part(phone)).rev).to.be.greaterThan(8);
+  });
+
   it('goes back and forth: a newer version of what came from the other side is taken, an older one is not', async () => {
     await setMass(laptop, 0.8);
     const early = await fileOf(laptop);

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { addParts } from '../../../src/storage/addParts.ts';
-import { applyMerge, previewImport, wipe } from '../../../src/storage/backup.ts';
+import { applyMerge, applyReplace, previewImport, wipe } from '../../../src/storage/backup.ts';
 import { forgetOldChanges } from '../../../src/storage/changeLog.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
 import { createHead, deleteHead, updateHead } from '../../../src/storage/heads.ts';
@@ -114,6 +114,18 @@ describe('undo', () => {
     const emptying = await removalOf(db, 'nights', 'demo-tonight-heron');
     must(await undoChange(w, emptying!.id));
     expect(await db.heads('nights').get('demo-tonight-heron')).not.to.equal(undefined);
+  });
+
+  it('of two removals the last one is the way back', async () => {
+    const site = must(await createHead(w, 'sites', HILL));
+    const file = await fileOf(w);
+    must(await deleteHead(writerFor(db, 'laptop', 'tab-c'), 'sites', site.id));
+    must(await applyReplace(w, file));
+    must(await deleteHead(writerFor(db, 'laptop', 'tab-b'), 'sites', site.id));
+    const removal = await removalOf(db, 'sites', site.id);
+    expect(removal?.tabId).to.equal('tab-b');
+    must(await undoChange(w, removal!.id));
+    expect(await db.heads('sites').get(site.id)).to.include({ deletedAtUtc: null });
   });
 
   it('rows of tabs that are gone are cleared after a week, those of open tabs stay', async () => {
