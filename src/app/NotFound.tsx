@@ -1,4 +1,5 @@
-import { Link, useRouteError } from 'react-router';
+import type { FallbackProps } from 'react-error-boundary';
+import { Link } from 'react-router';
 import { PageTitle } from '../ui/PageTitle.tsx';
 
 export function NotFound() {
@@ -14,8 +15,7 @@ export function NotFound() {
 }
 
 /** The whole page failed: say so, keep the way out. */
-export function RouteError() {
-  const error = useRouteError();
+export function RouteError({ error }: Pick<FallbackProps, 'error'>) {
   return (
     <main className="lone-page" role="alert">
       <h1>This page could not be shown</h1>

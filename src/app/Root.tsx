@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { settingOf } from '../core/records/setting.ts';
 import { useSession, SharedContext, type Shared } from '../session/session.ts';
@@ -6,13 +6,15 @@ import { useKeepingCopies } from '../session/useCopies.ts';
 import { heldBefore, heldIn, isSmaller, rememberHeld } from '../storage/held.ts';
 import { healDoubles } from '../storage/opening.ts';
 import { useStored, type Stored } from '../storage/useStored.ts';
-import { healedWords } from '../text/dataWords.ts';
+import { healedWords } from '../text/storedWords.ts';
 import { makeFormat } from '../text/format.ts';
 import { CommandProvider } from './commands/CommandProvider.tsx';
-import { LostPage } from './LostPage.tsx';
 import { keepOffline } from './offline.ts';
 import { NoticeCorner, useNotices } from './Notices.tsx';
 import { useOpening } from './useOpening.ts';
+
+/** Fetched when it is needed, which is seldom. */
+const LostPage = lazy(async () => ({ default: (await import('./LostPage.tsx')).LostPage }));
 
 /** What this device held before it was opened, while less is there. What is taken away later, here or in another tab, is no
  *  loss. */
@@ -91,7 +93,11 @@ export function Root() {
     case 'failed':
       throw new Error(opening.words);
     case 'lost':
-      return <LostPage held={opening.held} done={restored} />;
+      return (
+        <Suspense fallback={<Opening />}>
+          <LostPage held={opening.held} done={restored} />
+        </Suspense>
+      );
     case 'ready':
       return <Records />;
     case 'opening':

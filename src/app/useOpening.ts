@@ -1,6 +1,5 @@
 /** Opens the database: with the demo scenario when the local server offers it and nothing was ever here; a database that
  *  was lost is said and never filled with something else. */
-import { useQuery } from '@tanstack/react-query';
 import { useCallback, useEffect, useState } from 'react';
 import { useSession } from '../session/session.ts';
 import { forgetOldChanges } from '../storage/changeLog.ts';
@@ -36,8 +35,6 @@ function useGivingWay(show: (opening: Opening) => void): void {
 export function useOpening(): { opening: Opening; restored: () => void } {
   const { db, clock, tab } = useSession();
   const [opening, setOpening] = useState<Opening>({ step: 'opening' });
-  const hello = useQuery({ queryKey: ['hello'], queryFn: fetchHello });
-  const demo = hello.data?.demo;
   const ready = useCallback(() => setOpening({ step: 'ready' }), []);
   useGivingWay(setOpening);
   useEffect(() => {
@@ -46,7 +43,7 @@ export function useOpening(): { opening: Opening; restored: () => void } {
       if (await isInitialised(db)) return { step: 'ready' };
       const held = heldBefore(localStorage);
       if (held && held.records + held.readings > 0) return { step: 'lost', held };
-      if (demo === undefined) return { step: 'opening' };
+      const { demo } = await fetchHello();
       if (demo) {
         const { loadDemo } = await import('../storage/demo/loadDemo.ts');
         await loadDemo(db, clock.nowMs());
@@ -56,7 +53,7 @@ export function useOpening(): { opening: Opening; restored: () => void } {
     prepare()
       .catch((error: unknown): Opening => ({ step: 'failed', words: wordsOf(error) }))
       .then(setOpening, () => undefined);
-  }, [db, clock, demo]);
+  }, [db, clock]);
   const isReady = opening.step === 'ready';
   useEffect(() => {
     if (!isReady) return;

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react';
-import { CHANGED_WHILE_TYPED, fieldLabel, valueWords } from '../text/dataWords.ts';
+import { CHANGED_WHILE_TYPED, fieldLabel, valueWords } from '../text/storedWords.ts';
 import { SideChoice } from '../ui/form/SideChoice.tsx';
 import type { Edited } from './useEdited.ts';
 

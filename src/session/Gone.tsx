@@ -1,7 +1,7 @@
 import { Button } from 'react-bootstrap';
 import { useRemoval } from '../storage/useStored.ts';
 import { fromUtcText } from '../core/time/utc.ts';
-import { goneWords } from '../text/dataWords.ts';
+import { goneWords } from '../text/storedWords.ts';
 import { useSession, useShared } from './session.ts';
 import { useUndoChange } from './useUndo.ts';
 

@@ -6,7 +6,6 @@ import { listCopies } from '../storage/copyFiles.ts';
 import { chosenCopyFile } from '../storage/device.ts';
 import { heldIn } from '../storage/held.ts';
 import type { Writer } from '../storage/writer.ts';
-import { keepCopy } from '../workers/keepCopy.ts';
 import { createListeners } from './listeners.ts';
 
 export type CopyState = {
@@ -46,6 +45,7 @@ async function makeCopy(writer: Writer, existing: readonly Copy[] | null): Promi
   if (existing === null && !chosenFile) return;
   const fileName = existing === null ? null : copyName(writer.nowMs(), held, print);
   const names = [...(existing ?? []).map((c) => c.fileName), ...(fileName === null ? [] : [fileName])];
+  const { keepCopy } = await import('../workers/keepCopy.ts');
   await keepCopy({ backup, folder: COPIES_FOLDER, fileName, removeNames: copiesToRemove(names), chosenFile });
 }
 

@@ -3,7 +3,7 @@
 import { useEffect, useMemo, useSyncExternalStore } from 'react';
 import { NOTHING_HELD, heldBefore, heldIn, larger, nightsWithoutFile, rememberHeld } from '../storage/held.ts';
 import type { Stored } from '../storage/useStored.ts';
-import { saveReminderWords } from '../text/dataWords.ts';
+import { saveReminderWords } from '../text/storedWords.ts';
 import { useSession, useShared } from './session.ts';
 import type { CopyState } from './copies.ts';
 

@@ -1,45 +1,16 @@
 /** Words of data in and out: what is wrong with a file, what an import would change. */
 import type { BackupCode } from '../formats/readBackup.ts';
-import type { HeadTable } from '../core/records/heads.ts';
 import type { Copy } from '../storage/copies.ts';
 import type { Held } from '../storage/held.ts';
 import type { Format } from './format.ts';
 import { clipped, schemaWords } from './schemaWords.ts';
+import { heldWords, LIST_NAMES, many, momentWords } from './storedWords.ts';
 
 type Figures = Record<string, number | string>;
-
-export const LIST_NAMES: Record<string, string> = {
-  parts: 'parts',
-  rigs: 'rigs',
-  sites: 'sites',
-  targets: 'targets',
-  nights: 'nights',
-  settings: 'settings',
-  readings: 'readings',
-  nightReadings: 'readings',
-  snapshots: 'snapshots of rigs',
-  blobs: 'pictures and curves',
-};
-export const tableName = (table: HeadTable): string => LIST_NAMES[table] ?? table;
 
 /** One record of a table, named. */
 const recordWords = (f: Figures): string =>
   `${LIST_NAMES[String(f['list'])] ?? String(f['list'])}, record ${String(f['number'])}${f['id'] === '' ? '' : ` (${clipped(f['id'])})`}`;
-
-/** A stored record that could not be read: which, and what is wrong with it. */
-export function damagedWords({
-  table,
-  id,
-  where,
-  what,
-}: {
-  table: string;
-  id: string;
-  where: string;
-  what: string;
-}): string {
-  return `${LIST_NAMES[table] ?? table}, ${clipped(id)}, “${clipped(where)}”: ${schemaWords(what)}`;
-}
 
 const KEPT = 'Nothing was imported; what is here is unchanged.';
 
@@ -74,24 +45,6 @@ const BACKUP_WORDS: Record<BackupCode, (f: Figures) => string> = {
 export function backupWords(code: BackupCode, figures: Figures): string {
   return BACKUP_WORDS[code](figures);
 }
-
-/** A record was saved elsewhere while its form was being typed in. */
-export const CHANGED_WHILE_TYPED = {
-  title: 'Saved elsewhere meanwhile',
-  what: 'Nothing was overwritten, and what you typed is still here. Choose a side for each, then save.',
-};
-
-const many = (count: number, one: string, more = `${one}s`): string => `${count} ${count === 1 ? one : more}`;
-
-/** `12 readings of 3 nights and 40 records of your own`. */
-function heldWords({ records, readings, nights }: Held): string {
-  const own = `${many(records, 'record')} of your own`;
-  if (readings === 0) return own;
-  const measured = `${many(readings, 'reading')} of ${many(nights, 'night')}`;
-  return records === 0 ? measured : `${measured} and ${own}`;
-}
-
-const momentWords = (utc: string): string => `${utc.slice(0, 16).replace('T', ' ')} UTC`;
 
 /** A copy by its moment and what it holds. */
 export function copyWords(copy: Copy): string {
@@ -131,10 +84,6 @@ export function promiseWords(isKept: boolean): string {
     : 'The browser has not promised to keep it: when the disk is full it may clear database and copies. A file is safe from that.';
 }
 
-export function saveReminderWords(nights: number): string {
-  return `${nights} nights of yours were never saved to a file. Save everything, and keep the file elsewhere.`;
-}
-
 export function demoRemovedWords(removed: number, kept: number): string {
   return `${many(removed, 'demo record')} removed.${kept === 0 ? '' : ` ${kept} stay, because your own records use them.`}`;
 }
@@ -155,64 +104,11 @@ export function lostSentence(held: Held, newest: Copy | null): string {
   return newest ? `${was} The newest copy is of ${momentWords(newest.atUtc)} and holds ${heldWords(newest)}.` : was;
 }
 
-/** Less is in the database than the device remembers. */
-export function smallerWords(before: Held, now: Held): string {
-  return `This device held ${heldWords(before)}; now ${heldWords(now)} are here. The browser may have lost the rest.`;
-}
-
-export function healedWords(count: number): string {
-  return `${many(count, 'reading')} ${count === 1 ? 'was' : 'were'} stored twice by an earlier version; one of each is kept.`;
-}
-
-/** A reading that the night cannot be reckoned with. */
-export function setAsideWords(name: string, takenAtUtc: string): string {
-  return `${name} of ${momentWords(takenAtUtc)} cannot be reckoned with and is left out. Nothing was deleted. Take it back in the logbook if it is wrong.`;
-}
-
-/** A time zone that this browser does not know. */
-export function unknownZoneWords(zone: string): string {
-  return `This browser does not know the time zone “${clipped(zone)}” of the site. Times follow the longitude, without summer time. Choose a zone on Sites.`;
-}
-
-/** A night that cannot be derived at all. */
-export const BROKEN_NIGHT = {
-  title: 'This night cannot be shown',
-  what: 'Something stored with it, its rig or its site cannot be reckoned with. Nothing was deleted; everything else still works.',
-};
-
-const TABLE_WORDS = { parts: 'part', rigs: 'rig', sites: 'site', targets: 'target', nights: 'night' } as const;
-
-/** What a page showed is not there any more. @param removal when, and whether in this tab; undefined = not known. */
-export function goneWords(table: keyof typeof TABLE_WORDS, removal: { at: string; here: boolean } | undefined): string {
-  const what = `This ${TABLE_WORDS[table]}`;
-  if (!removal) return `${what} is not here any more. Nothing else was changed. Choose another one.`;
-  return `${what} was removed at ${removal.at}${removal.here ? '' : ' in another tab'}. It can be brought back with all that went with it.`;
-}
-
 export const JOB_WORDS: Record<string, string> = {
   reading: 'Reading the file',
   checking: 'Checking every record',
 };
 export const WORKER_DIED = `The file could not be read on this device: it may be too large for its memory. ${KEPT} Try on a computer.`;
-
-/** A field of a record as people read it: `massKg` becomes `mass (kg)`. */
-export function fieldLabel(field: string): string {
-  const unit = /(Kg|Mm|Um|M|Deg|H|S|Px|Arcmin|Arcsec|V|A|Ah|Mm2)$/.exec(field)?.[1];
-  const bare = unit === undefined ? field : field.slice(0, -unit.length);
-  const words = bare.replaceAll(/([A-Z])/g, (letter) => ` ${letter.toLowerCase()}`);
-  return unit === undefined ? words : `${words} (${unit.toLowerCase()})`;
-}
-
-const LONGEST_VALUE = 160;
-
-/** A field's value, short enough to compare two side by side. */
-export function valueWords(value: unknown): string {
-  if (value === null || value === undefined) return 'nothing';
-  if (typeof value === 'string') return value === '' ? 'nothing' : clipped(value);
-  if (typeof value === 'boolean') return value ? 'yes' : 'no';
-  const text = JSON.stringify(value);
-  return text.length > LONGEST_VALUE ? `${text.slice(0, LONGEST_VALUE)}…` : text;
-}
 
 /** `3 parts, 1 rig and 240 readings`. */
 export function countsWords(counts: Readonly<Record<string, number>>): string {

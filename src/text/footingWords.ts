@@ -2,7 +2,7 @@
 import type { SteadinessVerdict } from '../core/mount/steadiness.ts';
 import type { Swing } from '../core/night/footingOfRig.ts';
 import type { Format } from './format.ts';
-import { compassPoint } from './levelWords.ts';
+import { compassPoint } from './compassWords.ts';
 import type { Said } from './said.ts';
 
 export type FootingSaying =

@@ -6,21 +6,10 @@ import type { GroundMarks } from '../core/night/groundMarks.ts';
 import type { SunShadow } from '../core/sky/sunShadow.ts';
 import type { MagneticField } from '../core/sky/magnetic.ts';
 import { formatDate } from '../core/time/civil.ts';
+import type { CompassPoint } from './compassWords.ts';
 import type { Format } from './format.ts';
 import { turnWords } from './polarWords.ts';
 import type { Said } from './said.ts';
-
-const COMPASS = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west'] as const;
-export type CompassPoint = (typeof COMPASS)[number];
-export const COMPASS_POINTS: readonly { name: CompassPoint; azimuthDeg: number }[] = COMPASS.map((name, i) => ({
-  name,
-  azimuthDeg: i * 45,
-}));
-
-/** The nearest of the eight points. */
-export function compassPoint(azimuthDeg: number): CompassPoint {
-  return COMPASS[Math.round(azimuthDeg / 45) % 8] ?? 'north';
-}
 
 export type BearingSaying =
   | { code: 'noCompass' }

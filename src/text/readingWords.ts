@@ -3,7 +3,7 @@ import type { EventName, Reading, ReadingKind, ReadingOf } from '../core/records
 import { fromUtcText } from '../core/time/utc.ts';
 import { DROP_NAMES } from './balanceWords.ts';
 import type { Format } from './format.ts';
-import { compassPoint } from './levelWords.ts';
+import { compassPoint } from './compassWords.ts';
 import { errorWords } from './polarWords.ts';
 import { CHECK_WORDS } from './trackingWords.ts';
 import { stationOf } from './stations.ts';

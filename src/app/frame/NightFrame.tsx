@@ -7,7 +7,7 @@ import type { Reading } from '../../core/records/reading.ts';
 import { Gone } from '../../session/Gone.tsx';
 import { NightContext, SharedContext, useSession, useShared } from '../../session/session.ts';
 import { makeFormat } from '../../text/format.ts';
-import { BROKEN_NIGHT } from '../../text/dataWords.ts';
+import { BROKEN_NIGHT } from '../../text/storedWords.ts';
 import { clipped } from '../../text/schemaWords.ts';
 import { Boundary } from '../../ui/Boundary.tsx';
 import { PageTitle } from '../../ui/PageTitle.tsx';

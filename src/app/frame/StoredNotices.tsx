@@ -2,7 +2,7 @@ import { Button } from 'react-bootstrap';
 import { Link } from 'react-router';
 import type { Reading } from '../../core/records/reading.ts';
 import { useShared } from '../../session/session.ts';
-import { damagedWords, setAsideWords, smallerWords, unknownZoneWords } from '../../text/dataWords.ts';
+import { damagedWords, setAsideWords, smallerWords, unknownZoneWords } from '../../text/storedWords.ts';
 import { READING_NAMES } from '../../text/readingWords.ts';
 import { Problem } from '../../ui/Problem.tsx';
 

@@ -5,7 +5,6 @@ import type { Target } from '../records/site.ts';
 import { raBalance, type RaBalance } from '../mount/balance.ts';
 import type { Load } from '../mount/load.ts';
 import { judgeSteadiness } from '../mount/steadiness.ts';
-import type { MagneticField } from '../sky/magnetic.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
 import { budgetBase, type BudgetBase } from './budgetSources.ts';
 import { darkSpan, intersect, longest, upSpans, type Span } from './darkness.ts';
@@ -36,8 +35,6 @@ export type NightStatic = {
   bar: BarOfNight | null;
   /** What hangs on the mount against its rating; null without a mount. */
   load: Load | null;
-  /** The Earth's field at the site on this night. */
-  magnetic: MagneticField;
   run: Run;
   flips: boolean;
   limitH: number;
@@ -106,7 +103,6 @@ export const nightStatic = oncePer((records: NightRecords): NightStatic => {
     numbers,
     bar: balance ? { rig: balance, found: raBalance(balance.input) } : null,
     load: loadOfRig(numbers, records.schools.loadShare, learned.goodInertiaKgM2),
-    magnetic: sky.magnetic,
     run: runFor(numbers.mount),
     flips: mountFlips(numbers.mount),
     ...planPart(aim, numbers, flipMinutesOf(learned, numbers)),

@@ -3,7 +3,6 @@ import { oncePerKey } from '../once.ts';
 import type { Site, Target } from '../records/site.ts';
 import { apparentPlace, moonOfDate, type Equatorial } from '../sky/ephemeris.ts';
 import { altAzAt } from '../sky/horizontal.ts';
-import { magneticField, type MagneticField } from '../sky/magnetic.ts';
 import { nightEvents, type NightEvents } from '../sky/nightEvents.ts';
 import { polarDistanceArcmin, polePatternFor, poleStarFor, type PoleStar } from '../sky/poleStars.ts';
 import { nextTransit, type Transit } from '../sky/transit.ts';
@@ -25,7 +24,6 @@ export type SiteNight = {
   poleStar: PoleStarPlace;
   polePattern: PoleStarPlace[];
   /** The Earth's field at the site, at the night's start. */
-  magnetic: MagneticField;
 };
 
 export type TargetNight = { ofDate: Equatorial; transit: Transit; track: AltitudeTrack };
@@ -76,7 +74,6 @@ function computeSiteNight(site: Site, date: string): SiteNight {
     clockChange: clockChange(startMs, events.endMs, site.zoneIana),
     poleStar: placePoleStar(poleStarFor(site.latDeg), middleMs),
     polePattern: polePatternFor(site.latDeg).map((star) => placePoleStar(star, middleMs)),
-    magnetic: magneticField(startMs, site.latDeg, site.lonDeg, site.elevationM),
   };
 }
 

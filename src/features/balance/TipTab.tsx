@@ -1,6 +1,4 @@
-import { useState, type ReactNode } from 'react';
-import { Form } from 'react-bootstrap';
-import { formatDate } from '../../core/time/civil.ts';
+import { lazy, Suspense, useState, type ReactNode } from 'react';
 import type { BalanceAxis } from '../../core/night/axisLevers.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useShared } from '../../session/session.ts';
@@ -10,65 +8,11 @@ import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { Problem } from '../../ui/Problem.tsx';
 import { AxisDrawing } from './AxisDrawing.tsx';
-import { BiasSchool } from './BiasSchool.tsx';
 import { BalanceFigures } from './BalanceFigures.tsx';
-import { Implied } from './Implied.tsx';
-import { axisModel, type AxisModel } from './model.ts';
-import { RecordTrial } from './RecordTrial.tsx';
-import { Remedies } from './Remedies.tsx';
-import { TapeChoice } from './TapeChoice.tsx';
+import { axisModel } from './model.ts';
 
-/** Which piece beside the tube is shifted. */
-function MoverChoice({ model, choose }: { model: AxisModel; choose: (placedId: string) => void }) {
-  const { numbers } = useNight();
-  const beside = numbers.masses.tubeSide.filter((p) => p.on === 'tube' && p.slides && p.partId !== numbers.tube?.id);
-  return (
-    <Form.Group controlId="mover" className="section short-field">
-      <Form.Label>The piece that is shifted</Form.Label>
-      <Form.Select value={model.tip?.levers.moving[0]?.id ?? ''} onChange={(event) => choose(event.target.value)}>
-        {beside.map((p) => (
-          <option key={p.id} value={p.id}>
-            {p.name}
-          </option>
-        ))}
-      </Form.Select>
-    </Form.Group>
-  );
-}
-
-function LastMark({ taught }: { taught: NonNullable<AxisModel['tip']>['taught'] }) {
-  if (!taught) return null;
-  return (
-    <p className="soft mt-3 mb-0">The last tape mark is from {formatDate(taught.mark.takenAtUtc.slice(0, 10))}.</p>
-  );
-}
-
-type PartsProps = { model: AxisModel; axis: BalanceAxis; chooseMover: (placedId: string) => void };
-
-/** What belongs to the tip test: the answers, the ways out, what it teaches, and how this user measures. */
-function TipParts({ model, axis, chooseMover }: PartsProps) {
-  const { records } = useNight();
-  const { stored } = useShared();
-  const settings = settingOf(stored.settings, 'balance');
-  const { tip, remedies, implied } = model;
-  if (!tip) return null;
-  // Answers that led off the bar can still be corrected by further ones.
-  const canTry = (remedies === null || tip.trials.length > 0) && !records.fromSnapshot;
-  return (
-    <>
-      {canTry && <RecordTrial model={model} tip={tip} axis={axis} />}
-      {remedies && <Remedies remedies={remedies} />}
-      {implied && <Implied implied={implied} />}
-      <LastMark taught={tip.taught} />
-      {axis === 'sideways' ? (
-        <MoverChoice model={model} choose={chooseMover} />
-      ) : (
-        <TapeChoice axis={axis} settings={settings} />
-      )}
-      {axis === 'ra' && canTry && <BiasSchool model={model} settings={settings} />}
-    </>
-  );
-}
+/** The forms come after the sentence and the drawing: the first bench of a first visit is this one. */
+const TipParts = lazy(async () => ({ default: (await import('./TipParts.tsx')).TipParts }));
 
 /** The tip test of one axis: where the piece goes, what dropped, what it teaches. */
 export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
@@ -91,8 +35,10 @@ export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
       {gaps.map((gap) => (
         <Problem key={JSON.stringify(gap)}>{gapWords(gap)}</Problem>
       ))}
-      <TipParts model={model} axis={axis} chooseMover={setMoverId} />
-      <BalanceFigures model={model} />
+      <Suspense fallback={null}>
+        <TipParts model={model} axis={axis} chooseMover={setMoverId} />
+        <BalanceFigures model={model} />
+      </Suspense>
     </BenchLayout>
   );
 }

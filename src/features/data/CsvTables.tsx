@@ -2,7 +2,7 @@ import { Button } from 'react-bootstrap';
 import { BACKUP_LIST_NAMES, BACKUP_LISTS, type BackupList } from '../../formats/backup.ts';
 import { columnsOf, toCsv } from '../../formats/csv.ts';
 import { useShared } from '../../session/session.ts';
-import { LIST_NAMES } from '../../text/dataWords.ts';
+import { LIST_NAMES } from '../../text/storedWords.ts';
 import { saveFile } from '../../ui/saveFile.ts';
 
 const TABLES = BACKUP_LIST_NAMES.filter((name): name is Exclude<BackupList, 'blobs' | 'snapshots'> =>

@@ -7,7 +7,8 @@ import { undecided, type Choices, type Conflict, type MergePlan } from '../../st
 import type { Writer } from '../../storage/writer.ts';
 import { useWholeWrite } from '../../session/useWholeWrite.ts';
 import { useBusy } from '../../session/useWrite.ts';
-import { countsWords, fieldLabel, tableName, valueWords } from '../../text/dataWords.ts';
+import { countsWords } from '../../text/dataWords.ts';
+import { fieldLabel, tableName, valueWords } from '../../text/storedWords.ts';
 import { SideChoice } from '../../ui/form/SideChoice.tsx';
 
 const nameOf = (record: object): string => {

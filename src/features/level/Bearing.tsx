@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
 import { z } from 'zod';
 import { trueBearingDeg } from '../../core/sky/bearing.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
@@ -22,7 +23,7 @@ function RecordCompass({ model }: { model: BearingModel }) {
   const night = useNight();
   const { format } = useShared();
   const { site } = night.records;
-  const { declinationDeg } = night.magnetic;
+  const { declinationDeg } = magneticOfNight(night);
   const distanceM = model.axisDeg === null ? NEAR_M : FAR_M;
   return (
     <RecordForm<Fields, z.infer<typeof schema>>
@@ -57,9 +58,8 @@ function RecordCompass({ model }: { model: BearingModel }) {
 }
 
 function Figures({ model }: { model: BearingModel }) {
-  const { magnetic } = useNight();
+  const { declinationDeg } = magneticOfNight(useNight());
   const { format } = useShared();
-  const { declinationDeg } = magnetic;
   return (
     <FigureList
       figures={[
@@ -80,19 +80,19 @@ export function Bearing({ tabs }: { tabs: ReactNode }) {
   const model = bearingModel(night);
   const { saying, poleDeg, axisDeg, feet } = model;
   const sentence = bearingSentence(saying, format);
-  const years = modelYearsWords(night.magnetic);
+  const years = modelYearsWords(magneticOfNight(night));
   return (
     <BenchLayout
       title="Level and bearing"
       tabs={tabs}
       sentence={sentence}
-      reason={bearingReason(saying, night.magnetic, format)}
+      reason={bearingReason(saying, magneticOfNight(night), format)}
       instrumentName="The compass rose"
     >
       <div className="dial-row">
         <CompassRose
           label={plain(sentence)}
-          declinationDeg={night.magnetic.declinationDeg}
+          declinationDeg={magneticOfNight(night).declinationDeg}
           poleDeg={poleDeg}
           feet={feet.map(({ azimuthDeg, compassDeg }) => ({
             azimuthDeg,

@@ -1,6 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { heightAdvice } from '../../core/mount/finderEye.ts';
+import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
 import { pivotHeightM } from '../../core/night/pivot.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import {
@@ -86,7 +87,7 @@ export function Level({ tabs }: { tabs: ReactNode }) {
       <div className="dial-row">
         <CompassRose
           label={plain(sentence)}
-          declinationDeg={night.magnetic.declinationDeg}
+          declinationDeg={magneticOfNight(night).declinationDeg}
           poleDeg={bearingModel(night).poleDeg}
           feet={feetOf(night).map((azimuthDeg) => ({ azimuthDeg, text: stretchAt(azimuthDeg) }))}
           axisDeg={null}

@@ -1,4 +1,5 @@
 import { useMemo, type ReactNode } from 'react';
+import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
 import { z } from 'zod';
 import { bearingFromShadowDeg, sunOnMeridianMs, sunShadow } from '../../core/sky/sunShadow.ts';
 import { MS_PER_HOUR } from '../../core/time/utc.ts';
@@ -79,7 +80,7 @@ export function Shadow({ tabs }: { tabs: ReactNode }) {
       <div className="dial-row">
         <CompassRose
           label={plain(sentence)}
-          declinationDeg={night.magnetic.declinationDeg}
+          declinationDeg={magneticOfNight(night).declinationDeg}
           poleDeg={south ? 180 : 0}
           feet={feetOf(night).map((azimuthDeg) => ({ azimuthDeg, text: null }))}
           axisDeg={null}

@@ -4,7 +4,7 @@ import { tiltFromBubble } from '../../core/mount/level.ts';
 import { tiltFromSlopes, type Tilt } from '../../core/mount/tiltedBase.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
-import { COMPASS_POINTS } from '../../text/levelWords.ts';
+import { COMPASS_POINTS } from '../../text/compassWords.ts';
 import { QuantityField, SelectField } from '../../ui/form/Fields.tsx';
 
 type Values = Record<string, number | string | null>;

@@ -1,6 +1,7 @@
 /** What level, bearing and latitude show, as codes and figures. */
 import { wrap180 } from '../../core/math/angles.ts';
 import { turnsFor } from '../../core/mount/knobs.ts';
+import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
 import { bearingRead, type IronCheck } from '../../core/night/bearing.ts';
 import { footAzimuthsDeg, LEVEL_GOOD_DEG, legStretches, type LegStretch } from '../../core/mount/level.ts';
 import type { Tilt } from '../../core/mount/tiltedBase.ts';
@@ -9,7 +10,8 @@ import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { scaleToSet, type ScaleToSet } from '../../core/night/pole/scaleToSet.ts';
 import type { PartOf } from '../../core/records/part.ts';
 import { bearingErrorDeg, compassReadingDeg, poleBearingDeg } from '../../core/sky/bearing.ts';
-import { compassPoint, type BearingSaying, type LatitudeSaying, type LevelSaying } from '../../text/levelWords.ts';
+import { compassPoint } from '../../text/compassWords.ts';
+import { type BearingSaying, type LatitudeSaying, type LevelSaying } from '../../text/levelWords.ts';
 
 /** An axis this near to the pole's bearing is left for polar alignment. */
 const BEARING_GOOD_DEG = 2;
@@ -53,7 +55,7 @@ function setSaying(night: NightStatic, poleDeg: number): BearingSaying {
   const foot = nearestFoot(feetOf(night), poleDeg);
   return {
     code: 'set',
-    compassDeg: compassReadingDeg(poleDeg, night.magnetic.declinationDeg),
+    compassDeg: compassReadingDeg(poleDeg, magneticOfNight(night).declinationDeg),
     south: poleDeg === 180,
     foot: foot === null ? null : compassPoint(foot),
     turned: foot !== null && Math.abs(wrap180(foot - poleDeg)) > LEG_ON_POLE_DEG,
@@ -62,11 +64,11 @@ function setSaying(night: NightStatic, poleDeg: number): BearingSaying {
 
 export function bearingModel(night: NightStatic): BearingModel {
   const { site, readings } = night.records;
-  const { magnetic, learned } = night;
+  const magnetic = magneticOfNight(night);
   const poleDeg = poleBearingDeg(site.latDeg);
   const south = poleDeg === 180;
   const { check, trueDeg: axisDeg, nearOnly } = bearingRead(readings);
-  const { marks } = learned;
+  const { marks } = night.learned;
   const saying = (): BearingSaying => {
     if (nearOnly) return { code: 'readFar' };
     if (axisDeg !== null) {

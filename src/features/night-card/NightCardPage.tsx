@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
+import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
 import { formatDate } from '../../core/time/civil.ts';
 import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
 import { settingOf } from '../../core/records/setting.ts';
@@ -70,9 +71,10 @@ function Dial({ rows, star }: { rows: readonly DialRow[]; star: string }) {
 }
 
 function Settings({ card }: { card: NightCard }) {
-  const { records, magnetic } = useNight();
+  const night = useNight();
+  const { records } = night;
   const { format } = useShared();
-  const years = modelYearsWords(magnetic);
+  const years = modelYearsWords(magneticOfNight(night));
   const weights = card.weights.map(
     (w) => [w.name, w.positionM === null ? 'not known' : format.quantity(w.positionM, 'barLength')] as const,
   );

@@ -1,4 +1,5 @@
 /** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
+import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
 import { nightAt, nightEventList, type NightEvent } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { tapeReadingM } from '../../core/mount/tape.ts';
@@ -99,7 +100,7 @@ export function nightCard(night: NightStatic, settings: SettingValue<'balance'>)
     events: nightEventList(night),
     transitMs: night.targetSky && !night.targetSky.transit.neverRises ? night.targetSky.transit.transitMs : null,
     dial: dialRows(night),
-    compassDeg: compassReadingDeg(poleBearingDeg(site.latDeg), night.magnetic.declinationDeg),
+    compassDeg: compassReadingDeg(poleBearingDeg(site.latDeg), magneticOfNight(night).declinationDeg),
     scaleDeg: scaleToSet(night.records).scaleDeg,
     weights: weightsOf(night, settings),
     tubeM: tubeOf(night, settings),

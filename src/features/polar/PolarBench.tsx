@@ -1,5 +1,6 @@
 import { lazy, Suspense, type ComponentType, type ReactNode } from 'react';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
+import { Queries } from '../../session/Queries.tsx';
 import { FinderDial } from './FinderDial.tsx';
 
 type Tab = ComponentType<{ tabs: ReactNode }>;
@@ -20,8 +21,10 @@ export function PolarBench() {
   const tabs = { dial: FinderDial, find: FindPole, halfturn: HalfTurn, drift: DriftTab, error: ErrorTab };
   const Shown = tabs[active];
   return (
-    <Suspense fallback={<p role="status">Opening…</p>}>
-      <Shown tabs={row} />
-    </Suspense>
+    <Queries>
+      <Suspense fallback={<p role="status">Opening…</p>}>
+        <Shown tabs={row} />
+      </Suspense>
+    </Queries>
   );
 }

@@ -1,4 +1,5 @@
 /** Where the pole is to the bare eye, as codes and figures. */
+import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
 import { horizonAltDeg } from '../../core/night/darkness.ts';
 import type { NightAt } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
@@ -35,7 +36,7 @@ export function findModel(night: NightStatic, at: NightAt): FindModel {
             south,
             altDeg: Math.abs(site.latDeg),
             star: at.poleStar.name,
-            compassDeg: compassReadingDeg(poleBearingDeg(site.latDeg), night.magnetic.declinationDeg),
+            compassDeg: compassReadingDeg(poleBearingDeg(site.latDeg), magneticOfNight(night).declinationDeg),
           },
     hops: starHops(at.timeMs, site, (azDeg) => horizonAltDeg(site, azDeg)),
     poleStar: projectFrom(centre, star),

@@ -1,6 +1,6 @@
 /** The night as a ribbon: darkness bands, altitudes of target and moon, sub blocks, the flip. All static paths; the
  *  cursor is drawn by its own component. */
-import { line, scaleLinear, scaleTime } from 'd3';
+import { line } from 'd3';
 import { memo } from 'react';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { phaseAt, type SkyPhase } from '../../core/night/nightAt.ts';
@@ -8,6 +8,7 @@ import type { AltitudeTrack } from '../../core/night/skyOfNight.ts';
 import { MS_PER_HOUR } from '../../core/time/utc.ts';
 import type { Format } from '../../text/format.ts';
 import { hourMarks } from '../charts/hourMarks.ts';
+import { straightScale, type StraightScale } from '../charts/straightScale.ts';
 
 const STRIP = 20;
 /** On a lower ribbon the flip's time would lie on the curves; the meridian bench says it. */
@@ -21,11 +22,9 @@ const BAND_COLOUR: Record<SkyPhase, string> = {
 };
 
 type Props = { night: NightStatic; width: number; height: number; format: Format };
-export type TimeScale = (timeMs: number) => number;
 
-export function ribbonScale(night: NightStatic, width: number): TimeScale & { invert: (x: number) => number } {
-  const scale = scaleTime([night.sky.view.fromMs, night.sky.view.toMs], [0, width]);
-  return Object.assign((timeMs: number) => scale(timeMs), { invert: (x: number) => scale.invert(x).getTime() });
+export function ribbonScale({ sky }: NightStatic, width: number): StraightScale {
+  return straightScale([sky.view.fromMs, sky.view.toMs], [0, width]);
 }
 
 /** Where one band of twilight gives way to the next, over the ribbon's view. */
@@ -49,13 +48,13 @@ function ribbonHours(night: NightStatic, format: Format, width: number): { timeM
   }));
 }
 
-function trackPath(track: AltitudeTrack, x: TimeScale, height: number): string {
-  const y = scaleLinear([0, 90], [height - 16, STRIP + 6]).clamp(false);
+function trackPath(track: AltitudeTrack, x: StraightScale, height: number): string {
+  const y = straightScale([0, 90], [height - 16, STRIP + 6]);
   const points = track.altDeg.map((alt, i): [number, number] => [x(track.fromMs + i * track.stepMs), y(alt)]);
   return line().defined(([, py]) => py < height + 40)(points) ?? '';
 }
 
-function Subs({ night, x, height }: { night: NightStatic; x: TimeScale; height: number }) {
+function Subs({ night, x, height }: { night: NightStatic; x: StraightScale; height: number }) {
   const groups = (['before', 'after'] as const).flatMap((side) =>
     (night.plan?.subs ?? []).filter((s) => s.side === side),
   );
@@ -75,7 +74,7 @@ function Subs({ night, x, height }: { night: NightStatic; x: TimeScale; height: 
   );
 }
 
-function Flip({ night, x, height, format }: { night: NightStatic; x: TimeScale; height: number; format: Format }) {
+function Flip({ night, x, height, format }: { night: NightStatic; x: StraightScale; height: number; format: Format }) {
   const flip = night.plan?.flip;
   if (!flip) return null;
   const [from, to] = [x(flip.startMs), Math.max(x(flip.endMs), x(flip.startMs) + 10)];

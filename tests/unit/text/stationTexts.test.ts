@@ -4,17 +4,18 @@ import { runFor } from '../../../src/core/night/run.ts';
 import type { Watch, WatchEvent } from '../../../src/core/night/watch.ts';
 import { STEPS } from '../../../src/core/records/reading.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
+import { compassPoint } from '../../../src/text/compassWords.ts';
 import { magneticField } from '../../../src/core/sky/magnetic.ts';
 import { CALENDAR_TODO, CARD_CAUTIONS, CARD_EVENTS } from '../../../src/text/cardWords.ts';
 import { CAUTIONS } from '../../../src/text/cautions.ts';
 import { changeWords } from '../../../src/text/changeWords.ts';
-import { countsWords, fieldLabel, valueWords } from '../../../src/text/dataWords.ts';
+import { countsWords } from '../../../src/text/dataWords.ts';
+import { fieldLabel, valueWords } from '../../../src/text/storedWords.ts';
 import { LATITUDE_LETTERS, LONGITUDE_LETTERS, makeFormat } from '../../../src/text/format.ts';
 import {
   bearingReason,
   modelYearsWords,
   bearingSentence,
-  compassPoint,
   latitudeReason,
   latitudeSentence,
   levelSentence,

@@ -1,5 +1,6 @@
-import { createBrowserRouter } from 'react-router';
 import { lazy, Suspense, type ComponentType, type ReactElement } from 'react';
+import { ErrorBoundary } from 'react-error-boundary';
+import { BrowserRouter, Route, Routes, useLocation } from 'react-router';
 import { LastNight } from './LastNight.tsx';
 import { NotFound, RouteError } from './NotFound.tsx';
 import { NightFrame } from './frame/NightFrame.tsx';
@@ -51,32 +52,37 @@ const sites = later(async () => (await import('../features/sites/SitesPage.tsx')
 const help = later(async () => (await import('./HelpPage.tsx')).HelpPage);
 const data = later(async () => (await import('../features/data/DataPage.tsx')).DataPage);
 
-export function createRouter() {
-  return createBrowserRouter(
-    [
-      {
-        element: <Root />,
-        errorElement: <RouteError />,
-        children: [
-          { path: '/', element: <LastNight /> },
-          {
-            path: '/n/:nightId',
-            element: <NightFrame />,
-            children: [...benches, { path: '*', element: <NotFound /> }],
-          },
-          {
-            element: <PlainFrame />,
-            children: [
-              { path: '/kit/:kind?/:id?', element: kit },
-              { path: '/sites/:id?', element: sites },
-              { path: '/data', element: data },
-              { path: '/help/:topic?', element: help },
-              { path: '*', element: <NotFound /> },
-            ],
-          },
-        ],
-      },
-    ],
-    { basename: new URL(document.baseURI).pathname },
+/** Every address and its page. A page that failed altogether says so, until another address is gone to. */
+function Pages() {
+  const { pathname } = useLocation();
+  return (
+    <ErrorBoundary FallbackComponent={RouteError} resetKeys={[pathname]}>
+      <Routes>
+        <Route element={<Root />}>
+          <Route path="/" element={<LastNight />} />
+          <Route path="/n/:nightId" element={<NightFrame />}>
+            {benches.map(({ path, element }) => (
+              <Route key={path} path={path} element={element} />
+            ))}
+            <Route path="*" element={<NotFound />} />
+          </Route>
+          <Route element={<PlainFrame />}>
+            <Route path="/kit/:kind?/:id?" element={kit} />
+            <Route path="/sites/:id?" element={sites} />
+            <Route path="/data" element={data} />
+            <Route path="/help/:topic?" element={help} />
+            <Route path="*" element={<NotFound />} />
+          </Route>
+        </Route>
+      </Routes>
+    </ErrorBoundary>
+  );
+}
+
+export function Router() {
+  return (
+    <BrowserRouter basename={new URL(document.baseURI).pathname}>
+      <Pages />
+    </BrowserRouter>
   );
 }

@@ -1,0 +1,45 @@
+import { useEffect, useRef, type ReactNode } from 'react';
+import { Dropdown } from 'react-bootstrap';
+import { useNavigate } from 'react-router';
+import { formatDate } from '../../core/time/civil.ts';
+import type { Night } from '../../core/records/night.ts';
+
+type Props = {
+  label: ReactNode;
+  shown: Night | undefined;
+  nights: readonly { night: Night; what: string }[];
+  edit: (which: 'new' | 'this') => void;
+};
+
+/** The menu behind the night's name, open from the start: it is fetched when it is opened for the first time. */
+export function NightMenu({ label, shown, nights, edit }: Props) {
+  const navigate = useNavigate();
+  const toggle = useRef<HTMLButtonElement>(null);
+  useEffect(() => toggle.current?.focus(), []);
+  return (
+    <Dropdown defaultShow>
+      <Dropdown.Toggle variant="outline" id="night-switch" ref={toggle}>
+        {label}
+      </Dropdown.Toggle>
+      <Dropdown.Menu style={{ maxHeight: '70vh', overflowY: 'auto' }}>
+        {shown && <Dropdown.Item onClick={() => edit('this')}>Settings of this night…</Dropdown.Item>}
+        <Dropdown.Item onClick={() => edit('new')}>New night…</Dropdown.Item>
+        {shown && <Dropdown.Item onClick={() => void navigate(`/n/${shown.id}/card`)}>Night card</Dropdown.Item>}
+        <Dropdown.Item onClick={() => void navigate('/kit')}>Kit</Dropdown.Item>
+        <Dropdown.Item onClick={() => void navigate('/sites')}>Sites</Dropdown.Item>
+        <Dropdown.Item onClick={() => void navigate('/data')}>Data in and out</Dropdown.Item>
+        <Dropdown.Item onClick={() => void navigate('/help')}>Help and units</Dropdown.Item>
+        <Dropdown.Divider />
+        {nights.map(({ night, what }) => (
+          <Dropdown.Item
+            key={night.id}
+            active={night.id === shown?.id}
+            onClick={() => void navigate(`/n/${night.id}/balance`)}
+          >
+            {formatDate(night.eveningDate)} · {what}
+          </Dropdown.Item>
+        ))}
+      </Dropdown.Menu>
+    </Dropdown>
+  );
+}
