@@ -1,5 +1,6 @@
 /** npm test: lint, layer rules, types, unit tests, build, interface tests; ends with `N passed, N failed`. */
 import { existsSync, readFileSync, readdirSync, rmSync, mkdirSync } from 'node:fs';
+import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { ensureBuild, ensureChromium, ensurePackages, root, runBeside, tool, toolBeside } from './lib/prepare.mjs';
 
@@ -63,8 +64,20 @@ async function unit() {
   for (const test of found.failures) console.log(`FAIL ${test.fullTitle}\n${test.err.stack ?? test.err.message}`);
   passed += found.stats.passes;
   failed += found.stats.failures;
+  for (const { fullTitle, duration } of found.tests) parts.push({ name: `unit: ${fullTitle}`, ms: duration ?? 0 });
   console.log(`     unit: ${found.stats.passes} passed, ${found.stats.failures} failed`);
   return code === 0 ? 0 : 1;
+}
+
+/** The tests of a report with their times, however deep they stand. */
+function testsIn(suites) {
+  return suites.flatMap(({ specs = [], suites: inner = [] }) => [
+    ...specs.map(({ title, tests }) => ({
+      title,
+      ms: tests.flatMap((t) => t.results).reduce((total, r) => total + r.duration, 0),
+    })),
+    ...testsIn(inner),
+  ]);
 }
 
 function browser() {
@@ -72,6 +85,7 @@ function browser() {
   const found = readJson(join(results, 'e2e.json'));
   if (!found || found.stats.expected + found.stats.unexpected === 0) return 1;
   passed += found.stats.expected;
+  for (const { title, ms } of testsIn(found.suites)) parts.push({ name: `interface: ${title}`, ms });
   failed += found.stats.unexpected + found.stats.flaky;
   return code === 0 ? 0 : 1;
 }
@@ -100,22 +114,44 @@ function testShare() {
   );
 }
 
-/** Two rows beside each other, one per core: lint takes as long as reading the types and the unit tests. */
-async function readings() {
-  const rest = async () => {
-    step('layer rules', await layers());
-    step('types of the core', await toolBeside('tsc', ['-p', 'tsconfig.core.json']));
-    step('types', await toolBeside('tsc', ['-p', 'tsconfig.json']));
-    step('format', await toolBeside('prettier', ['--check', '--log-level', 'warn', '.']));
-    step('unit tests', await unit());
-  };
-  await Promise.all([lint().then((code) => step('lint', code)), rest()]);
+/** What took how long: steps, files of unit tests, interface tests. */
+const parts = [];
+async function timed(name, work) {
+  const start = Date.now();
+  const code = await work();
+  parts.push({ name, ms: Date.now() - start });
+  step(name, code);
 }
 
-await readings();
-ensureBuild();
-step('build', existsSync(join(root, 'dist', 'index.html')) ? 0 : 1);
-step('interface tests', browser());
+/** Works through a list, longest first, in as many rows as there are cores. */
+async function inRows(jobs) {
+  const waiting = [...jobs];
+  const row = async () => {
+    for (let job = waiting.shift(); job; job = waiting.shift()) await timed(...job);
+  };
+  await Promise.all(Array.from({ length: availableParallelism() }, row));
+}
+
+function printSlowest() {
+  const slowest = parts.sort((x, y) => y.ms - x.ms).slice(0, 10);
+  console.log('Slowest parts:');
+  for (const { name, ms } of slowest) console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${name}`);
+}
+
+await inRows([
+  ['unit tests', unit],
+  ['lint', lint],
+  ['types', () => toolBeside('tsc', ['-p', 'tsconfig.json'])],
+  ['format', () => toolBeside('prettier', ['--check', '--log-level', 'warn', '.'])],
+  ['layer rules', layers],
+  ['types of the core', () => toolBeside('tsc', ['-p', 'tsconfig.core.json'])],
+]);
+await timed('build', () => {
+  ensureBuild();
+  return existsSync(join(root, 'dist', 'index.html')) ? 0 : 1;
+});
+await timed('interface tests', browser);
+printSlowest();
 testShare();
 console.log(`${passed} passed, ${failed} failed`);
 process.exit(failed === 0 ? 0 : 1);

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { HERON, open, storedText } from './support.ts';
+import { HERON, open, storedText, visitAny } from './support.ts';
 
 type Attempt = { name: string; path: string; spoil: (page: Page) => Promise<void>; message: string | RegExp };
 
@@ -165,7 +165,7 @@ test('bad input in every form is refused in words and changes nothing stored', a
   expect(before.length).toBeGreaterThan(10_000);
   for (const { name, path, spoil, message } of attempts) {
     await test.step(name, async () => {
-      await open(page, path);
+      await visitAny(page, path);
       await spoil(page);
       await expect(page.getByRole('alert').filter({ hasText: message }).first(), name).toBeVisible();
       expect(await storedText(page), name).toBe(before);

@@ -8,6 +8,8 @@ import { NOW, sentence } from './support.ts';
 
 const dist = join(import.meta.dirname, '..', '..', 'dist');
 
+test.use({ serviceWorkers: 'allow' });
+
 /** A plain host: files under a sub-path, a 404 page, and nothing else. */
 function plainHost(): express.Express {
   const app = express();

@@ -1,5 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectNoFaults, expectOnlyRed, HERON, open, sentence, visit } from './support.ts';
+import { expectNoFaults } from './axe.ts';
+import { expectOnlyRed, HERON, open, sentence, visit } from './support.ts';
 import { BENCHES, HALVES } from './views.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });

@@ -1,4 +1,3 @@
-import AxeBuilder from '@axe-core/playwright';
 import { expect, type Page } from '@playwright/test';
 import { decode } from 'fast-png';
 
@@ -82,39 +81,4 @@ export async function expectOnlyRed(page: Page, what: string): Promise<void> {
   expect(total, what).toBeGreaterThan(100_000);
   expect(lit, `${what} shows something`).toBeGreaterThan(200);
   expect(bad, `${what}: pixels with green or blue`).toBe(0);
-}
-
-/** What axe finds wrong on the whole page, by rule and place; or within the view alone where the frame around it was
- *  looked at already. The single-frame mode is enough: the app has no frames. */
-export async function expectNoFaults(
-  page: Page,
-  what: string,
-  part: 'page' | 'view' = 'page',
-  leaveOut: readonly string[] = [],
-): Promise<void> {
-  const tags = ['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'];
-  const axe = new AxeBuilder({ page })
-    .setLegacyMode(true)
-    .withTags(tags)
-    .disableRules([...leaveOut]);
-  await expectNothingFound(part === 'view' ? await withinView(axe, page) : axe, what);
-}
-
-async function withinView(axe: AxeBuilder, page: Page): Promise<AxeBuilder> {
-  return (await page.locator('.bench').count()) > 0 ? axe.include('.bench') : axe;
-}
-
-/** Contrast alone, within the view itself: for a page that was looked at whole in another light. */
-export async function expectContrast(page: Page, what: string): Promise<void> {
-  const axe = new AxeBuilder({ page }).setLegacyMode(true).withRules(['color-contrast']);
-  await expectNothingFound(await withinView(axe, page), what);
-}
-
-async function expectNothingFound(axe: AxeBuilder, what: string): Promise<void> {
-  const { violations, passes } = await axe.analyze();
-  expect(passes.flatMap((p) => p.nodes).length, `${what}: axe looked at something`).toBeGreaterThan(2);
-  expect(
-    violations.map((v) => `${v.id}: ${v.nodes.map((n) => n.target.join(' ')).join(', ')}`),
-    what,
-  ).toEqual([]);
 }
