@@ -177,6 +177,7 @@ describe('what is recorded of turns', () => {
     }
     const turned = turn(1.5, 'altitude', 0.1, 3);
     expect(shift(4.3, 'refracted', turned), 'a turn in between is no tightening').to.equal(null);
+    expect(lockShiftOfMount(nightRecords({ readings: [error(1, 3, 1), lock] })), 'not measured yet').to.equal(null);
   });
 
   it('turns without stated errors teach the same as those with them', () => {

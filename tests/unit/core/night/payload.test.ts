@@ -130,6 +130,8 @@ describe('power through the night', () => {
     const [battery] = power.batteries;
     // 0.6 + 2.5 x 0.4 + 1.2 x 0.5 + 0.6 at 12 V, and 0.4 A x 0.2 at 5 V behind a converter of 90 %.
     expect(battery!.need.averageA).to.be.closeTo(2.8 + ((0.4 * 5) / 12.8 / 0.9) * 0.2, 1e-9);
+    // Stated peaks, else what runs.
+    expect(battery!.need.peakA).to.be.closeTo(1.8 + 3 + 1.2 + 1.6 + (0.4 * 5) / 12.8 / 0.9, 1e-9);
     expect([battery!.enough, battery!.emptyAtMs]).to.deep.equal([true, null]);
     expect(power.devices.map((d) => [d.match, d.voltage, d.cable])).to.deep.equal([
       ['direct', 'fine', 'fine'],
@@ -144,9 +146,11 @@ describe('power through the night', () => {
   it('a cold night empties it before the end, at the moment where the line crosses zero', () => {
     const [battery] = heron({}, parts, { ...settings, coldestC: -20 }).batteries;
     expect(battery!.enough).to.equal(false);
-    const before = battery!.line.filter((p) => p.atMs <= battery!.emptyAtMs!);
-    expect(before.every((p) => p.share >= 0)).to.equal(true);
-    expect(battery!.line.at(-1)!.share).to.be.lessThan(0);
+    const { line } = battery!;
+    const below = line.findIndex((p) => p.share < 0);
+    const [a, b] = [line[below - 1]!, line[below]!];
+    const crossingMs = a.atMs + ((b.atMs - a.atMs) * a.share) / (a.share - b.share);
+    expect(battery!.emptyAtMs).to.be.closeTo(crossingMs, 1);
   });
 
   it('thin long cables starve the mount, short ones pull: both are named', () => {
