@@ -8,6 +8,7 @@ const layers = [
   ['core/instruments', '^src/core/(mount|optics|tracking|imaging|power)'],
   ['core/solving', '^src/core/solving'],
   ['core/verdict', '^src/core/verdict'],
+  ['core/rig', '^src/core/rig'],
   ['core/night', '^src/core/night'],
   ['formats', '^src/formats'],
   ['storage', '^src/(standins|storage|workers)'],
@@ -24,9 +25,26 @@ const upward = layers.slice(0, -1).map(([name, path], index) => ({
   to: { path: layers.slice(index + 1).map(([, above]) => above) },
 }));
 
+/** These stand side by side: none knows another. */
+const BESIDE = ['standins', 'storage', 'workers'];
+const beside = BESIDE.map((name) => ({
+  name: `${name}-stands-alone`,
+  severity: 'error',
+  from: { path: `^src/${name}` },
+  to: { path: `^src/(${BESIDE.filter((other) => other !== name).join('|')})` },
+}));
+
 module.exports = {
   forbidden: [
     ...upward,
+    ...beside,
+    {
+      name: 'standins-do-not-measure',
+      comment: 'What makes the simulated sky must not share a formula with what reads it.',
+      severity: 'error',
+      from: { path: '^src/standins' },
+      to: { path: '^src/core/(solving|imaging|tracking)' },
+    },
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
     {
       name: 'features-do-not-import-each-other',

@@ -47,6 +47,7 @@ async function layers() {
     report,
     'src',
     'server',
+    'scripts',
   ]);
   const { summary } = readJson(report) ?? { summary: { totalCruised: 0, violations: [] } };
   for (const v of summary.violations) console.log(`${v.rule.name}: ${v.from} -> ${v.to}`);

@@ -3,7 +3,8 @@ import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { killTrial } from './trials/killTrial.ts';
-import { runTrial, TRIALS } from './trials/trials.ts';
+import { TRIALS } from './trials/trials.ts';
+import { runTrial } from './trials/trial.ts';
 
 const [only] = process.argv.slice(2);
 /** Those that drive a browser are not run with the unit tests. */

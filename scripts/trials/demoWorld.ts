@@ -1,7 +1,7 @@
 /** The demo's records with one night of Heron, `n1`, and a snapshot `s1` of it: what trials change and derive from, as the
  *  benches do. */
 import { recordsOfNight, type AllRecords, type NightRecords } from '../../src/core/night/nightRecords.ts';
-import { partsOfRig } from '../../src/core/night/rigState.ts';
+import { partsOfRig } from '../../src/core/rig/rigState.ts';
 import type { Night } from '../../src/core/records/night.ts';
 import type { MountPart, Part } from '../../src/core/records/part.ts';
 import { TYPED, type Reading, type ReadingOf } from '../../src/core/records/reading.ts';

@@ -12,10 +12,10 @@ import type { Reading } from '../../src/core/records/reading.ts';
 import { localSiderealHours } from '../../src/core/sky/ephemeris.ts';
 import { toHorizontal } from '../../src/core/sky/horizontal.ts';
 import { apparentAltDeg } from '../../src/core/sky/refraction.ts';
-import { driftReading } from '../../src/features/polar/driftReadings.ts';
+import { driftReading } from '../../src/features/polar/drift/driftReadings.ts';
 import { trialNight, trialReading, TRIAL_NOW } from './demoWorld.ts';
 import { normal, seeded, within, type Random } from './random.ts';
-import type { Trial } from './trials.ts';
+import type { Trial } from './trial.ts';
 
 const MINUTES = 6;
 const MARK_EVERY_S = 30;

@@ -4,7 +4,7 @@ import { knobsOf } from '../../src/core/night/pole/knobsOfMount.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
 import { trialNight, trialReading } from './demoWorld.ts';
 import { normal, seeded, within, type Random } from './random.ts';
-import type { Trial } from './trials.ts';
+import type { Trial } from './trial.ts';
 
 const TURNS = 6;
 const ERROR_SIGMA_ARCMIN = 0.3;

@@ -7,7 +7,7 @@ import type { Reading } from '../../src/core/records/reading.ts';
 import { trialNight, trialReading } from './demoWorld.ts';
 import { crossMoved } from './pushedPlate.ts';
 import { normal, seeded, within, type Random } from './random.ts';
-import type { Trial } from './trials.ts';
+import type { Trial } from './trial.ts';
 
 const MARK_SIGMA_ARCMIN = 1.5;
 const ROUNDS = 3;

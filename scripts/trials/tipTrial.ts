@@ -1,14 +1,14 @@
 /** The tip test on simulated rigs: stated masses off by up to 30 %, friction, and now and then a wrong "it stays". */
 import { raBalance, type RaBalanceInput } from '../../src/core/mount/balance.ts';
 import { GOOD_M } from '../../src/core/mount/tipEstimate.ts';
-import { tipOfNight, type Drops, type TipOfNight } from '../../src/core/night/tipOfNight.ts';
+import { tipOfNight, type Drops, type TipOfNight } from '../../src/core/night/balance/tipOfNight.ts';
 import type { Part } from '../../src/core/records/part.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
 import type { Placed } from '../../src/core/records/rig.ts';
 import { own, trialNight, trialReading } from './demoWorld.ts';
 import { tubeSideMomentKgM } from './hung.ts';
 import { seeded, within, type Random } from './random.ts';
-import type { Trial } from './trials.ts';
+import type { Trial } from './trial.ts';
 
 const LARGEST_MASS_ERROR = 0.3;
 const FRICTION_KG_M: readonly [number, number] = [0.02, 0.1];

@@ -1,6 +1,6 @@
 /** The long seeded proofs: each runs any number of cases, `npm run trial` all of them, `npm test` a share. */
 import fc from 'fast-check';
-import { planSubs, type PlanInput } from '../../src/core/night/plan.ts';
+import { planSubs, type PlanInput } from '../../src/core/night/plan/plan.ts';
 import { driftRates } from '../../src/core/mount/polarDrift.ts';
 import { raBalance, type RaBalanceInput } from '../../src/core/mount/balance.ts';
 import { balancePositionM } from '../../src/core/mount/levers.ts';
@@ -13,18 +13,8 @@ import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
 import { plateTrial } from './plateTrial.ts';
 import { tipTrial } from './tipTrial.ts';
+import { everyCase, type Trial } from './trial.ts';
 import { weightSets } from '../../src/core/mount/balanceProposals.ts';
-
-export type Trial = {
-  name: string;
-  what: string;
-  cases: number;
-  /** A claim about shares needs this many cases to be fair; 0 for claims about every single case. */
-  leastCases: number;
-  run: (seed: number, cases: number) => Promise<Outcome>;
-};
-/** `failure`: its words, or null. `figure`: what was found, for claims about shares. */
-export type Outcome = { failure: string | null; figure: string };
 
 const HOUR_MS = 3_600_000;
 const SIDEREAL_HOUR_MS = HOUR_MS * 0.99726956633;
@@ -146,15 +136,6 @@ function moreHolds([rig, extraKg, armM, alongM]: readonly [RaBalanceInput, numbe
   check(Math.abs(left) < 1e-9, 'a moment is left about the declination axis');
 }
 
-/** A trial of a claim that must hold in every single case. */
-export function everyCase(name: string, what: string, cases: number, property: () => fc.IRawProperty<unknown>): Trial {
-  const run = async (seed: number, numRuns: number): Promise<Outcome> => {
-    const result = await fc.check(property(), { seed, numRuns });
-    return { failure: result.failed ? await fc.asyncDefaultReportMessage(result) : null, figure: '' };
-  };
-  return { name, what, cases, leastCases: 0, run };
-}
-
 const asRaw = <T>(arbitrary: fc.Arbitrary<T>, holds: (value: T) => void) =>
   fc.property(arbitrary, holds) as fc.IRawProperty<unknown>;
 
@@ -204,10 +185,3 @@ export const TRIALS: readonly Trial[] = [
     commandsProperty,
   ),
 ];
-
-const SEED = 20261124;
-
-/** Runs cases of a trial with the printed seed. */
-export async function runTrial(trial: Trial, cases: number): Promise<Outcome & { seed: number }> {
-  return { seed: SEED, ...(await trial.run(SEED, cases)) };
-}

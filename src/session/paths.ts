@@ -1,5 +1,5 @@
 /** Addresses inside the app. */
-import type { Stop, Visit } from '../core/night/run.ts';
+import type { Stop, Visit } from '../core/night/plan/run.ts';
 
 /** A stop of a night's run, keeping the scrubbed time. */
 export function stopPath(

@@ -3,7 +3,7 @@ import { ok, refuse, type Result } from '../core/result.ts';
 import { headShape } from '../core/records/common.ts';
 import { firstIssue } from '../core/records/issue.ts';
 import { HEAD_SCHEMAS, type HeadRecord, type HeadTable } from '../core/records/heads.ts';
-import { partIdsOfRig } from '../core/night/rigState.ts';
+import { partIdsOfRig } from '../core/rig/rigState.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import { logChange } from './changeLog.ts';
 import type { ChangeLabel, HeadChange, StoredChange } from './changes.ts';

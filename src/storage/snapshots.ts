@@ -1,5 +1,5 @@
 /** Snapshots: rig, parts and site as they were when something was measured. */
-import { partsOfRig, sameState } from '../core/night/rigState.ts';
+import { partsOfRig, sameState } from '../core/rig/rigState.ts';
 import type { Snapshot } from '../core/records/snapshot.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import type { Writer } from './writer.ts';

@@ -1,5 +1,5 @@
 /** The order of balancing and of taking a rig down, in hand movements. */
-import type { OrderStep, UnloadStep } from '../core/night/balanceOrder.ts';
+import type { OrderStep, UnloadStep } from '../core/night/balance/balanceOrder.ts';
 import type { Said } from './said.ts';
 
 export const ORDER_WORDS: Record<OrderStep, { do: string; why: string }> = {

@@ -1,6 +1,6 @@
 /** What is checked on a strain-wave drive, which has no clutch for a tip test. */
 import type { LoadVerdict } from '../core/mount/load.ts';
-import type { Swing } from '../core/night/footingOfRig.ts';
+import type { Swing } from '../core/rig/footingOfRig.ts';
 import type { Format } from './format.ts';
 import { SWING_NAMES } from './footingWords.ts';
 import type { Said } from './said.ts';

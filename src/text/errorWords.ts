@@ -1,5 +1,5 @@
 /** Words for every code: what happened, what was kept, what to do. */
-import type { RigGap } from '../core/night/rigNumbers.ts';
+import type { RigGap } from '../core/rig/rigNumbers.ts';
 import type { SexagesimalCode } from '../core/units/sexagesimal.ts';
 import type { FailureCode, WriteCode } from '../storage/transact.ts';
 import { clipped, schemaWords } from './schemaWords.ts';

@@ -1,6 +1,6 @@
 /** Sentences of the tripod and of the tap test. */
 import type { SteadinessVerdict } from '../core/mount/steadiness.ts';
-import type { Swing } from '../core/night/footingOfRig.ts';
+import type { Swing } from '../core/rig/footingOfRig.ts';
 import type { Format } from './format.ts';
 import { compassPoint } from './compassWords.ts';
 import type { Said } from './said.ts';

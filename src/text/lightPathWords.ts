@@ -1,5 +1,5 @@
 /** Sentences of the light-path bench. */
-import type { Misfit } from '../core/night/lightPathOfRig.ts';
+import type { Misfit } from '../core/rig/lightPathOfRig.ts';
 import type { Sampling } from '../core/optics/train.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';

@@ -1,6 +1,6 @@
 /** Words of the packing list, the inventory and the order of assembly. */
-import type { AssemblyStep } from '../core/night/assembly.ts';
-import type { Case, PackItem, Tool, UsualCase } from '../core/night/packing.ts';
+import type { AssemblyStep } from '../core/rig/assembly.ts';
+import type { Case, PackItem, Tool, UsualCase } from '../core/rig/packing.ts';
 import type { Said } from './said.ts';
 
 const USUAL_NAMES: Record<UsualCase, string> = {

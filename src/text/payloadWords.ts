@@ -2,7 +2,7 @@
 import type { ClampShift } from '../core/mount/balanceProposals.ts';
 import type { BarPlace, HeavySide } from '../core/mount/heavySide.ts';
 import type { LoadVerdict } from '../core/mount/load.ts';
-import type { Payload, SaddleMisfit } from '../core/night/payloadOfRig.ts';
+import type { Payload, SaddleMisfit } from '../core/rig/payloadOfRig.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 

@@ -1,5 +1,5 @@
 /** Sentences of batteries, cables and fuses. */
-import type { BatteryLine, DeviceLine } from '../core/night/powerOfRig.ts';
+import type { BatteryLine, DeviceLine } from '../core/rig/powerOfRig.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 

@@ -1,5 +1,5 @@
 /** The stations of the night: names and the key that opens each. A key belongs to the station, not to its place. */
-import type { LeftOut, OrderReason, Visit } from '../core/night/run.ts';
+import type { LeftOut, OrderReason, Visit } from '../core/night/plan/run.ts';
 import { STEPS, type Step } from '../core/records/reading.ts';
 
 export type Station = { step: Step; name: string; key: string };

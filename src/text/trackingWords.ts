@@ -1,5 +1,5 @@
 /** Sentences of the tracking bench. */
-import type { FirstSubCheck } from '../core/night/checklists.ts';
+import type { FirstSubCheck } from '../core/night/plan/checklists.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 

@@ -1,5 +1,5 @@
 /** Sentences of the watch. */
-import type { Watch, WatchEvent } from '../core/night/watch.ts';
+import type { Watch, WatchEvent } from '../core/night/plan/watch.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 

@@ -1,7 +1,7 @@
 /** Records of the demo scenario as plain objects, for tests that need a whole night without a database. */
 import type { AllRecords } from '../../src/core/night/nightRecords.ts';
 import { recordsOfNight, type NightRecords } from '../../src/core/night/nightRecords.ts';
-import { partsOfRig } from '../../src/core/night/rigState.ts';
+import { partsOfRig } from '../../src/core/rig/rigState.ts';
 import type { Night } from '../../src/core/records/night.ts';
 import type { Part } from '../../src/core/records/part.ts';
 import { TYPED, type EventName, type Reading } from '../../src/core/records/reading.ts';

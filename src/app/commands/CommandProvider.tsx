@@ -13,7 +13,7 @@ import {
 import { useNavigate } from 'react-router';
 import { settingOf } from '../../core/records/setting.ts';
 import { useSession, useShared } from '../../session/session.ts';
-import { runFor, type Stop } from '../../core/night/run.ts';
+import { runFor, type Stop } from '../../core/night/plan/run.ts';
 import { addressNow, isShown, stopPath } from '../../session/paths.ts';
 import type { Stored } from '../../storage/useStored.ts';
 import { useUndo } from '../../session/useUndo.ts';

@@ -1,6 +1,6 @@
 import { useEffect, useRef } from 'react';
 import { Link, useLocation } from 'react-router';
-import type { RunGroup, Stop } from '../../core/night/run.ts';
+import type { RunGroup, Stop } from '../../core/night/plan/run.ts';
 import { isShown, stopPath } from '../../session/paths.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { leftOutWords, ORDER_REASONS, STATION_STATE_WORDS, stopName } from '../../text/stations.ts';

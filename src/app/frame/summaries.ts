@@ -1,6 +1,6 @@
 /** State and key reading of every stop of the run, each from its own feature. */
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import type { Stop } from '../../core/night/run.ts';
+import type { Stop } from '../../core/night/plan/run.ts';
 import type { Step } from '../../core/records/reading.ts';
 import { balanceSummary } from '../../features/balance/station.ts';
 import { levelSummary } from '../../features/level/station.ts';

@@ -1,14 +1,14 @@
 /** Puts the budget's input together from readings, and says for each item whether it was measured or is assumed. */
 import { RAD_PER_DEG } from '../math/angles.ts';
 import { judgeSteadiness } from '../mount/steadiness.ts';
-import { wormPeriodS, type Sinusoid } from '../tracking/periodicError.ts';
 import type { MountPart } from '../records/part.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
 import type { BudgetInput, BudgetItemName, PolarError, Tracking } from '../verdict/contributions.ts';
+import { assumedSinusoids } from '../rig/assumedDrive.ts';
 import { learnedOf } from './learned.ts';
 import type { NightRecords } from './nightRecords.ts';
 import { poleOfNight, type PoleOfNight } from './pole/poleOfNight.ts';
-import type { RigNumbers } from './rigNumbers.ts';
+import type { RigNumbers } from '../rig/rigNumbers.ts';
 
 export type Source = { basis: 'measured' | 'assumed' | 'given' | 'notChecked'; atUtc: string | null };
 export type BudgetSources = Partial<Record<BudgetItemName, Source>>;
@@ -22,19 +22,6 @@ const notChecked: Source = { basis: 'notChecked', atUtc: null };
 const measured = (reading: { takenAtUtc: string }): Source => ({ basis: 'measured', atUtc: reading.takenAtUtc });
 const measuredOr = (reading: { takenAtUtc: string } | undefined, otherwise: Source): Source =>
   reading ? measured(reading) : otherwise;
-
-type Driven = Pick<MountPart, 'mountKind' | 'drive' | 'belt' | 'wormTeeth' | 'drivePeriodS'>;
-
-/** What the periodic error of a mount is taken to be before it was measured. */
-export function assumedSinusoids(mount: Driven | null): Sinusoid[] {
-  const { smallTracker, geared, belt, strainWave } = ASSUMED.periodicPeakToPeakArcsec;
-  if (mount === null) return [{ amplitudeArcsec: geared / 2, periodS: wormPeriodS(ASSUMED.wormTeeth) }];
-  const isTracker = mount.mountKind === 'trackerBallHead' || mount.mountKind === 'trackerBracket';
-  const peakToPeak = mount.drive === 'strainWave' ? strainWave : isTracker ? smallTracker : mount.belt ? belt : geared;
-  const ownPeriod =
-    mount.drive === 'strainWave' ? ASSUMED.strainWavePeriodS : wormPeriodS(mount.wormTeeth ?? ASSUMED.wormTeeth);
-  return [{ amplitudeArcsec: peakToPeak / 2, periodS: mount.drivePeriodS ?? ownPeriod }];
-}
 
 /** Each part's share of an error that is only known by its size. */
 const SHARE_OF_PART = Math.SQRT1_2;

@@ -2,7 +2,7 @@
 import { decInertiaKgM2 } from '../mount/load.ts';
 import type { Reading } from '../records/reading.ts';
 import type { Snapshot } from '../records/snapshot.ts';
-import { rigMasses } from './rigMasses.ts';
+import { rigMasses } from '../rig/rigMasses.ts';
 
 /** A night counts as good from this many subs and this share of usable ones on. */
 const FEWEST_SUBS = 5;

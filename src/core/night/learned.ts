@@ -10,7 +10,7 @@ import { knobsOf, lockShiftOfMount, type Knobs } from './pole/knobsOfMount.ts';
 import { plateOfFinder, type PlateOfFinder } from './pole/plateOfFinder.ts';
 import { scaleBias, type ScaleBias } from './pole/scaleBias.ts';
 import type { LearnedLockShift } from '../mount/knobs.ts';
-import { learnedRaKgM } from './tipOfNight.ts';
+import { learnedRaKgM } from './balance/tipOfNight.ts';
 
 export type Learned = {
   readonly knobs: Knobs;

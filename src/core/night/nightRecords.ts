@@ -11,7 +11,7 @@ import { localNoon, usableZone } from '../time/civil.ts';
 import { MS_PER_DAY, toUtcText } from '../time/utc.ts';
 import type { RatioLimits } from '../verdict/assumptions.ts';
 import { listed, standingIn, type ReadingLists } from './readingIndex.ts';
-import { partsOfRig, sameState } from './rigState.ts';
+import { partsOfRig, sameState } from '../rig/rigState.ts';
 
 export type NightRecords = {
   night: Night;

@@ -1,6 +1,6 @@
 import { Button } from 'react-bootstrap';
-import { footingOfRig } from '../../core/night/footingOfRig.ts';
-import { strainOfRig } from '../../core/night/payloadOfRig.ts';
+import { footingOfRig } from '../../core/rig/footingOfRig.ts';
+import { strainOfRig } from '../../core/rig/payloadOfRig.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { MountPart } from '../../core/records/part.ts';
 import { useNight, useShared } from '../../session/session.ts';

@@ -1,5 +1,5 @@
 import { Button } from 'react-bootstrap';
-import type { Implied as ImpliedPiece } from '../../core/night/impliedPiece.ts';
+import type { Implied as ImpliedPiece } from '../../core/rig/impliedPiece.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useWrite } from '../../session/useWrite.ts';
 import { updateHead } from '../../storage/heads.ts';

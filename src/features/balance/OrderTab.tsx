@@ -1,6 +1,12 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { BALANCE_LIST, balanceOrder, nextStep, unloadOrder, type OrderRow } from '../../core/night/balanceOrder.ts';
+import {
+  BALANCE_LIST,
+  balanceOrder,
+  nextStep,
+  unloadOrder,
+  type OrderRow,
+} from '../../core/night/balance/balanceOrder.ts';
 import { useNight } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import { ORDER_WORDS, orderReason, orderSentence, UNLOAD_REASON, UNLOAD_WORDS } from '../../text/balanceOrderWords.ts';

@@ -1,6 +1,6 @@
 import { Form } from 'react-bootstrap';
 import { formatDate } from '../../core/time/civil.ts';
-import type { BalanceAxis } from '../../core/night/axisLevers.ts';
+import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { BiasSchool } from './BiasSchool.tsx';

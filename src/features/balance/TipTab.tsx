@@ -1,5 +1,5 @@
 import { lazy, Suspense, useState, type ReactNode } from 'react';
-import type { BalanceAxis } from '../../core/night/axisLevers.ts';
+import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { balanceReason, balanceSentence } from '../../text/balanceWords.ts';

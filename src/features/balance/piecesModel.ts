@@ -1,16 +1,16 @@
 /** What changes when a piece comes on or goes off, as figures. */
 import { tapeReadingM } from '../../core/mount/tape.ts';
-import type { BalanceAxis } from '../../core/night/axisLevers.ts';
+import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
 import {
   pieceComesOn,
   pieceGoesOff,
   shiftByFocusTravelM,
   type ComingPiece,
   type Shift,
-} from '../../core/night/anotherPiece.ts';
+} from '../../core/rig/anotherPiece.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { tapeOfRig } from '../../core/night/tapeOfRig.ts';
-import { excessKgM, usualTip } from '../../core/night/tipOfNight.ts';
+import { tapeOfRig } from '../../core/rig/tapeOfRig.ts';
+import { excessKgM, usualTip } from '../../core/night/balance/tipOfNight.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
 import type { PiecesSaying } from '../../text/pieceWords.ts';
 

@@ -2,7 +2,7 @@ import { Button } from 'react-bootstrap';
 import { FormProvider, useFieldArray, useForm, type Control } from 'react-hook-form';
 import type { z } from 'zod';
 import type { Part } from '../../core/records/part.ts';
-import { partIdsOfRig } from '../../core/night/rigState.ts';
+import { partIdsOfRig } from '../../core/rig/rigState.ts';
 import { rigBodySchema, type Rig } from '../../core/records/rig.ts';
 import { withoutHead, type Body } from '../../storage/heads.ts';
 import { useSession, useShared } from '../../session/session.ts';

@@ -1,5 +1,5 @@
 /** Parts as rows of the table. */
-import { partIdsOfRig } from '../../core/night/rigState.ts';
+import { partIdsOfRig } from '../../core/rig/rigState.ts';
 import type { Part } from '../../core/records/part.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import { PART_KIND_NAMES } from './partFields.ts';

@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import type { LightPath } from '../../core/night/lightPathOfRig.ts';
+import type { LightPath } from '../../core/rig/lightPathOfRig.ts';
 import type { Train } from '../../core/optics/train.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';

@@ -1,6 +1,6 @@
 /** What the light-path bench shows, as codes and figures. */
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import type { LightPath } from '../../core/night/lightPathOfRig.ts';
+import type { LightPath } from '../../core/rig/lightPathOfRig.ts';
 import { circleFit, type CircleFit } from '../../core/optics/spacing.ts';
 import { samplingOf, type Sampling, type Train } from '../../core/optics/train.ts';
 import type { LightPathSaying } from '../../text/lightPathWords.ts';

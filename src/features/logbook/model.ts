@@ -1,6 +1,6 @@
 /** The nights as rows, filtered, and how the pole developed over them. */
-import { ASSEMBLY_LIST } from '../../core/night/assembly.ts';
-import { INVENTORY_LIST, PACKING_LIST } from '../../core/night/packing.ts';
+import { ASSEMBLY_LIST } from '../../core/rig/assembly.ts';
+import { INVENTORY_LIST, PACKING_LIST } from '../../core/rig/packing.ts';
 import type { NightRecords } from '../../core/night/nightRecords.ts';
 import { errorsTonight } from '../../core/night/pole/errorHistory.ts';
 import type { Night } from '../../core/records/night.ts';

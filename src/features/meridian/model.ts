@@ -1,6 +1,6 @@
 /** What the meridian bench shows, as codes and figures. */
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import type { Plan } from '../../core/night/plan.ts';
+import type { Plan } from '../../core/night/plan/plan.ts';
 import type { MeridianSaying } from '../../text/meridianWords.ts';
 
 export type MeridianModel = {

@@ -7,7 +7,7 @@ import {
   type ChoiceQuestion,
   type ClassAnswer,
   type MountChoice,
-} from '../../core/night/mountChoice.ts';
+} from '../../core/rig/mountChoice.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { altAzExposureMap, LONGEST_EXPOSURE_S } from '../../core/sky/altAzExposure.ts';
 import { useNight, useShared } from '../../session/session.ts';

@@ -9,7 +9,7 @@ import {
   WIND_MODEL_WORDS,
 } from '../../text/footingWords.ts';
 import { plain } from '../../text/said.ts';
-import type { RigFooting } from '../../core/night/footingOfRig.ts';
+import type { RigFooting } from '../../core/rig/footingOfRig.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { FootprintDrawing } from '../../ui/instruments/FootprintDrawing.tsx';

@@ -1,5 +1,5 @@
 import type { HeavySide } from '../../core/mount/heavySide.ts';
-import type { Payload } from '../../core/night/payloadOfRig.ts';
+import type { Payload } from '../../core/rig/payloadOfRig.ts';
 import { useShared } from '../../session/session.ts';
 import {
   clampWords,

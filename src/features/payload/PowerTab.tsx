@@ -3,7 +3,7 @@ import { useMemo, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import { Link } from 'react-router';
-import type { PowerOfRig } from '../../core/night/powerOfRig.ts';
+import type { PowerOfRig } from '../../core/rig/powerOfRig.ts';
 import type { FuelPoint } from '../../core/power/battery.ts';
 import { settingOf, settingValues, type SettingValue } from '../../core/records/setting.ts';
 import { MS_PER_HOUR } from '../../core/time/utc.ts';

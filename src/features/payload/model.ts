@@ -1,5 +1,5 @@
 /** What the payload bench shows of the load, as codes and figures. */
-import { payloadOf, type Payload } from '../../core/night/payloadOfRig.ts';
+import { payloadOf, type Payload } from '../../core/rig/payloadOfRig.ts';
 import type { NightRecords } from '../../core/night/nightRecords.ts';
 import { learnedOf } from '../../core/night/learned.ts';
 import type { Rig } from '../../core/records/rig.ts';

@@ -1,15 +1,8 @@
 /** What the packing tab shows: lists with their ticks of tonight. */
-import { ASSEMBLY_LIST, assemblyOf, type AssemblyStep } from '../../core/night/assembly.ts';
-import { isTicked } from '../../core/night/checklists.ts';
+import { ASSEMBLY_LIST, assemblyOf, type AssemblyStep } from '../../core/rig/assembly.ts';
+import { isTicked } from '../../core/night/plan/checklists.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import {
-  INVENTORY_LIST,
-  PACKING_LIST,
-  packingOf,
-  type Case,
-  type Packing,
-  type Tool,
-} from '../../core/night/packing.ts';
+import { INVENTORY_LIST, PACKING_LIST, packingOf, type Case, type Packing, type Tool } from '../../core/rig/packing.ts';
 import { caseName, type PackingSaying } from '../../text/packingWords.ts';
 
 export type PackingView = 'pack' | 'inventory' | 'assembly';

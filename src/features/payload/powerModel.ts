@@ -1,6 +1,6 @@
 /** What the power tab shows, as codes and figures. */
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { powerOfRig, type PowerOfRig } from '../../core/night/powerOfRig.ts';
+import { powerOfRig, type PowerOfRig } from '../../core/rig/powerOfRig.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
 import type { PowerAdvice, PowerSaying } from '../../text/powerWords.ts';
 

@@ -1,5 +1,5 @@
 /** The payload's state in the run. */
-import { footingOfRig } from '../../core/night/footingOfRig.ts';
+import { footingOfRig } from '../../core/rig/footingOfRig.ts';
 import type { Summary } from '../../session/stationState.ts';
 
 /** Attention when the mount is overloaded or the outfit would fall; the power of the night is said on its own tab. */

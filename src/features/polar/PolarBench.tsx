@@ -1,13 +1,13 @@
 import { lazy, Suspense, type ComponentType, type ReactNode } from 'react';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { Queries } from '../../session/Queries.tsx';
-import { FinderDial } from './FinderDial.tsx';
+import { FinderDial } from './dial/FinderDial.tsx';
 
 type Tab = ComponentType<{ tabs: ReactNode }>;
-const FindPole: Tab = lazy(async () => ({ default: (await import('./FindPole.tsx')).FindPole }));
-const HalfTurn: Tab = lazy(async () => ({ default: (await import('./HalfTurn.tsx')).HalfTurn }));
-const DriftTab: Tab = lazy(async () => ({ default: (await import('./DriftTab.tsx')).DriftTab }));
-const ErrorTab: Tab = lazy(async () => ({ default: (await import('./ErrorTab.tsx')).ErrorTab }));
+const FindPole: Tab = lazy(async () => ({ default: (await import('./find/FindPole.tsx')).FindPole }));
+const HalfTurn: Tab = lazy(async () => ({ default: (await import('./halfturn/HalfTurn.tsx')).HalfTurn }));
+const DriftTab: Tab = lazy(async () => ({ default: (await import('./drift/DriftTab.tsx')).DriftTab }));
+const ErrorTab: Tab = lazy(async () => ({ default: (await import('./error/ErrorTab.tsx')).ErrorTab }));
 
 /** From the bare eye to the turned knob: find the pole, set the star, test the finder, drift, error and knobs. */
 export function PolarBench() {

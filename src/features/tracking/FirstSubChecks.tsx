@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { FIRST_SUB_LIST, type FirstSubCheck } from '../../core/night/checklists.ts';
+import { FIRST_SUB_LIST, type FirstSubCheck } from '../../core/night/plan/checklists.ts';
 import { useNight } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import { CHECK_WORDS, CHECKS_REASON, checksSentence } from '../../text/trackingWords.ts';

@@ -2,7 +2,7 @@ import { line } from 'd3';
 import { useState, type ReactNode } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { z } from 'zod';
-import { WANTED_SHARE, type UsableNight } from '../../core/night/usableOfNight.ts';
+import { WANTED_SHARE, type UsableNight } from '../../core/night/plan/usableOfNight.ts';
 import { wormPeriodS } from '../../core/tracking/periodicError.ts';
 import { shareAt, type UsablePoint } from '../../core/tracking/usableSubs.ts';
 import { updateHead } from '../../storage/heads.ts';

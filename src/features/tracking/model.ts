@@ -1,7 +1,7 @@
 /** What the tracking bench shows, as codes and figures. */
-import { FIRST_SUB_LIST, firstSubChecks, isTicked, type FirstSubCheck } from '../../core/night/checklists.ts';
+import { FIRST_SUB_LIST, firstSubChecks, isTicked, type FirstSubCheck } from '../../core/night/plan/checklists.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { usableOfNight, WANTED_SHARE, type UsableNight } from '../../core/night/usableOfNight.ts';
+import { usableOfNight, WANTED_SHARE, type UsableNight } from '../../core/night/plan/usableOfNight.ts';
 import { oncePer } from '../../core/once.ts';
 import { shareAt } from '../../core/tracking/usableSubs.ts';
 import type { TrackingSaying } from '../../text/trackingWords.ts';

@@ -1,5 +1,5 @@
 /** Tracking in the run: done when everything before the first sub is ticked. */
-import { FIRST_SUB_LIST, firstSubChecks, isTicked } from '../../core/night/checklists.ts';
+import { FIRST_SUB_LIST, firstSubChecks, isTicked } from '../../core/night/plan/checklists.ts';
 import type { Summary } from '../../session/stationState.ts';
 
 export const trackingSummary: Summary = ({ records, numbers }) => {

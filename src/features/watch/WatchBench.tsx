@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { fromUtcText, MS_PER_MINUTE, toUtcText } from '../../core/time/utc.ts';
-import { watchAt, type Watch } from '../../core/night/watch.ts';
+import { watchAt, type Watch } from '../../core/night/plan/watch.ts';
 import { lastReading } from '../../core/night/nightRecords.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';

@@ -1,6 +1,6 @@
 /** The watch in the run: how much light the plan gathers; done when the subs were counted. */
 import { lastReading } from '../../core/night/nightRecords.ts';
-import { flipProgress } from '../../core/night/watch.ts';
+import { flipProgress } from '../../core/night/plan/watch.ts';
 import type { Summary } from '../../session/stationState.ts';
 
 export const watchSummary: Summary = ({ records, plan }, format) => {

@@ -3,7 +3,7 @@ import type { Night, PlanEntry } from '../../core/records/night.ts';
 import type { Part } from '../../core/records/part.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Site, Target } from '../../core/records/site.ts';
-import { darkSpan, intersect, longest, upSpans } from '../../core/night/darkness.ts';
+import { darkSpan, intersect, longest, upSpans } from '../../core/night/plan/darkness.ts';
 import { siteNight, targetNight } from '../../core/night/skyOfNight.ts';
 import { MS_PER_HOUR, toUtcText } from '../../core/time/utc.ts';
 

@@ -4,7 +4,7 @@ import type { Reading } from '../../core/records/reading.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Site } from '../../core/records/site.ts';
 import type { Snapshot } from '../../core/records/snapshot.ts';
-import { partsOfRig } from '../../core/night/rigState.ts';
+import { partsOfRig } from '../../core/rig/rigState.ts';
 import { siteNight } from '../../core/night/skyOfNight.ts';
 import { localNoon, shiftDate } from '../../core/time/civil.ts';
 import { toUtcText } from '../../core/time/utc.ts';

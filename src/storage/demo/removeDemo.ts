@@ -1,5 +1,5 @@
 /** Which demo records can go: all but those that a record of the user's own refers to. */
-import { partIdsOfRig } from '../../core/night/rigState.ts';
+import { partIdsOfRig } from '../../core/rig/rigState.ts';
 import type { BackupLists } from '../../formats/backup.ts';
 import { HEAD_TABLES, type HeadTable } from '../../core/records/heads.ts';
 

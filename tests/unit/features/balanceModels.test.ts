@@ -1,6 +1,6 @@
 import { expect } from 'chai';
-import { balanceOrder, nextStep, unloadOrder } from '../../../src/core/night/balanceOrder.ts';
-import type { BalanceAxis } from '../../../src/core/night/axisLevers.ts';
+import { balanceOrder, nextStep, unloadOrder } from '../../../src/core/night/balance/balanceOrder.ts';
+import type { BalanceAxis } from '../../../src/core/rig/axisLevers.ts';
 import { nightStatic, type NightStatic } from '../../../src/core/night/nightStatic.ts';
 import type { MountPart, Part } from '../../../src/core/records/part.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
@@ -9,7 +9,7 @@ import type { Rig } from '../../../src/core/records/rig.ts';
 import { axisModel } from '../../../src/features/balance/model.ts';
 import { drivenSaying } from '../../../src/features/balance/drivenModel.ts';
 import { piecesModel, smallThings } from '../../../src/features/balance/piecesModel.ts';
-import { strainOfRig } from '../../../src/core/night/payloadOfRig.ts';
+import { strainOfRig } from '../../../src/core/rig/payloadOfRig.ts';
 import { nightRecords, parts, reading, snapshotOf } from '../../support/records.ts';
 
 type Wish = Parameters<typeof nightRecords>[0];

@@ -2,8 +2,8 @@ import { expect } from 'chai';
 import { poleOfNight } from '../../../src/core/night/pole/poleOfNight.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
 import { BRIGHT_STARS } from '../../../src/core/sky/brightStars.ts';
-import { driftModel, driftScale } from '../../../src/features/polar/driftModel.ts';
-import { driftReading } from '../../../src/features/polar/driftReadings.ts';
+import { driftModel, driftScale } from '../../../src/features/polar/drift/driftModel.ts';
+import { driftReading } from '../../../src/features/polar/drift/driftReadings.ts';
 import { at, night, south, turn, type Wish } from '../../support/polar.ts';
 import { event, nightRecords, NOW, reading } from '../../support/records.ts';
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { runFor } from '../../../src/core/night/run.ts';
+import { runFor } from '../../../src/core/night/plan/run.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
 import { lightPathModel, starOnSensor } from '../../../src/features/light-path/model.ts';

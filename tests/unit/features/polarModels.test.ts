@@ -3,9 +3,9 @@ import { readingAt } from '../../../src/core/mount/dial.ts';
 import { nightAt } from '../../../src/core/night/nightAt.ts';
 import type { Part } from '../../../src/core/records/part.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
-import { dialModel, shownRadiusArcmin } from '../../../src/features/polar/dialModel.ts';
-import { findModel } from '../../../src/features/polar/findModel.ts';
-import { plateModel } from '../../../src/features/polar/plateModel.ts';
+import { dialModel, shownRadiusArcmin } from '../../../src/features/polar/dial/dialModel.ts';
+import { findModel } from '../../../src/features/polar/find/findModel.ts';
+import { plateModel } from '../../../src/features/polar/halfturn/plateModel.ts';
 import { at, finder, mounts, night, south, type Wish } from '../../support/polar.ts';
 import { event, NOW, reading } from '../../support/records.ts';
 

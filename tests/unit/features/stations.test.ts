@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { stopSummary } from '../../../src/app/frame/summaries.ts';
-import type { Stop } from '../../../src/core/night/run.ts';
+import type { Stop } from '../../../src/core/night/plan/run.ts';
 import { nightStatic } from '../../../src/core/night/nightStatic.ts';
 import type { Rig } from '../../../src/core/records/rig.ts';
 import type { Step } from '../../../src/core/records/reading.ts';

@@ -1,8 +1,8 @@
 import { expect } from 'chai';
 import { lockShiftOfMount } from '../../../src/core/night/pole/knobsOfMount.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
-import { turnsAsShown } from '../../../src/features/polar/turnReadings.ts';
-import { dialOf, turnsModel } from '../../../src/features/polar/turnsModel.ts';
+import { turnsAsShown } from '../../../src/features/polar/error/turnReadings.ts';
+import { dialOf, turnsModel } from '../../../src/features/polar/error/turnsModel.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import { at, error, LIFT_ARCMIN, mounts, night, south, turn, type Wish } from '../../support/polar.ts';
 import { event, nightRecords, reading } from '../../support/records.ts';

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { tipTrialWith } from '../../../scripts/trials/tipTrial.ts';
-import { everyCase, runTrial, TRIALS } from '../../../scripts/trials/trials.ts';
+import { TRIALS } from '../../../scripts/trials/trials.ts';
+import { everyCase, runTrial } from '../../../scripts/trials/trial.ts';
 
 describe('a share of the long trials', () => {
   for (const trial of TRIALS) {

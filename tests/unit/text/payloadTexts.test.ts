@@ -1,9 +1,9 @@
 import { expect } from 'chai';
 import type { BarPlace } from '../../../src/core/mount/heavySide.ts';
 import { MOUNT_CLASSES } from '../../../src/core/mount/mountClasses.ts';
-import { assemblyOf } from '../../../src/core/night/assembly.ts';
-import { powerOfRig } from '../../../src/core/night/powerOfRig.ts';
-import { rigNumbers } from '../../../src/core/night/rigNumbers.ts';
+import { assemblyOf } from '../../../src/core/rig/assembly.ts';
+import { powerOfRig } from '../../../src/core/rig/powerOfRig.ts';
+import { rigNumbers } from '../../../src/core/rig/rigNumbers.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
 import {
   choiceReason,

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
-import type { FirstSubCheck } from '../../../src/core/night/checklists.ts';
-import { runFor } from '../../../src/core/night/run.ts';
-import type { Watch, WatchEvent } from '../../../src/core/night/watch.ts';
+import type { FirstSubCheck } from '../../../src/core/night/plan/checklists.ts';
+import { runFor } from '../../../src/core/night/plan/run.ts';
+import type { Watch, WatchEvent } from '../../../src/core/night/plan/watch.ts';
 import { STEPS } from '../../../src/core/records/reading.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { compassPoint } from '../../../src/text/compassWords.ts';

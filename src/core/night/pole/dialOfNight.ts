@@ -5,7 +5,7 @@ import type { PlatePoint, PlatePolar } from '../../mount/finderPlate.ts';
 import { correctedPlace } from '../../mount/halfTurn.ts';
 import type { Dial } from '../../records/part.ts';
 import type { NightRecords } from '../nightRecords.ts';
-import { mountOf } from '../rigState.ts';
+import { mountOf } from '../../rig/rigState.ts';
 import { dialCorrection, plateOfFinder } from './plateOfFinder.ts';
 
 export type DialPlace = {

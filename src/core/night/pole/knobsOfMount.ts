@@ -16,7 +16,7 @@ import { altSigmaArcmin, azSigmaArcmin } from '../../mount/poleEstimate.ts';
 import type { MountPart } from '../../records/part.ts';
 import type { Reading, ReadingOf } from '../../records/reading.ts';
 import type { NightRecords } from '../nightRecords.ts';
-import { mountOf } from '../rigState.ts';
+import { mountOf } from '../../rig/rigState.ts';
 import { isMeasured, walkPole, type Adjuster, type PoleState, type PoleStep } from './poleWalk.ts';
 
 export type KnobBasis = 'learned' | 'geometry' | 'few';

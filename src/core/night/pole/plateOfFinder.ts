@@ -11,7 +11,7 @@ import {
 } from '../../mount/plateScrews.ts';
 import type { Reading, ReadingOf } from '../../records/reading.ts';
 import type { NightRecords } from '../nightRecords.ts';
-import { mountOf } from '../rigState.ts';
+import { mountOf } from '../../rig/rigState.ts';
 
 /** Truer than this the plate is left alone: the eye tells no more. */
 export const PLATE_GOOD_ARCMIN = 3;

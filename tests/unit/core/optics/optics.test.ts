@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { rigNumbers } from '../../../../src/core/night/rigNumbers.ts';
+import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
 import { focusLine } from '../../../../src/core/optics/focusDrift.ts';
 import { circleFit, spacingSum, spacingToleranceMm } from '../../../../src/core/optics/spacing.ts';
 import { finite, holds } from '../../../support/properties.ts';

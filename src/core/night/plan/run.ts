@@ -1,0 +1,61 @@
+/** The order of work of a night, by the mount: which stations, in which order, and what is left out and why. */
+import type { MountPart } from '../../records/part.ts';
+import type { Step } from '../../records/reading.ts';
+import { mountFlips, mountHasBar } from '../../rig/rigNumbers.ts';
+
+export type RunGroup = 'Indoors' | 'Outdoors' | 'Overnight' | 'After';
+/** A tracker's run visits polar alignment twice: rough while nothing blocks the finder, final with everything on. */
+export type Visit = 'rough' | 'final';
+export type Stop = { step: Step; group: RunGroup; visit: Visit | null };
+
+export type OrderReason = 'german' | 'trackerFirstPole' | 'wedge' | 'altAzimuth' | 'noMount';
+export type LeftOut =
+  | { step: 'balance'; why: 'ballHead' | 'forkHasNoBar' | 'strainWaveHasNoClutch' | 'altAzimuth' }
+  | { step: 'polar'; why: 'altAzimuth' };
+
+export type Run = { stops: Stop[]; reason: OrderReason; leftOut: LeftOut[] };
+
+const at = (group: RunGroup, ...steps: Step[]): Stop[] => steps.map((step) => ({ step, group, visit: null }));
+
+function balanceLeftOut(mount: MountPart): LeftOut[] {
+  if (mountHasBar(mount)) return [];
+  if (mountFlips(mount)) return [{ step: 'balance', why: 'strainWaveHasNoClutch' }];
+  if (mount.mountKind === 'trackerBallHead') return [{ step: 'balance', why: 'ballHead' }];
+  return [{ step: 'balance', why: mount.mountKind === 'altAzimuth' ? 'altAzimuth' : 'forkHasNoBar' }];
+}
+
+function outdoors(mount: MountPart | null): { steps: Stop[]; reason: OrderReason } {
+  const tracker = mount?.mountKind === 'trackerBallHead' || mount?.mountKind === 'trackerBracket';
+  if (tracker) {
+    const polar = (visit: Visit): Stop => ({ step: 'polar', group: 'Outdoors', visit });
+    const steps = [
+      ...at('Outdoors', 'level'),
+      polar('rough'),
+      ...at('Outdoors', 'balance', 'pointing'),
+      polar('final'),
+    ];
+    return { steps: [...steps, ...at('Outdoors', 'tracking')], reason: 'trackerFirstPole' };
+  }
+  const steps = at('Outdoors', 'level', 'balance', 'polar', 'pointing', 'tracking');
+  if (!mount) return { steps, reason: 'noMount' };
+  if (mount.mountKind === 'altAzimuth') return { steps, reason: 'altAzimuth' };
+  return { steps, reason: mount.mountKind === 'forkOnWedge' ? 'wedge' : 'german' };
+}
+
+/** The run for a mount; without one the full list of a German mount, with nothing left out. */
+export function runFor(mount: MountPart | null): Run {
+  const { steps, reason } = outdoors(mount);
+  const leftOut: LeftOut[] = mount ? balanceLeftOut(mount) : [];
+  if (mount?.mountKind === 'altAzimuth') leftOut.push({ step: 'polar', why: 'altAzimuth' });
+  const gone = new Set<Step>(leftOut.map((l) => l.step));
+  return {
+    stops: [
+      ...at('Indoors', 'light-path', 'payload', 'meridian'),
+      ...steps.filter((s) => !gone.has(s.step)),
+      ...at('Overnight', 'watch'),
+      ...at('After', 'logbook'),
+    ],
+    reason,
+    leftOut,
+  };
+}

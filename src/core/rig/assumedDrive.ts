@@ -1,0 +1,17 @@
+/** The periodic error of a mount that nobody has measured yet. */
+import type { MountPart } from '../records/part.ts';
+import { wormPeriodS, type Sinusoid } from '../tracking/periodicError.ts';
+import { ASSUMED } from '../verdict/assumptions.ts';
+
+type Driven = Pick<MountPart, 'mountKind' | 'drive' | 'belt' | 'wormTeeth' | 'drivePeriodS'>;
+
+/** What the periodic error of a mount is taken to be before it was measured. */
+export function assumedSinusoids(mount: Driven | null): Sinusoid[] {
+  const { smallTracker, geared, belt, strainWave } = ASSUMED.periodicPeakToPeakArcsec;
+  if (mount === null) return [{ amplitudeArcsec: geared / 2, periodS: wormPeriodS(ASSUMED.wormTeeth) }];
+  const isTracker = mount.mountKind === 'trackerBallHead' || mount.mountKind === 'trackerBracket';
+  const peakToPeak = mount.drive === 'strainWave' ? strainWave : isTracker ? smallTracker : mount.belt ? belt : geared;
+  const ownPeriod =
+    mount.drive === 'strainWave' ? ASSUMED.strainWavePeriodS : wormPeriodS(mount.wormTeeth ?? ASSUMED.wormTeeth);
+  return [{ amplitudeArcsec: peakToPeak / 2, periodS: mount.drivePeriodS ?? ownPeriod }];
+}

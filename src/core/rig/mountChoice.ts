@@ -1,0 +1,182 @@
+/** Is this class of mount enough? From the target, the lens and the exposure wanted, back to tube, total mass and mount. */
+import { RAD_PER_DEG } from '../math/angles.ts';
+import { loadVerdict, type LoadVerdict } from '../mount/load.ts';
+import { MOUNT_CLASSES, type MountClass } from '../mount/mountClasses.ts';
+import { imageScaleArcsecPerPx } from '../optics/train.ts';
+import { guessTube, type TubeGuess } from '../optics/tubeClasses.ts';
+import { requirePositive } from '../result.ts';
+import { altAzExposureS } from '../sky/altAzExposure.ts';
+import { ASSUMED, type RatioLimits } from '../verdict/assumptions.ts';
+import { roundnessBudget, verdictOf, type RoundnessVerdict } from '../verdict/budget.ts';
+import type { BudgetInput, Tracking } from '../verdict/contributions.ts';
+import { assumedSinusoids } from './assumedDrive.ts';
+import { PIVOT_ABOVE_HUB_M } from './pivot.ts';
+
+export type ChoiceQuestion = {
+  targetSizeArcmin: number;
+  focalRatio: number;
+  exposureS: number;
+  guided: boolean;
+  camera: { pixelUm: number; widthPx: number; heightPx: number; massKg: number };
+  latDeg: number;
+  shareUsed: number;
+  limits: RatioLimits;
+};
+
+export type ChosenOptics = { focalMm: number; apertureMm: number; scaleArcsecPerPx: number; tube: TubeGuess };
+
+export type ClassAnswer = {
+  mount: MountClass;
+  loadShare: number;
+  load: LoadVerdict;
+  stars: RoundnessVerdict;
+  /** Length over width with this class's assumed drive; null for an alt-azimuth mount, which turns the field instead. */
+  ratio: number | null;
+  /** Everything that is carried outside, weights too. */
+  carriedKg: number;
+  pieces: number;
+  /** Eyepiece above the ground for someone who also looks, from 20 to 80 degrees of altitude: lowest and highest. */
+  eyeHeightM: [number, number];
+  enough: boolean;
+};
+
+export type MountChoice = {
+  optics: ChosenOptics;
+  /** On the tube's side: tube, rings and plate, camera, guide scope. */
+  tubeSideKg: number;
+  /** Longest alt-azimuth exposure half-way up toward the pole's opposite side. */
+  altAzLimitS: number;
+  classes: ClassAnswer[];
+  /** The lightest to carry that is enough; null when none is. */
+  lightest: MountClass | null;
+};
+
+/** A target should leave some sky around it. */
+export const FILLS_SHARE = 0.7;
+const RINGS_SHARE = 0.3;
+const GUIDE_KG = 0.6;
+/** A weight at twice the tube's distance holds it with a little over half its mass. */
+const WEIGHT_SHARE = 0.6;
+const LARGEST_WEIGHT_KG = 5;
+/** One pixel of turning at the corner is the limit that people accept. */
+const CORNER_TRAIL_PX = 1;
+const HALF_UP_DEG = 45;
+const MIDDLE_DEC_DEG = 40;
+
+/** Focal length at which the target fills 70 % of the sensor's shorter side; aperture from the focal ratio. */
+export function chosenOptics({ targetSizeArcmin, focalRatio, camera }: ChoiceQuestion): ChosenOptics {
+  requirePositive('targetSizeArcmin', targetSizeArcmin);
+  requirePositive('focalRatio', focalRatio);
+  const shorterMm = (Math.min(camera.widthPx, camera.heightPx) * camera.pixelUm) / 1000;
+  const fieldDeg = targetSizeArcmin / 60 / FILLS_SHARE;
+  const focalMm = shorterMm / 2 / Math.tan((fieldDeg / 2) * RAD_PER_DEG);
+  const apertureMm = focalMm / focalRatio;
+  return {
+    focalMm,
+    apertureMm,
+    scaleArcsecPerPx: imageScaleArcsecPerPx(camera.pixelUm, focalMm),
+    tube: guessTube(apertureMm, focalMm),
+  };
+}
+
+function trackingOf(mount: MountClass, guided: boolean): Tracking {
+  if (guided) {
+    return {
+      guided: true,
+      rmsRaArcsec: ASSUMED.guidingRmsArcsec,
+      rmsDecArcsec: ASSUMED.guidingRmsArcsec,
+      guideStarArcsec: [0, 0],
+      flexureArcsecPerMin: ASSUMED.flexureArcsecPerMin,
+      flexureDirectionDeg: null,
+    };
+  }
+  return {
+    guided: false,
+    sinusoids: assumedSinusoids({ ...mount, wormTeeth: null, drivePeriodS: null }),
+    curve: null,
+    raRateAxisArcsecPerMin: ASSUMED.raRateAxisArcsecPerMin,
+    refraction: null,
+  };
+}
+
+/** The same account as everywhere, with what is assumed of a mount of this class set up by eye. */
+function ratioOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOptics): number {
+  const { camera, exposureS, guided } = question;
+  const input: BudgetInput = {
+    scaleArcsecPerPx: optics.scaleArcsecPerPx,
+    widthPx: camera.widthPx,
+    heightPx: camera.heightPx,
+    cameraAngleDeg: 0,
+    apertureMm: optics.apertureMm,
+    declinationDeg: MIDDLE_DEC_DEG,
+    exposureS,
+    seeingFwhmArcsec: ASSUMED.seeingFwhmArcsec,
+    defocusDiscArcsec: 0,
+    balanceWindArcsec: ASSUMED.balanceWindArcsec,
+    polar: { known: 'size', errorArcmin: ASSUMED.polarErrorByEyeArcmin },
+    tracking: trackingOf(mount, guided),
+    spacing: null,
+  };
+  return roundnessBudget(input).worstRatio;
+}
+
+/** The eyepiece of a reflector sits near its front end, that of every other tube at its rear. */
+function eyeHeightM(mount: MountClass, tube: TubeGuess): [number, number] {
+  const pivot = mount.hubHeightM + PIVOT_ABOVE_HUB_M;
+  const reach = (tube.kind === 'reflector' ? 1 : -1) * (tube.lengthM / 2);
+  const heights = [20, 80].map((alt) => pivot + reach * Math.sin(alt * RAD_PER_DEG));
+  return [Math.max(0, Math.min(...heights)), Math.max(...heights)];
+}
+
+function carried(mount: MountClass, tubeSideKg: number): { carriedKg: number; pieces: number } {
+  const weightsKg = mount.hasBar ? WEIGHT_SHARE * tubeSideKg : 0;
+  const weights = Math.ceil(weightsKg / LARGEST_WEIGHT_KG);
+  return {
+    carriedKg: mount.headKg + mount.supportKg + tubeSideKg + weightsKg,
+    // Tripod, head, tube, camera; with a bar that and the weights.
+    pieces: 4 + (mount.hasBar ? 1 + weights : 0),
+  };
+}
+
+function answerFor(
+  mount: MountClass,
+  question: ChoiceQuestion,
+  { optics, tubeSideKg, altAzLimitS }: Pick<MountChoice, 'optics' | 'tubeSideKg' | 'altAzLimitS'>,
+): ClassAnswer {
+  const loadShare = tubeSideKg / (mount.ratedKg * question.shareUsed);
+  const turnsField = mount.mountKind === 'altAzimuth';
+  const ratio = turnsField ? null : ratioOf(mount, question, optics);
+  const stars =
+    ratio === null
+      ? question.exposureS <= altAzLimitS
+        ? 'acceptable'
+        : 'elongated'
+      : verdictOf(ratio, question.limits);
+  const load = loadVerdict(loadShare);
+  return {
+    mount,
+    loadShare,
+    load,
+    stars,
+    ratio,
+    ...carried(mount, tubeSideKg),
+    eyeHeightM: eyeHeightM(mount, optics.tube),
+    enough: load !== 'over' && stars !== 'elongated',
+  };
+}
+
+/** Every class judged for one wish. */
+export function mountChoice(question: ChoiceQuestion): MountChoice {
+  requirePositive('exposureS', question.exposureS);
+  const optics = chosenOptics(question);
+  const { camera, latDeg } = question;
+  const dressKg = optics.tube.massKg * (1 + RINGS_SHARE) + camera.massKg;
+  const tubeSideKg = dressKg + (question.guided ? GUIDE_KG : 0);
+  const cornerMm = (Math.hypot(camera.widthPx, camera.heightPx) * camera.pixelUm) / 2000;
+  const southward = latDeg < 0 ? 0 : 180;
+  const altAzLimitS = altAzExposureS(latDeg, HALF_UP_DEG, southward, cornerMm, CORNER_TRAIL_PX * camera.pixelUm);
+  const shared = { optics, tubeSideKg, altAzLimitS };
+  const classes = MOUNT_CLASSES.map((mount) => answerFor(mount, question, shared));
+  const lightest = classes.filter((c) => c.enough).sort((a, b) => a.carriedKg - b.carriedKg)[0];
+  return { ...shared, classes, lightest: lightest?.mount ?? null };
+}

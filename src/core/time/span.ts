@@ -1,0 +1,2 @@
+/** A stretch of time. */
+export type Span = { fromMs: number; toMs: number };

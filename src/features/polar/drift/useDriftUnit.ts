@@ -1,0 +1,41 @@
+/** How this user reads a drift: kept in the address, so that a reload keeps it. */
+import { useSearchParams } from 'react-router';
+import type { PartOf } from '../../../core/records/part.ts';
+import { useNight, useShared } from '../../../session/session.ts';
+import { driftScale, type DriftScale, type DriftUnit } from './driftModel.ts';
+
+export type DriftUnitState = {
+  unit: DriftUnit;
+  eyepieces: PartOf<'eyepiece'>[];
+  eyepieceId: string | null;
+  scale: DriftScale | null;
+  choose: (change: { unit?: DriftUnit; eyepieceId?: string }) => void;
+};
+
+export function useDriftUnit(): DriftUnitState {
+  const night = useNight();
+  const { stored } = useShared();
+  const [params, setParams] = useSearchParams();
+  const asked = params.get('read');
+  const unit: DriftUnit =
+    asked === 'field' || asked === 'pixel' || asked === 'arcsec' ? asked : night.numbers.train ? 'pixel' : 'arcsec';
+  const eyepieces = stored.parts.filter(
+    (p): p is PartOf<'eyepiece'> => p.kind === 'eyepiece' && p.deletedAtUtc === null && !p.archived,
+  );
+  const eyepiece = eyepieces.find((e) => e.id === params.get('eyepiece')) ?? eyepieces[0];
+  return {
+    unit,
+    eyepieces,
+    eyepieceId: eyepiece?.id ?? null,
+    scale: driftScale(night, unit, eyepiece?.focalMm ?? null),
+    choose: (change) =>
+      setParams(
+        (before) => {
+          if (change.unit) before.set('read', change.unit);
+          if (change.eyepieceId) before.set('eyepiece', change.eyepieceId);
+          return before;
+        },
+        { replace: true },
+      ),
+  };
+}

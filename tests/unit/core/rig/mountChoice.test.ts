@@ -1,0 +1,69 @@
+import { expect } from 'chai';
+import { chosenOptics, mountChoice, type ChoiceQuestion } from '../../../../src/core/rig/mountChoice.ts';
+import { SETTING_DEFAULTS } from '../../../../src/core/records/setting.ts';
+import { altAzExposureMap, altAzExposureS } from '../../../../src/core/sky/altAzExposure.ts';
+import { fieldRotationDeg } from '../../../../src/core/sky/fieldRotation.ts';
+
+describe('is this class of mount enough', () => {
+  const camera = { pixelUm: 3.76, widthPx: 6248, heightPx: 4176, massKg: 0.72 };
+  const wish: ChoiceQuestion = {
+    targetSizeArcmin: 70,
+    focalRatio: 6,
+    exposureS: 120,
+    guided: false,
+    camera,
+    latDeg: 40.33,
+    shareUsed: 2 / 3,
+    limits: SETTING_DEFAULTS.limits,
+  };
+  const answer = (change: Partial<ChoiceQuestion>, id: string) =>
+    mountChoice({ ...wish, ...change }).classes.find((c) => c.mount.id === id)!;
+
+  it('the target fills 70 % of the shorter side', () => {
+    const { focalMm } = chosenOptics(wish);
+    const fieldArcmin = 2 * Math.atan((4176 * 3.76e-3) / 2 / focalMm) * (180 / Math.PI) * 60;
+    expect(fieldArcmin).to.be.closeTo(100, 1e-6);
+  });
+
+  it('long focal lengths want more mount, short exposures and guiding less', () => {
+    expect(mountChoice(wish).lightest?.id).to.equal('midBelt');
+    expect(mountChoice({ ...wish, targetSizeArcmin: 300, focalRatio: 2.8, exposureS: 30 }).lightest?.id).to.equal(
+      'smallTracker',
+    );
+    expect(answer({}, 'strainWave').stars).to.equal('elongated');
+    expect(answer({ guided: true }, 'strainWave').stars).to.equal('round');
+    expect(answer({ targetSizeArcmin: 20 }, 'midBelt').load).to.equal('over');
+  });
+
+  it('an alt-azimuth mount does for seconds only', () => {
+    expect(answer({ exposureS: 2, targetSizeArcmin: 200 }, 'altAzimuth').stars).to.equal('acceptable');
+    expect(answer({ exposureS: 120 }, 'altAzimuth').stars).to.equal('elongated');
+  });
+
+  it('says what it costs: a bar adds weights and pieces, a reflector lifts the eye', () => {
+    expect(answer({}, 'midBelt').pieces).to.be.greaterThan(answer({}, 'strainWave').pieces);
+    const [low, high] = answer({ targetSizeArcmin: 40, focalRatio: 5 }, 'midBelt').eyeHeightM;
+    expect([low > 1.2, high > low]).to.deep.equal([true, true]);
+  });
+});
+
+describe('the alt-azimuth exposure map', () => {
+  it('the exposure is the time in which the field really turns by that much', () => {
+    // Due south at declination -9.67 the target stands 40 degrees high at latitude 40.33.
+    const exposureS = altAzExposureS(40.33, 40, 180, 14.1, 3.76);
+    const turnedDeg = Math.abs(fieldRotationDeg(40.33, -9.67, 0, exposureS / 3590.17));
+    expect((turnedDeg * Math.PI) / 180).to.be.closeTo(3.76e-3 / 14.1, 0.01 * (3.76e-3 / 14.1));
+  });
+
+  it('is longest due east and west, shortest near the zenith, alike in both hemispheres', () => {
+    const map = altAzExposureMap(40, 14, 4);
+    const at = (alt: number, az: number) =>
+      map.find((c) => c.fromAltDeg === alt && (c.fromAzDeg + c.toAzDeg) / 2 === az)!.exposureS;
+    expect(map).to.have.length(72);
+    expect(at(30, 90)).to.be.greaterThan(3 * at(30, 180));
+    expect(altAzExposureS(40, 37.5, 90, 14, 4)).to.be.greaterThan(at(30, 90));
+    expect(at(75, 180)).to.be.lessThan(at(30, 180));
+    expect(altAzExposureS(-40, 45, 180, 14, 4)).to.equal(altAzExposureS(40, 45, 180, 14, 4));
+    expect(altAzExposureS(40, 90, 0, 14, 4)).to.equal(0);
+  });
+});
