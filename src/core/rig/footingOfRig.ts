@@ -1,8 +1,8 @@
 /** A rig standing on its tripod: where its masses are with the tube to the pole and the bar swung, and what tips it.
  *  Frame: x east, y north, z up, origin on the ground under the column. */
-import { RAD_PER_DEG } from '../math/angles.ts';
 import type { Vec3 } from '../math/vectors.ts';
 import { sum } from '../mount/levers.ts';
+import { pose, type FlipState, type Pose } from '../mount/pose.ts';
 import {
   feetAround,
   footing,
@@ -52,13 +52,16 @@ function standingOf({ mount, support }: RigNumbers, latDeg: number): Standing | 
   return { mount, support, pivotM: [0, forwardM, pivotHeightM(mount, support)] };
 }
 
-/** Unit vectors of the declination axis on the tube's side, and of the tube pointing to the elevated pole. */
-function axesOf(latDeg: number, swing: Swing): { side: Vec3; tube: Vec3 } {
-  const lat = latDeg * RAD_PER_DEG;
-  const pole = hemisphere(latDeg);
-  const tube: Vec3 = [0, pole * Math.cos(lat), pole * Math.sin(lat)];
-  if (swing === 'weightsDown') return { side: [0, -Math.sin(lat), Math.cos(lat)], tube };
-  return { side: [swing === 'tubeWest' ? -1 : 1, 0, 0], tube };
+const SWUNG: Record<Swing, { haH: number; state: FlipState }> = {
+  tubeWest: { haH: 0, state: 'beforeFlip' },
+  tubeEast: { haH: 0, state: 'afterFlip' },
+  weightsDown: { haH: -6, state: 'beforeFlip' },
+};
+
+/** The tube looking to the elevated pole with the bar swung one way. */
+function swungPose(latDeg: number, swing: Swing): Pose {
+  const { haH, state } = SWUNG[swing];
+  return pose(haH, 90 * hemisphere(latDeg), state, latDeg);
 }
 
 /** All masses above the ground with the bar swung one way. */
@@ -66,7 +69,7 @@ export function massPoints(numbers: RigNumbers, latDeg: number, swing: Swing): P
   const standing = standingOf(numbers, latDeg);
   if (!standing) return [];
   const { mount, support, pivotM } = standing;
-  const { side, tube } = axesOf(latDeg, swing);
+  const { side, tube } = swungPose(latDeg, swing);
   const at = (fromAxisM: number, alongM: number): Vec3 => [
     pivotM[0] + fromAxisM * side[0] + alongM * tube[0],
     pivotM[1] + fromAxisM * side[1] + alongM * tube[1],
@@ -109,7 +112,7 @@ export function footingOfRig(numbers: RigNumbers, latDeg: number, elevationM: nu
   );
   const all = SWINGS.map((swing): SwungFooting => {
     const found = footing(feet, massPoints(numbers, latDeg, swing));
-    const heightM = pivotM[2] + tubeM * axesOf(latDeg, swing).side[2];
+    const heightM = pivotM[2] + tubeM * swungPose(latDeg, swing).side[2];
     return { swing, footing: found, tipWindMPerS: windForForceMPerS(sail, tipForceN(feet, found, heightM)) };
   });
   const worst = all.reduce((weakest, one) => (one.tipWindMPerS < weakest.tipWindMPerS ? one : weakest));
