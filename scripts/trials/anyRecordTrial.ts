@@ -1,6 +1,7 @@
 /** Nights of random records that the schemas take, at the edges of their bounds too: whatever is stored, every bench can
  *  be drawn. */
 import fc from 'fast-check';
+import { byNight } from '../../src/core/night/readingIndex.ts';
 import { deriveNight } from '../../src/core/night/deriveNight.ts';
 import type { AllRecords } from '../../src/core/night/nightRecords.ts';
 import { nightSchema, type Night } from '../../src/core/records/night.ts';
@@ -65,7 +66,7 @@ type Change = (all: AllRecords) => AllRecords;
 const replaced = <R extends { id: string }>(list: readonly R[], one: R): R[] =>
   list.map((r) => (r.id === one.id ? one : r));
 const change: fc.Arbitrary<Change> = fc.oneof(
-  readings.map((list): Change => (all) => ({ ...all, readings: list })),
+  readings.map((list): Change => (all) => ({ ...all, readings: byNight(list) })),
   site.map((one): Change => (all) => ({ ...all, sites: [one] })),
   night.map((one): Change => (all) => ({ ...all, nights: [one] })),
   rig.map((one): Change => (all) => ({ ...all, rigs: replaced(all.rigs, one) })),

@@ -1,5 +1,6 @@
 /** The demo's records with one night of Heron, `n1`, and a snapshot `s1` of it: what trials change and derive from, as the
  *  benches do. */
+import { byNight } from '../../src/core/night/readingIndex.ts';
 import { recordsOfNight, type AllRecords, type NightRecords } from '../../src/core/night/nightRecords.ts';
 import { partsOfRig } from '../../src/core/rig/rigState.ts';
 import type { Night } from '../../src/core/records/night.ts';
@@ -30,7 +31,7 @@ export function demoWorld(): AllRecords {
   if (!rig || !site) throw new Error('the demo lacks its rig or site');
   const snapshots = [{ id: 's1', takenAtUtc: '2026-11-24T18:00:00.000Z', rig, parts: partsOfRig(rig, parts), site }];
   const { limits, schools } = SETTING_DEFAULTS;
-  return { parts, rigs, sites: [site], targets, nights, readings: [], snapshots, limits, schools };
+  return { parts, rigs, sites: [site], targets, nights, readings: byNight([]), snapshots, limits, schools };
 }
 
 const WORLD = demoWorld();
@@ -52,7 +53,7 @@ export function trialNight({ readings, site = {}, mount = (m) => m, placed, part
   const rig = { ...kept.rig, placed: placed ?? kept.rig.placed };
   const here = { ...kept.site, ...site };
   const snapshots = [{ ...kept, rig, parts: partsOfRig(rig, all), site: here }];
-  const changed = { ...WORLD, parts: all, rigs: [rig], sites: [here], snapshots, readings: [...readings] };
+  const changed = { ...WORLD, parts: all, rigs: [rig], sites: [here], snapshots, readings: byNight(readings) };
   const records = recordsOfNight(changed, 'n1', TRIAL_NOW);
   if (!records) throw new Error('the night is missing');
   return records;

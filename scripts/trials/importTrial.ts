@@ -2,6 +2,7 @@
  *  planned, and the database stays as it was. */
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
+import { evenly } from './evenly.ts';
 import { writeBackup } from '../../src/formats/backup.ts';
 import { canonicalJson } from '../../src/formats/canonicalJson.ts';
 import { readBackup } from '../../src/formats/readBackup.ts';
@@ -21,7 +22,7 @@ export type Mutation =
   | { how: 'value'; at: number; value: unknown }
   | { how: 'dropKey' | 'renameKey'; at: number };
 
-const place = fc.double({ min: 0, max: 0.999999, noNaN: true });
+const place = evenly(0, 0.999999);
 const mutation: fc.Arbitrary<Mutation> = fc.oneof(
   fc.record({
     how: fc.constantFrom('cut' as const, 'delete' as const, 'double' as const, 'swap' as const),

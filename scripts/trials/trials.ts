@@ -9,6 +9,7 @@ import { anyRecordProperty } from './anyRecordTrial.ts';
 import { commandsProperty } from './commandsTrial.ts';
 import { tubeSideMomentKgM } from './hung.ts';
 import { importProperty } from './importTrial.ts';
+import { evenly as finite } from './evenly.ts';
 import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
 import { plateTrial } from './plateTrial.ts';
@@ -19,7 +20,6 @@ import { weightSets } from '../../src/core/mount/balanceProposals.ts';
 const HOUR_MS = 3_600_000;
 const SIDEREAL_HOUR_MS = HOUR_MS * 0.99726956633;
 const SLACK_MS = 1e-3;
-const finite = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 
 function check(condition: boolean, what: string): void {
   if (!condition) throw new Error(what);

@@ -39,12 +39,13 @@ registerRoute(new NavigationRoute(page, { denylist: [/\/api\//, /\/assets\//] })
 /** Fetches again what the browser has lost of the build; what the network does not have stays away until the next time. */
 async function keepWhole(): Promise<void> {
   const cache = await caches.open(cacheNames.precache);
-  for (const entry of build) {
+  const keep = async (entry: PrecacheEntry | string): Promise<void> => {
     const key = getCacheKeyForURL(typeof entry === 'string' ? entry : entry.url);
-    if (key === undefined || (await cache.match(key))) continue;
+    if (key === undefined || (await cache.match(key))) return;
     const found = await fetch(key, { cache: 'reload' }).catch(() => null);
     if (found?.ok) await cache.put(key, found);
-  }
+  };
+  await Promise.all(build.map(keep));
 }
 
 const WORK: Record<string, () => Promise<unknown>> = {

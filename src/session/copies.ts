@@ -6,7 +6,7 @@ import { listCopies } from '../storage/copyFiles.ts';
 import { chosenCopyFile } from '../storage/device.ts';
 import { heldIn } from '../storage/held.ts';
 import type { Writer } from '../storage/writer.ts';
-import { createListeners } from './listeners.ts';
+import { createListeners } from '../core/listeners.ts';
 
 export type CopyState = {
   /** Null = this browser keeps none. */

@@ -1,7 +1,7 @@
 /** Presses of this tab: the same press, made again while what it does is being kept or a moment after, is the same press
  *  and gets the same answer. Every write goes through here. */
 import { canonicalJson } from '../formats/canonicalJson.ts';
-import { createListeners } from './listeners.ts';
+import { createListeners } from '../core/listeners.ts';
 import { pressedBy, type Writer } from '../storage/writer.ts';
 
 export type Presses = {

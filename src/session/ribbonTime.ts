@@ -1,7 +1,7 @@
 /** The ribbon's time, outside React: live, or scrubbed to a moment. One notification per animation frame. */
 import { toUtcText } from '../core/time/utc.ts';
 import type { Clock } from './clock.ts';
-import { createListeners } from './listeners.ts';
+import { createListeners } from '../core/listeners.ts';
 
 export type RibbonTime = {
   /** The shown moment: the scrubbed one, else now to the second. */

@@ -1,6 +1,6 @@
 /** Which tab this is: its own list of changes hangs on it. A reload keeps it; a tab that was duplicated, which the browser
  *  hands the same memory, becomes another one. */
-import { createListeners } from './listeners.ts';
+import { createListeners } from '../core/listeners.ts';
 
 const KEY = 'tidy-owl-tab';
 const lockName = (id: string): string => `${KEY}-${id}`;

@@ -21,7 +21,8 @@ import {
 } from './merge.ts';
 import { rowsWith } from './readings.ts';
 import { RECORD_TABLES, rowLog, type RowLog } from './rows.ts';
-import { readHeads, readReadings, readSnapshots } from './stored.ts';
+import { readHeads, readSnapshots } from './stored.ts';
+import { readReadings } from './storedReadings.ts';
 import { caught, transact, type WriteCode, type Written } from './transact.ts';
 import type { Writer } from './writer.ts';
 

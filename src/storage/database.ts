@@ -10,9 +10,6 @@ export type StoredBlob = { id: string; mime: string; bytes: Uint8Array };
 /** Fingerprints of the contents that a record had before, oldest first; `key` is `table/id`. */
 export type Lineage = { key: string; earlier: string[] };
 export type MetaRow = { key: string; value: string };
-/** Readings that belong to no night share one row. */
-export const NO_NIGHT = 'no-night';
-
 export class OwlDatabase extends Dexie {
   declare snapshots: Table<Snapshot, string>;
   declare nightReadings: Table<NightReadings, string>;

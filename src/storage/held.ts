@@ -1,20 +1,30 @@
 /** How much this device held, remembered outside the database: a browser can lose a database without a word. Only what is
  *  the user's own is counted; the demo is not missed. */
 import type { Backup } from '../formats/backup.ts';
+import type { ReadingsByNight } from '../core/night/readingIndex.ts';
+import { oncePer } from '../core/once.ts';
 import { HEAD_TABLES } from '../core/records/heads.ts';
+import type { Reading } from '../core/records/reading.ts';
 
 export type Held = { records: number; readings: number; nights: number };
-type Lists = Pick<Backup['lists'], (typeof HEAD_TABLES)[number] | 'readings'>;
+type Lists = Pick<Backup['lists'], (typeof HEAD_TABLES)[number]> & { readings: readonly Reading[] | ReadingsByNight };
 
 export const NOTHING_HELD: Held = { records: 0, readings: 0, nights: 0 };
 
+/** Counted once for as long as a night's list stays the same. */
+const ownIn = oncePer((readings: readonly Reading[]) => {
+  const own = readings.filter((r) => r.deviceId !== 'demo');
+  return { count: own.length, nightIds: [...new Set(own.map((r) => r.nightId))] };
+});
+
 /** Tombstones count: a deletion is no loss. */
 export function heldIn(lists: Lists): Held {
-  const own = lists.readings.filter((r) => r.deviceId !== 'demo');
+  const { readings } = lists;
+  const own = (readings instanceof Map ? [...readings.values()] : [readings as readonly Reading[]]).map(ownIn);
   return {
     records: HEAD_TABLES.flatMap((t) => lists[t] as { origin: string }[]).filter((r) => r.origin !== 'demo').length,
-    readings: own.length,
-    nights: new Set(own.map((r) => r.nightId)).size,
+    readings: own.reduce((count, list) => count + list.count, 0),
+    nights: new Set(own.flatMap((list) => list.nightIds)).size,
   };
 }
 

@@ -1,12 +1,12 @@
 /** Recording what was measured and taking it back. Readings never change; they are packed one row per night. */
 import { ok, refuse, type Result } from '../core/result.ts';
 import { firstIssue } from '../core/records/issue.ts';
-import { readingSchema, type Reading } from '../core/records/reading.ts';
+import { NO_NIGHT, readingSchema, type Reading } from '../core/records/reading.ts';
 import { isTakenBack } from '../core/night/standing.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import { logChange, nextSeq } from './changeLog.ts';
 import type { Change, StoredChange } from './changes.ts';
-import { NO_NIGHT, type OwlDatabase } from './database.ts';
+import type { OwlDatabase } from './database.ts';
 import { snapshotFor } from './snapshots.ts';
 import { transact, type WriteCode, type Written } from './transact.ts';
 import type { Writer } from './writer.ts';

@@ -1,9 +1,9 @@
 /** Live queries: React sees every change, also those of other tabs. */
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useMemo } from 'react';
+import { useMemo, useSyncExternalStore } from 'react';
 import type { Night } from '../core/records/night.ts';
 import type { Part } from '../core/records/part.ts';
-import type { Reading } from '../core/records/reading.ts';
+import type { ReadingsByNight } from '../core/night/readingIndex.ts';
 import type { Rig } from '../core/records/rig.ts';
 import type { Site, Target } from '../core/records/site.ts';
 import type { Snapshot } from '../core/records/snapshot.ts';
@@ -12,7 +12,8 @@ import type { StoredChange } from './changes.ts';
 import type { OwlDatabase } from './database.ts';
 import type { Damaged } from './checkRows.ts';
 import { lastChange, removalOf } from './undo.ts';
-import { readHeads, readReadings, readSnapshots } from './stored.ts';
+import { readHeads, readSnapshots } from './stored.ts';
+import { readingsSource } from './storedReadings.ts';
 
 export type Stored = {
   parts: Part[];
@@ -21,7 +22,7 @@ export type Stored = {
   targets: Target[];
   nights: Night[];
   settings: UserSetting[];
-  readings: Reading[];
+  readings: ReadingsByNight;
   snapshots: Snapshot[];
   damaged: Damaged[];
   /** Readings that are stored once more than they should be. */
@@ -36,7 +37,8 @@ export function useStored(db: OwlDatabase): Stored | undefined {
   const targets = useLiveQuery(() => readHeads(db, 'targets'), [db]);
   const nights = useLiveQuery(() => readHeads(db, 'nights'), [db]);
   const settings = useLiveQuery(() => readHeads(db, 'settings'), [db]);
-  const readings = useLiveQuery(() => readReadings(db), [db]);
+  const source = useMemo(() => readingsSource(db), [db]);
+  const readings = useSyncExternalStore(source.subscribe, source.get);
   const snapshots = useLiveQuery(() => readSnapshots(db), [db]);
   return useMemo(() => {
     if (!parts || !rigs || !sites || !targets || !nights || !settings || !readings || !snapshots) return undefined;
@@ -48,7 +50,7 @@ export function useStored(db: OwlDatabase): Stored | undefined {
       targets: targets.records,
       nights: nights.records,
       settings: settings.records,
-      readings: readings.records,
+      readings: readings.byNight,
       snapshots: snapshots.records,
       damaged: [parts, rigs, sites, targets, nights, settings, readings, snapshots].flatMap((t) => t.damaged),
     };

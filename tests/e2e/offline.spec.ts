@@ -82,7 +82,7 @@ test('a browser that lost what was kept of the build asks the network, keeps it 
   });
   await page.goto(`${address}/n/demo-tonight-heron/balance?now=${NOW}`);
   await expect(sentence(page)).toContainText('Slide the weight 27 mm outward');
-  await expect.poll(names).toBe(whole);
+  await expect.poll(names, { timeout: 20_000 }).toBe(whole);
   await stop(server);
   await page.reload();
   await expect(sentence(page)).toContainText('Slide the weight 27 mm outward');

@@ -8,4 +8,4 @@ export function holds<T>(property: fc.IProperty<T>, numRuns = 200): void {
   fc.assert(property, { seed: SEED, numRuns });
 }
 
-export const finite = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+export { evenly as finite } from '../../scripts/trials/evenly.ts';

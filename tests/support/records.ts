@@ -1,4 +1,5 @@
 /** Records of the demo scenario as plain objects, for tests that need a whole night without a database. */
+import { byNight } from '../../src/core/night/readingIndex.ts';
 import type { AllRecords } from '../../src/core/night/nightRecords.ts';
 import { recordsOfNight, type NightRecords } from '../../src/core/night/nightRecords.ts';
 import { partsOfRig } from '../../src/core/rig/rigState.ts';
@@ -79,7 +80,7 @@ export function world(wish: Wish = {}): AllRecords {
     parts: wish.parts ?? parts,
     sites: [site],
     targets: ownTargets,
-    readings: wish.readings ?? [],
+    readings: byNight(wish.readings ?? []),
     snapshots: wish.snapshots ?? [],
     limits: SETTING_DEFAULTS.limits,
     schools: SETTING_DEFAULTS.schools,
@@ -99,6 +100,12 @@ export function nightRecords(wish: Wish = {}, nowMs = NOW): NightRecords {
   if (!found) throw new Error('the night is missing');
   return found;
 }
+
+/** The same records with some readings more. */
+export const withReadings = (all: AllRecords, more: readonly Reading[]): AllRecords => ({
+  ...all,
+  readings: byNight([...[...all.readings.values()].flat(), ...more]),
+});
 
 /** A reading of the night with sensible rest. */
 export function reading(kind: Reading['kind'], values: object, rest: Partial<Reading> = {}): Reading {

@@ -3,6 +3,7 @@
 import type { Reading } from '../records/reading.ts';
 import { recordsOfNight, type AllRecords } from './nightRecords.ts';
 import { nightStatic, type NightStatic } from './nightStatic.ts';
+import type { ReadingsByNight } from './readingIndex.ts';
 
 export type DerivedNight =
   | { state: 'night'; night: NightStatic; setAside: Reading | null }
@@ -20,16 +21,23 @@ function attempt(all: AllRecords, nightId: string, nowMs: number): DerivedNight 
 
 const messageOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
 
+/** The night's own readings first, the last ones first. */
+function suspects({ readings }: AllRecords, nightId: string): Reading[] {
+  const own = readings.get(nightId) ?? [];
+  const others = [...readings].flatMap(([id, list]) => (id === nightId ? [] : list));
+  return [...[...own].reverse(), ...others.reverse()].slice(0, MOST_TRIED);
+}
+
+const without = (readings: ReadingsByNight, suspect: Reading): ReadingsByNight =>
+  new Map([...readings].map(([id, list]) => [id, list.includes(suspect) ? list.filter((r) => r !== suspect) : list]));
+
 export function deriveNight(all: AllRecords, nightId: string, nowMs: number): DerivedNight {
   try {
     return attempt(all, nightId, nowMs);
   } catch (error) {
-    const own = all.readings.filter((r) => r.nightId === nightId).reverse();
-    const others = all.readings.filter((r) => r.nightId !== nightId).reverse();
-    for (const suspect of [...own, ...others].slice(0, MOST_TRIED)) {
+    for (const suspect of suspects(all, nightId)) {
       try {
-        const without = { ...all, readings: all.readings.filter((r) => r !== suspect) };
-        const found = attempt(without, nightId, nowMs);
+        const found = attempt({ ...all, readings: without(all.readings, suspect) }, nightId, nowMs);
         if (found.state === 'night') return { ...found, setAside: suspect };
       } catch {
         // Another one, or more than one.

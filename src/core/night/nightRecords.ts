@@ -10,7 +10,7 @@ import type { Snapshot } from '../records/snapshot.ts';
 import { localNoon, usableZone } from '../time/civil.ts';
 import { MS_PER_DAY, toUtcText } from '../time/utc.ts';
 import type { RatioLimits } from '../verdict/assumptions.ts';
-import { listed, standingIn, type ReadingLists } from './readingIndex.ts';
+import { standingIn, type ReadingLists, type ReadingsByNight } from './readingIndex.ts';
 import { partsOfRig, sameState } from '../rig/rigState.ts';
 
 export type NightRecords = {
@@ -51,7 +51,7 @@ export type AllRecords = {
   parts: readonly Part[];
   sites: readonly Site[];
   targets: readonly Target[];
-  readings: readonly Reading[];
+  readings: ReadingsByNight;
   snapshots: readonly Snapshot[];
   limits: RatioLimits;
   schools: Schools;
@@ -133,7 +133,7 @@ function derive(all: AllRecords, nightId: string, nowMs: number): NightRecords |
     unknownZone: site === state.site ? null : state.site.zoneIana,
     targets: all.targets,
     readings,
-    tonight: listed(readings),
+    tonight: standing.listsOfNight(nightId),
     known,
     earlier: standing.knownBefore(nightId, endUtc),
     ofNight: standing.ofNight,

@@ -24,16 +24,20 @@ function orderTimes(readings: readonly Reading[]): ReadonlyMap<Reading, string> 
 
 const compare = (a: string | number, b: string | number): number => (a < b ? -1 : a > b ? 1 : 0);
 
-function inOrder(readings: readonly Reading[]): Reading[] {
+/** Readings in order, with the time that each is ordered by. */
+export type Ordered = { readings: readonly Reading[]; timeOf: (reading: Reading) => string };
+
+function inOrder(readings: readonly Reading[]): Ordered {
   const times = orderTimes(readings);
   const timeOf = (r: Reading): string => times.get(r) ?? r.takenAtUtc;
-  return [...readings].sort(
+  const sorted = [...readings].sort(
     (a, b) =>
       compare(timeOf(a), timeOf(b)) ||
       (a.deviceId === b.deviceId && a.seq !== undefined && b.seq !== undefined
         ? compare(a.seq, b.seq)
         : compare(a.id, b.id)),
   );
+  return { readings: sorted, timeOf };
 }
 
 /** Ids taken back by a retraction that itself stands: one that was taken back counts no more. Whatever the clocks say,
@@ -61,8 +65,11 @@ export function isTakenBack(readings: readonly Reading[], id: string): boolean {
   return takenBack(readings).has(id);
 }
 
-/** The readings that were not retracted, in order, without the retractions. */
-export function standingReadings(readings: readonly Reading[]): Reading[] {
+/** The readings of a night that were not retracted, in order, without the retractions. A retraction is a reading of the
+ *  same night. */
+export function standingOf(readings: readonly Reading[]): Ordered {
   const gone = takenBack(readings);
   return inOrder(readings.filter((r) => r.kind !== 'retract' && !gone.has(r.id)));
 }
+
+export const standingReadings = (readings: readonly Reading[]): readonly Reading[] => standingOf(readings).readings;

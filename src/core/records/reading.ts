@@ -194,6 +194,8 @@ export const TYPED: Pick<Reading, 'source' | 'sigma' | 'blobIds' | 'note'> = {
 };
 export type ReadingKind = Reading['kind'];
 export type ReadingOf<K extends ReadingKind> = Extract<Reading, { kind: K }>;
+/** Readings that belong to no night share one row of this name. */
+export const NO_NIGHT = 'no-night';
 /** One row per night, so that thousands of readings load quickly. */
 export const nightReadingsSchema = z.object({ nightId: idSchema, readings: z.array(readingSchema) });
 export type NightReadings = z.infer<typeof nightReadingsSchema>;

@@ -2,12 +2,16 @@ import { Button } from 'react-bootstrap';
 import { BACKUP_LIST_NAMES, BACKUP_LISTS, type BackupList } from '../../formats/backup.ts';
 import { columnsOf, toCsv } from '../../formats/csv.ts';
 import { useShared } from '../../session/session.ts';
+import type { Stored } from '../../storage/useStored.ts';
 import { LIST_NAMES } from '../../text/storedWords.ts';
 import { saveFile } from '../../ui/saveFile.ts';
 
 const TABLES = BACKUP_LIST_NAMES.filter((name): name is Exclude<BackupList, 'blobs' | 'snapshots'> =>
   ['parts', 'rigs', 'sites', 'targets', 'nights', 'settings', 'readings'].includes(name),
 );
+
+const rowsOf = (stored: Stored, table: (typeof TABLES)[number]): readonly object[] =>
+  table === 'readings' ? [...stored.readings.values()].flat() : stored[table];
 
 /** Each table for a spreadsheet: one row a record, units in the column names. */
 export function CsvTables() {
@@ -27,11 +31,11 @@ export function CsvTables() {
             onClick={() =>
               saveFile(
                 `tidy-owl-${table}.csv`,
-                new Blob([toCsv(stored[table], columnsOf(BACKUP_LISTS[table]))], { type: 'text/csv' }),
+                new Blob([toCsv(rowsOf(stored, table), columnsOf(BACKUP_LISTS[table]))], { type: 'text/csv' }),
               )
             }
           >
-            {LIST_NAMES[table]} ({stored[table].length})
+            {LIST_NAMES[table]} ({rowsOf(stored, table).length})
           </Button>
         ))}
       </div>

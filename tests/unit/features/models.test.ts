@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { byNight } from '../../../src/core/night/readingIndex.ts';
 import { runFor } from '../../../src/core/night/plan/run.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
@@ -8,8 +9,8 @@ import { CALENDAR_ALARMS, nightCard } from '../../../src/features/night-card/mod
 import { focusModel } from '../../../src/features/pointing/model.ts';
 import { checksModel, trackingModel } from '../../../src/features/tracking/model.ts';
 import { isShown, stopPath } from '../../../src/session/paths.ts';
-import { recordsOfNight } from '../../../src/core/night/nightRecords.ts';
-import { NOW, parts, reading, world } from '../../support/records.ts';
+import { recordsOfNight, type AllRecords } from '../../../src/core/night/nightRecords.ts';
+import { withReadings, NOW, parts, reading, world } from '../../support/records.ts';
 import { at, before, changed, night, type Wish } from '../../support/nights.ts';
 
 const auas = { latDeg: -22.75, lonDeg: 17.2, elevationM: 1800, zoneIana: 'Africa/Windhoek' };
@@ -101,10 +102,10 @@ describe('logbook model', () => {
   const records = {
     ...base,
     nights,
-    readings: [errors('n0', 9), errors('n1', 4), reading('subs', { count: 10, usable: 8 }, { nightId: 'n2' })],
+    readings: byNight([errors('n0', 9), errors('n1', 4), reading('subs', { count: 10, usable: 8 }, { nightId: 'n2' })]),
   };
 
-  const rowsOf = (all: typeof records) => nightRows(all, (id) => recordsOfNight(all, id, NOW));
+  const rowsOf = (all: AllRecords) => nightRows(all, (id) => recordsOfNight(all, id, NOW));
 
   it('counts the ticks of the long lists by their last word, and lists everything else', () => {
     const tick = (listId: string, itemId: string, done: boolean, minute: number) =>
@@ -139,7 +140,7 @@ describe('logbook model', () => {
     };
     expect(rowsOf(gone).map((r) => r.night.id)).to.deep.equal(['n2', 'n0']);
     const retract = reading('retract', { readingId: 'n0' }, { id: 'x', nightId: 'n0' });
-    expect(rowsOf({ ...records, readings: [...records.readings, retract] })[2]!.polarArcmin).to.equal(null);
+    expect(rowsOf(withReadings(records, [retract]))[2]!.polarArcmin).to.equal(null);
   });
 
   it('filters by every word in any column', () => {

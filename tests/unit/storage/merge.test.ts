@@ -9,7 +9,8 @@ import { contentFingerprint, fingerprint } from '../../../src/storage/content.ts
 import type { OwlDatabase } from '../../../src/storage/database.ts';
 import { planMerge, undecided } from '../../../src/storage/merge.ts';
 import { saveSetting } from '../../../src/storage/settings.ts';
-import { readHeads, readReadings } from '../../../src/storage/stored.ts';
+import { readHeads } from '../../../src/storage/stored.ts';
+import { readReadings } from '../../../src/storage/storedReadings.ts';
 import type { Writer } from '../../../src/storage/writer.ts';
 import { standingReadings } from '../../../src/core/night/standing.ts';
 import { fileOf, trial } from '../../support/commands.ts';

@@ -6,7 +6,7 @@ import { copyHead, createHead, deleteHead, updateHead } from '../../../src/stora
 import { healDoubles } from '../../../src/storage/opening.ts';
 import { recordReadings, retractReading } from '../../../src/storage/readings.ts';
 import { saveSetting } from '../../../src/storage/settings.ts';
-import { readReadings } from '../../../src/storage/stored.ts';
+import { readReadings } from '../../../src/storage/storedReadings.ts';
 import { lastChange, undoLast } from '../../../src/storage/undo.ts';
 import { pressedBy, type Writer } from '../../../src/storage/writer.ts';
 import { fileOf, HILL, must, textOf, trial } from '../../support/commands.ts';

@@ -5,12 +5,14 @@ import { undoLast } from '../../../src/storage/undo.ts';
 import { collect } from '../../../src/storage/backup.ts';
 import { OwlDatabase } from '../../../src/storage/database.ts';
 import { loadDemo } from '../../../src/storage/demo/loadDemo.ts';
+import { byNight } from '../../../src/core/night/readingIndex.ts';
 import { HEAD_SCHEMAS } from '../../../src/core/records/heads.ts';
 import { checkRows } from '../../../src/storage/checkRows.ts';
 import { ulidSource } from '../../../src/storage/ids.ts';
 import { initialiseEmpty } from '../../../src/storage/initialise.ts';
 import { saveSetting } from '../../../src/storage/settings.ts';
-import { isInitialised, readHeads, readReadings, readSnapshots } from '../../../src/storage/stored.ts';
+import { isInitialised, readHeads, readSnapshots } from '../../../src/storage/stored.ts';
+import { readReadings } from '../../../src/storage/storedReadings.ts';
 import type { Writer } from '../../../src/storage/writer.ts';
 import { learnedOf } from '../../../src/core/night/learned.ts';
 import { recordsOfNight } from '../../../src/core/night/nightRecords.ts';
@@ -55,7 +57,7 @@ describe('demo data', () => {
 
   it('teaches the knobs of Heron’s mount and what tightening does', async () => {
     const { backup } = await collect(w);
-    const all = { ...backup.lists, ...SETTING_DEFAULTS };
+    const all = { ...backup.lists, ...SETTING_DEFAULTS, readings: byNight(backup.lists.readings) };
     const { knobs, lockShift } = learnedOf(recordsOfNight(all, 'demo-tonight-heron', NOW)!);
     const knob = knobs.altitude!;
     expect(knob.basis).to.equal('learned');

@@ -5,7 +5,7 @@ import { forgetOldChanges } from '../../../src/storage/changeLog.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
 import { createHead, deleteHead, updateHead } from '../../../src/storage/heads.ts';
 import { saveSetting } from '../../../src/storage/settings.ts';
-import { readReadings } from '../../../src/storage/stored.ts';
+import { readReadings } from '../../../src/storage/storedReadings.ts';
 import { removalOf, undoChange, undoLast } from '../../../src/storage/undo.ts';
 import { type Writer } from '../../../src/storage/writer.ts';
 import { fileOf, HILL, must, textOf, trial } from '../../support/commands.ts';

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { dot } from '../../../../src/core/math/vectors.ts';
 import { pose, type FlipState } from '../../../../src/core/mount/pose.ts';
+import { finite } from '../../../support/properties.ts';
 import { toHorizontal } from '../../../../src/core/sky/horizontal.ts';
 
 const STATES: readonly FlipState[] = ['beforeFlip', 'afterFlip'];
@@ -24,7 +25,6 @@ describe('the pose of a mount', () => {
   });
 
   it('the tube looks where the sky has that hour angle and declination, square to the declination axis', () => {
-    const finite = (min: number, max: number) => fc.double({ min, max, noNaN: true });
     fc.assert(
       fc.property(
         finite(-12, 12),

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { byNight } from '../../../../src/core/night/readingIndex.ts';
 import { recordsOfNight, type AllRecords } from '../../../../src/core/night/nightRecords.ts';
 import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
 import { readingSchema, type Reading } from '../../../../src/core/records/reading.ts';
@@ -9,7 +10,7 @@ import { arbitraryOf } from '../../../../scripts/trials/arbitraries.ts';
 import { drawAll } from '../../../../scripts/trials/benches.ts';
 import { demoDatabase, writerFor } from '../../../support/database.ts';
 import { holds } from '../../../support/properties.ts';
-import { NOW, reading } from '../../../support/records.ts';
+import { NOW, reading, withReadings } from '../../../support/records.ts';
 
 const DAY = 86_400_000;
 const LATER = NOW + 2 * DAY;
@@ -17,7 +18,7 @@ let all: AllRecords;
 before(async () => {
   const db = await demoDatabase();
   const { backup } = await collect(writerFor(db));
-  all = { ...backup.lists, ...SETTING_DEFAULTS };
+  all = { ...backup.lists, ...SETTING_DEFAULTS, readings: byNight(backup.lists.readings) };
   await db.delete();
 });
 
@@ -65,7 +66,7 @@ describe('nights that are over', () => {
     const before = new Map(past.map((id) => [id, drawn(all, id)]));
     holds(
       fc.property(fc.array(laterReading, { minLength: 1, maxLength: 12 }), fc.constantFrom(...past), (later, id) => {
-        expect(drawn({ ...all, readings: [...all.readings, ...later] }, id)).to.deep.equal(before.get(id));
+        expect(drawn(withReadings(all, later), id)).to.deep.equal(before.get(id));
       }),
       40,
     );
@@ -102,14 +103,14 @@ describe('nights that are over', () => {
         takenAtUtc,
         recordedAtUtc: takenAtUtc,
       });
-      const taught = { ...withNext, readings: [...withNext.readings, one] };
+      const taught = withReadings(withNext, [one]);
       expect(drawn(taught, 'demo-tonight-heron'), kind).to.deep.equal(drawn(withNext, 'demo-tonight-heron'));
       expect(drawn(taught, 'next'), `${kind} teaches`).not.to.deep.equal(drawn(withNext, 'next'));
     }
   });
 
   it('a reading taken back later counts no more on its own night', () => {
-    const own = all.readings.find((r) => r.kind === 'steadiness')!;
+    const own = [...all.readings.values()].flat().find((r) => r.kind === 'steadiness')!;
     const takenAtUtc = new Date(LATER).toISOString();
     const gone = reading(
       'retract',
@@ -118,6 +119,6 @@ describe('nights that are over', () => {
     );
     const night = (records: AllRecords) => recordsOfNight(records, own.nightId!, LATER + DAY)!;
     expect(night(all).tonight.of('steadiness')).to.have.length(1);
-    expect(night({ ...all, readings: [...all.readings, gone] }).tonight.of('steadiness')).to.have.length(0);
+    expect(night(withReadings(all, [gone])).tonight.of('steadiness')).to.have.length(0);
   });
 });

@@ -134,7 +134,7 @@ describe('a record that no bench can draw', () => {
         throw new RangeError('no subject');
       },
     };
-    const found = deriveNight({ ...all, readings: [hostile] }, 'n1', NOW);
+    const found = deriveNight({ ...all, readings: new Map([['other', [hostile]]]) }, 'n1', NOW);
     expect(found.state === 'night' && found.setAside?.id).to.equal('hostile');
     expect(deriveNight(all, 'n1', NOW)).to.deep.include({ setAside: null });
   });
