@@ -76,6 +76,18 @@ export default ts.config(
       '@typescript-eslint/no-non-null-assertion': 'off',
     },
   },
+  {
+    files: ['tests/unit/**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': [
+        'error',
+        {
+          selector: 'Program > ExpressionStatement > CallExpression[callee.name=/^(before|after)(Each)?$/]',
+          message: 'A hook outside of describe runs for the tests of every file.',
+        },
+      ],
+    },
+  },
   { files: ['scripts/**/*.ts', 'server/**/*.ts', 'bench/**/*.ts'], rules: { 'no-console': 'off' } },
   {
     files: ['**/*.{js,mjs}'],

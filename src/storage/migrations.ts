@@ -83,7 +83,7 @@ export const MIGRATIONS: readonly Migration[] = [
   },
   {
     version: 5,
-    stores: { changes: 'id, [tabId+seq], press' },
+    stores: { changes: 'id, [tabId+seq], press', snapshots: 'id, [rig.id+site.id+takenAtUtc]' },
     upgrade: async (transaction) => {
       await rewriteReadings(transaction, withEvents);
       await numberChanges(transaction);

@@ -16,8 +16,10 @@ export async function snapshotFor(
   const site = await w.db.heads('sites').get(night.siteId);
   if (!rig || !site) return null;
   const parts = partsOfRig(rig, await w.db.heads('parts').toArray());
-  const taken = (await w.db.snapshots.toArray()).filter((s) => s.rig.id === rig.id && s.site.id === site.id);
-  const last = taken.sort((a, b) => (a.takenAtUtc < b.takenAtUtc ? -1 : 1)).at(-1);
+  const last = await w.db.snapshots
+    .where('[rig.id+site.id+takenAtUtc]')
+    .between([rig.id, site.id, ''], [rig.id, site.id, '\uffff'])
+    .last();
   if (last && sameState(last, rig, parts, site)) return { made: last, isNew: false };
   return { made: { id: w.newId(), takenAtUtc: toUtcText(w.nowMs()), rig, parts, site }, isNew: true };
 }

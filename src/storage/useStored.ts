@@ -1,4 +1,4 @@
-/** Live queries: React sees every change, also those of other tabs. */
+/** What is stored, for React: it sees every change, also those of other tabs. */
 import { useLiveQuery } from 'dexie-react-hooks';
 import { useMemo, useSyncExternalStore } from 'react';
 import type { Night } from '../core/records/night.ts';
@@ -12,8 +12,9 @@ import type { StoredChange } from './changes.ts';
 import type { OwlDatabase } from './database.ts';
 import type { Damaged } from './checkRows.ts';
 import { lastChange, removalOf } from './undo.ts';
-import { readHeads, readSnapshots } from './stored.ts';
-import { readingsSource } from './storedReadings.ts';
+import { headsOf, SNAPSHOTS } from './stored.ts';
+import { READINGS } from './storedReadings.ts';
+import { tableSource, type TableReading } from './tableSource.ts';
 
 export type Stored = {
   parts: Part[];
@@ -29,17 +30,30 @@ export type Stored = {
   doubles: number;
 };
 
-/** All records, or undefined while the first query runs. Each table reloads on its own. */
+function useTable<Row, Shown>(db: OwlDatabase, how: TableReading<Row, Shown>): Shown | undefined {
+  const source = useMemo(() => tableSource(db, how), [db, how]);
+  return useSyncExternalStore(source.subscribe, source.get);
+}
+
+const HEADS = {
+  parts: headsOf('parts'),
+  rigs: headsOf('rigs'),
+  sites: headsOf('sites'),
+  targets: headsOf('targets'),
+  nights: headsOf('nights'),
+  settings: headsOf('settings'),
+};
+
+/** All records, or undefined while they are read for the first time. Each table by itself. */
 export function useStored(db: OwlDatabase): Stored | undefined {
-  const parts = useLiveQuery(() => readHeads(db, 'parts'), [db]);
-  const rigs = useLiveQuery(() => readHeads(db, 'rigs'), [db]);
-  const sites = useLiveQuery(() => readHeads(db, 'sites'), [db]);
-  const targets = useLiveQuery(() => readHeads(db, 'targets'), [db]);
-  const nights = useLiveQuery(() => readHeads(db, 'nights'), [db]);
-  const settings = useLiveQuery(() => readHeads(db, 'settings'), [db]);
-  const source = useMemo(() => readingsSource(db), [db]);
-  const readings = useSyncExternalStore(source.subscribe, source.get);
-  const snapshots = useLiveQuery(() => readSnapshots(db), [db]);
+  const parts = useTable(db, HEADS.parts);
+  const rigs = useTable(db, HEADS.rigs);
+  const sites = useTable(db, HEADS.sites);
+  const targets = useTable(db, HEADS.targets);
+  const nights = useTable(db, HEADS.nights);
+  const settings = useTable(db, HEADS.settings);
+  const readings = useTable(db, READINGS);
+  const snapshots = useTable(db, SNAPSHOTS);
   return useMemo(() => {
     if (!parts || !rigs || !sites || !targets || !nights || !settings || !readings || !snapshots) return undefined;
     return {

@@ -20,12 +20,15 @@ let laptop: Writer;
 let phone: Writer;
 let databases: OwlDatabase[] = [];
 
-beforeEach(async () => {
-  databases = [await demoDatabase(), await demoDatabase()];
-  laptop = writerFor(databases[0]!, 'laptop');
-  phone = writerFor(databases[1]!, 'phone');
-});
-afterEach(() => Promise.all(databases.map((db) => db.delete())));
+/** In each of the groups below: hooks of a file itself would run for the tests of all files. */
+function prepared(): void {
+  beforeEach(async () => {
+    databases = [await demoDatabase(), await demoDatabase()];
+    laptop = writerFor(databases[0]!, 'laptop');
+    phone = writerFor(databases[1]!, 'phone');
+  });
+  afterEach(() => Promise.all(databases.map((db) => db.delete())));
+}
 
 const planOf = async (w: Writer, file: Backup) => planMerge((await collect(w)).backup, file);
 async function bringIn(w: Writer, file: Backup, choices = {}) {
@@ -40,6 +43,7 @@ const stateText = async (w: Writer) => {
   return writeBackup({ ...backup, deviceId: 'any', lineage: {} }).join('');
 };
 describe('merging two devices', () => {
+  prepared();
   it('takes over what only the other side changed, and keeps what only this side changed', async () => {
     await setMass(laptop, 0.8);
     await setMass(phone, 3.6, 'demo-heron-tube');
@@ -181,6 +185,7 @@ describe('merging two devices', () => {
 });
 
 describe('everything out and back', () => {
+  prepared();
   it('export, wipe, import gives the same bytes', async () => {
     await setMass(laptop, 0.8);
     await recordOne(laptop, trial(0.29));
@@ -209,6 +214,7 @@ describe('everything out and back', () => {
 });
 
 describe('removing the demo', () => {
+  prepared();
   it('leaves nothing of it on an untouched device', async () => {
     const done = await removeDemo(laptop);
     if (!done.ok) throw new Error(done.code);

@@ -45,9 +45,12 @@ async function demoHere(): Promise<OwlDatabase> {
   opened.push(db);
   return db;
 }
-afterEach(async () => {
-  for (const db of opened.splice(0)) await db.delete();
-});
+/** In each of the groups below: hooks of a file itself would run for the tests of all files. */
+function prepared(): void {
+  afterEach(async () => {
+    for (const db of opened.splice(0)) await db.delete();
+  });
+}
 
 /** The demo's errors were called drift, its turns and locks stored what is derived now; all are left as they are. */
 function asRecordedNow(r: Reading): Reading {
@@ -57,6 +60,7 @@ function asRecordedNow(r: Reading): Reading {
 }
 
 describe('databases of released versions', () => {
+  prepared();
   for (const version of [1, 2, 3, 4]) {
     it(`version ${version} opens with every record in it, none damaged, and exports again`, async () => {
       const { before, lists, backup, damaged } = await upgraded(version);

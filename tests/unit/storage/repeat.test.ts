@@ -14,19 +14,32 @@ import { demoDatabase, writerFor, recordOne } from '../../support/database.ts';
 import { failWrites } from '../../support/faults.ts';
 
 let db: OwlDatabase;
-let other: OwlDatabase;
+let phone: Writer | null = null;
 let w: Writer;
-beforeEach(async () => {
-  db = await demoDatabase();
-  other = await demoDatabase();
-  w = writerFor(db, 'laptop', 'tab-a');
-});
-afterEach(() => Promise.all([db.delete(), other.delete()]));
+/** In each of the groups below: hooks of a file itself would run for the tests of all files. */
+function prepared(): void {
+  beforeEach(async () => {
+    db = await demoDatabase();
+    w = writerFor(db, 'laptop', 'tab-a');
+  });
+  afterEach(async () => {
+    await phone?.db.delete();
+    phone = null;
+    await db.delete();
+  });
+}
+
+/** Another device, with a demo of its own; made for the tests that need one. */
+async function phoneOf(): Promise<Writer> {
+  phone ??= writerFor(await demoDatabase(), 'phone');
+  return phone;
+}
 
 const changes = () => db.changes.count();
 const own = async () => (await readReadings(db)).records.filter((r) => r.deviceId !== 'demo');
 
 describe('pressed twice', () => {
+  prepared();
   const commands: Record<string, (of: Writer) => Promise<unknown>> = {
     'a new site': (of) => createHead(of, 'sites', HILL),
     'a copy': (of) => copyHead(of, 'parts', 'demo-heron-camera', 'Spare'),
@@ -66,7 +79,7 @@ describe('pressed twice', () => {
   it('emptying, removing the demo or replacing again keeps the one state that undo needs', async () => {
     await recordOne(w, trial(0.29));
     const before = await textOf(w);
-    const file = await fileOf(writerFor(other, 'phone'));
+    const file = await fileOf(await phoneOf());
     for (const command of [wipe, removeDemo, (of: Writer) => applyReplace(of, file)]) {
       must(await command(w));
       must(await command(w));
@@ -76,9 +89,9 @@ describe('pressed twice', () => {
   });
 
   it('merging one plan twice stores every reading once, and the export is read back', async () => {
-    const phone = writerFor(other, 'phone');
-    await recordOne(phone, trial(0.3));
-    const file = await fileOf(phone);
+    const other = await phoneOf();
+    await recordOne(other, trial(0.3));
+    const file = await fileOf(other);
     const { plan } = must(await previewImport(w, file));
     must(await applyMerge(w, file, plan, {}));
     must(await applyMerge(w, file, plan, {}));
@@ -109,10 +122,11 @@ describe('pressed twice', () => {
 });
 
 describe('what changed since it was shown', () => {
+  prepared();
   it('a merge is planned anew inside: an edit made since is not replaced, and said', async () => {
-    const phone = writerFor(other, 'phone');
-    must(await updateHead(phone, 'parts', 'demo-heron-camera', { massKg: 0.8 }));
-    const file = await fileOf(phone);
+    const other = await phoneOf();
+    must(await updateHead(other, 'parts', 'demo-heron-camera', { massKg: 0.8 }));
+    const file = await fileOf(other);
     const { plan } = must(await previewImport(w, file));
     must(await updateHead(w, 'parts', 'demo-heron-camera', { massKg: 0.75 }));
     expect(await applyMerge(w, file, plan, {})).to.deep.include({ ok: false, code: 'changedSince' });
@@ -122,7 +136,7 @@ describe('what changed since it was shown', () => {
   });
 
   it('a replacement too, also when only a record outside of the file changed', async () => {
-    const file = await fileOf(writerFor(other, 'phone'));
+    const file = await fileOf(await phoneOf());
     const { print } = must(await previewImport(w, file));
     must(await createHead(w, 'sites', HILL));
     expect(await applyReplace(w, file, print)).to.deep.include({ ok: false, code: 'changedSince' });
@@ -131,6 +145,7 @@ describe('what changed since it was shown', () => {
 });
 
 describe('readings stored twice by an earlier version', () => {
+  prepared();
   it('count once, and are mended and told when the database is opened', async () => {
     const reading = must(await recordOne(w, trial(0.29)));
     const row = (await db.nightReadings.get('demo-tonight-heron'))!;
@@ -145,6 +160,7 @@ describe('readings stored twice by an earlier version', () => {
 });
 
 describe('a write that the browser does not keep', () => {
+  prepared();
   const site = { ...HILL };
   const kinds: Record<string, (of: Writer) => Promise<{ ok: boolean; code?: string }>> = {
     create: (of) => createHead(of, 'sites', site),
@@ -157,7 +173,7 @@ describe('a write that the browser does not keep', () => {
       addParts(of, [
         { id: null, origin: 'import', body: { name: 'R', kind: 'small', count: 1, massKg: 1, massBasis: 'stated' } },
       ]),
-    replace: async (of) => applyReplace(of, await fileOf(writerFor(other, 'phone'))),
+    replace: async (of) => applyReplace(of, await fileOf(await phoneOf())),
     wipe,
     demo: removeDemo,
     undo: undoLast,
@@ -171,7 +187,7 @@ describe('a write that the browser does not keep', () => {
   for (const [kind, command] of Object.entries(kinds)) {
     it(`${kind}: each fault is told by its name and nothing of it is stored`, async () => {
       must(await createHead(w, 'sites', { ...HILL, name: 'Before' }));
-      must(await createHead(writerFor(other, 'phone'), 'sites', HILL));
+      must(await createHead(await phoneOf(), 'sites', HILL));
       const before = await textOf(w);
       for (const [name, code] of Object.entries(codes)) {
         // The first row may still be written: the transaction takes it back.

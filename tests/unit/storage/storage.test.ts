@@ -26,13 +26,17 @@ let w: Writer;
 
 const masses = async () => (await readHeads(db, 'parts')).records.find((p) => p.id === 'demo-heron-camera')?.massKg;
 
-beforeEach(async () => {
-  db = await demoDatabase();
-  w = writerFor(db, 'device', 'tab-a');
-});
-afterEach(() => db.delete());
+/** In each of the groups below: hooks of a file itself would run for the tests of all files. */
+function prepared(): void {
+  beforeEach(async () => {
+    db = await demoDatabase();
+    w = writerFor(db, 'device', 'tab-a');
+  });
+  afterEach(() => db.delete());
+}
 
 describe('demo data', () => {
+  prepared();
   it('holds three rigs, tonight for two of them, and twelve earlier nights, all valid', async () => {
     const tables = await Promise.all([
       readHeads(db, 'rigs'),
@@ -83,6 +87,7 @@ describe('demo data', () => {
 });
 
 describe('commands', () => {
+  prepared();
   it('an edit raises the revision, makes a demo record the user’s own, and can be undone', async () => {
     const edited = await updateHead(w, 'parts', 'demo-heron-camera', { massKg: 0.9 });
     expect(edited.ok && [edited.value.rev, edited.value.origin, edited.value.massKg]).to.deep.equal([2, 'user', 0.9]);
@@ -172,6 +177,7 @@ describe('commands', () => {
 });
 
 describe('readings', () => {
+  prepared();
   it('are packed by night and carry a snapshot only when something changed', async () => {
     const first = await recordOne(w, trial(0.29));
     const second = await recordOne(w, trial(0.292));
@@ -205,6 +211,7 @@ describe('readings', () => {
 });
 
 describe('reading what is stored', () => {
+  prepared();
   it('names damaged rows, repairs heads that lack new keys, keeps the rest', async () => {
     const whole = await db.heads('parts').get('demo-heron-camera');
     const older = Object.fromEntries(Object.entries(whole!).filter(([key]) => key !== 'note' && key !== 'archived'));
@@ -228,6 +235,7 @@ describe('reading what is stored', () => {
 });
 
 describe('readings that belong together', () => {
+  prepared();
   const count = async () => (await readReadings(db)).records.filter((r) => r.nightId === 'demo-tonight-heron').length;
 
   it('are kept as one change, and undone as one', async () => {

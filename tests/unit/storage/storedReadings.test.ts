@@ -2,7 +2,8 @@ import { expect } from 'chai';
 import { removeDemo, wipe } from '../../../src/storage/backup.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
 import { retractReading } from '../../../src/storage/readings.ts';
-import { readingsSource, readReadings, type StoredReadings } from '../../../src/storage/storedReadings.ts';
+import { READINGS, readReadings, type StoredReadings } from '../../../src/storage/storedReadings.ts';
+import { tableSource } from '../../../src/storage/tableSource.ts';
 import { undoLast } from '../../../src/storage/undo.ts';
 import type { Writer } from '../../../src/storage/writer.ts';
 import { must, trial } from '../../support/commands.ts';
@@ -18,25 +19,29 @@ let told: (() => void)[];
 /** Waits for the next time that the source tells something. */
 const next = () => new Promise<void>((resolve) => told.push(resolve));
 
-beforeEach(async () => {
-  db = await demoDatabase();
-  w = writerFor(db);
-  [seen, told] = [[], []];
-  const source = readingsSource(db);
-  expect(source.get(), 'nothing before it was read').to.equal(undefined);
-  const first = next();
-  leave = source.subscribe(() => {
-    seen.push(source.get()!);
-    for (const tell of told.splice(0)) tell();
+/** In each of the groups below: hooks of a file itself would run for the tests of all files. */
+function prepared(): void {
+  beforeEach(async () => {
+    db = await demoDatabase();
+    w = writerFor(db);
+    [seen, told] = [[], []];
+    const source = tableSource(db, READINGS);
+    expect(source.get(), 'nothing before it was read').to.equal(undefined);
+    const first = next();
+    leave = source.subscribe(() => {
+      seen.push(source.get()!);
+      for (const tell of told.splice(0)) tell();
+    });
+    await first;
   });
-  await first;
-});
-afterEach(async () => {
-  leave?.();
-  await db.delete();
-});
+  afterEach(async () => {
+    leave?.();
+    await db.delete();
+  });
+}
 
 describe('the source of readings', () => {
+  prepared();
   it('holds all nights at first, and after every change what the database holds', async () => {
     const all = async () => {
       const { records } = await readReadings(db);

@@ -12,19 +12,32 @@ import { fileOf, HILL, must, textOf, trial } from '../../support/commands.ts';
 import { demoDatabase, writerFor, recordOne } from '../../support/database.ts';
 
 let db: OwlDatabase;
-let other: OwlDatabase;
+let phone: Writer | null = null;
 let w: Writer;
-beforeEach(async () => {
-  db = await demoDatabase();
-  other = await demoDatabase();
-  w = writerFor(db, 'laptop', 'tab-a');
-});
-afterEach(() => Promise.all([db.delete(), other.delete()]));
+/** In each of the groups below: hooks of a file itself would run for the tests of all files. */
+function prepared(): void {
+  beforeEach(async () => {
+    db = await demoDatabase();
+    w = writerFor(db, 'laptop', 'tab-a');
+  });
+  afterEach(async () => {
+    await phone?.db.delete();
+    phone = null;
+    await db.delete();
+  });
+}
+
+/** Another device, with a demo of its own; made for the tests that need one. */
+async function phoneOf(): Promise<Writer> {
+  phone ??= writerFor(await demoDatabase(), 'phone');
+  return phone;
+}
 
 const changes = () => db.changes.count();
 const own = async () => (await readReadings(db)).records.filter((r) => r.deviceId !== 'demo');
 
 describe('undo', () => {
+  prepared();
   it('goes by its own count, whatever the clock does', async () => {
     let now = Date.parse('2026-11-24T21:00:00Z');
     const clocked: Writer = {
@@ -94,9 +107,9 @@ describe('undo', () => {
   });
 
   it('of an import leaves the readings that were recorded since', async () => {
-    const phone = writerFor(other, 'phone');
-    must(await recordOne(phone, trial(0.3)));
-    const file = await fileOf(phone);
+    const other = await phoneOf();
+    must(await recordOne(other, trial(0.3)));
+    const file = await fileOf(other);
     must(await applyMerge(w, file, must(await previewImport(w, file)).plan, {}));
     must(await recordOne(writerFor(db, 'laptop', 'tab-b'), trial(0.31)));
     must(await undoLast(w));

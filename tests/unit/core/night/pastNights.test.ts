@@ -15,12 +15,15 @@ import { NOW, reading, withReadings } from '../../../support/records.ts';
 const DAY = 86_400_000;
 const LATER = NOW + 2 * DAY;
 let all: AllRecords;
-before(async () => {
-  const db = await demoDatabase();
-  const { backup } = await collect(writerFor(db));
-  all = { ...backup.lists, ...SETTING_DEFAULTS, readings: byNight(backup.lists.readings) };
-  await db.delete();
-});
+/** In each of the groups below: hooks of a file itself would run for the tests of all files. */
+function prepared(): void {
+  before(async () => {
+    const db = await demoDatabase();
+    const { backup } = await collect(writerFor(db));
+    all = { ...backup.lists, ...SETTING_DEFAULTS, readings: byNight(backup.lists.readings) };
+    await db.delete();
+  });
+}
 
 const SUBJECTS: Record<string, Reading['subject']> = {
   mount: { type: 'mount', id: 'demo-heron-mount' },
@@ -61,6 +64,7 @@ const drawn = (records: AllRecords, nightId: string): Record<string, string> => 
 };
 
 describe('nights that are over', () => {
+  prepared();
   it('stay what they were, whatever later nights teach', () => {
     const past = all.nights.filter((n) => n.rigId === 'demo-heron').map((n) => n.id);
     const before = new Map(past.map((id) => [id, drawn(all, id)]));

@@ -1,0 +1,127 @@
+/** The rows of one table as they are stored, checked. A row is read again when it changed, in this tab or in another one; the
+ *  others keep what was made of them, so that a change costs what it touches and not the whole history. */
+import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
+import { createListeners } from '../core/listeners.ts';
+import type { OwlDatabase } from './database.ts';
+import { failureOf } from './transact.ts';
+
+export type TableSource<Shown> = {
+  /** Undefined until everything was read once. */
+  get: () => Shown | undefined;
+  subscribe: (listener: () => void) => () => void;
+};
+
+export type TableReading<Row, Shown> = {
+  table: string;
+  /** @param seen lives as long as one reading of the whole table. */
+  check: (row: unknown, seen: Set<unknown>) => Row;
+  /** @param rows by key; those that came later stand last. */
+  gather: (rows: ReadonlyMap<string, Row>) => Shown;
+};
+
+/** Keys of the rows that a change touched; null when they cannot be told one by one. */
+function touched(parts: ObservabilitySet, part: string): string[] | null {
+  const ranges = parts[part];
+  if (!ranges) return [];
+  const keys: string[] = [];
+  for (const { from, to } of RangeSet(ranges)) {
+    if (typeof from !== 'string' || from !== to) return null;
+    keys.push(from);
+  }
+  return keys;
+}
+
+/** The whole table, each row checked. */
+export async function readTable<Row>(
+  db: OwlDatabase,
+  { table, check }: Pick<TableReading<Row, unknown>, 'table' | 'check'>,
+): Promise<Map<string, Row>> {
+  const seen = new Set<unknown>();
+  const { keyPath } = db.table(table).schema.primKey;
+  const rows = await db.table<Record<string, unknown>>(table).toArray();
+  return new Map(rows.map((row) => [String(row[String(keyPath)]), check(row, seen)]));
+}
+
+/** What is kept of the rows between one reading and the next. */
+function rowsReader<Row, Shown>(db: OwlDatabase, how: TableReading<Row, Shown>) {
+  let rows: Map<string, Row> | null = null;
+  let due: Set<string> | 'all' = 'all';
+  const readRows = async (known: Map<string, Row>, keys: readonly string[]): Promise<void> => {
+    const found = await db.table<unknown>(how.table).bulkGet([...keys]);
+    keys.forEach((key, i) => {
+      const row = found[i];
+      if (row === undefined) known.delete(key);
+      else known.set(key, how.check(row, new Set()));
+    });
+  };
+  return {
+    /** Null: everything. */
+    again: (keys: readonly string[] | null): void => {
+      if (keys === null) due = 'all';
+      else if (due !== 'all') for (const key of keys) due.add(key);
+    },
+    /** Reads what is due; null when nothing is. @throws what the database throws; everything is due then. */
+    read: async (): Promise<{ shown: Shown } | null> => {
+      const now = due;
+      if (now !== 'all' && now.size === 0) return null;
+      due = new Set();
+      try {
+        if (rows === null || now === 'all') rows = await readTable(db, how);
+        else await readRows(rows, [...now]);
+        return { shown: how.gather(rows) };
+      } catch (error) {
+        due = 'all';
+        throw error;
+      }
+    },
+  };
+}
+
+/** Reads one after the other: what changes while something is read is read after it. */
+function inTurn(read: () => Promise<void>): () => void {
+  let last: Promise<void> = Promise.resolve();
+  return () => {
+    last = last.then(read);
+  };
+}
+
+/** Reads while someone listens. A database that is closed meanwhile is told elsewhere. */
+export function tableSource<Row, Shown>(db: OwlDatabase, how: TableReading<Row, Shown>): TableSource<Shown> {
+  const reader = rowsReader(db, how);
+  const { subscribe, tell } = createListeners();
+  const part = `idb://${db.name}/${how.table}/`;
+  let shown: Shown | undefined;
+  let listening = 0;
+  const read = inTurn(async () => {
+    try {
+      const fresh = await reader.read();
+      if (!fresh) return;
+      ({ shown } = fresh);
+      tell();
+    } catch (error) {
+      if (failureOf(error) === null) throw error;
+    }
+  });
+  const noteChange = (parts: ObservabilitySet): void => {
+    const keys = touched(parts, part);
+    if (keys?.length === 0) return;
+    reader.again(keys);
+    read();
+  };
+  const listen = (): void => {
+    Dexie.on('storagemutated', noteChange);
+    reader.again(null);
+    read();
+  };
+  return {
+    get: () => shown,
+    subscribe: (listener) => {
+      if ((listening += 1) === 1) listen();
+      const leave = subscribe(listener);
+      return () => {
+        leave();
+        if ((listening -= 1) === 0) Dexie.on.storagemutated.unsubscribe(noteChange);
+      };
+    },
+  };
+}
