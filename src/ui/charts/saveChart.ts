@@ -12,6 +12,15 @@ function withDayTokens<T>(work: (tokenOf: (name: string) => string) => T): T {
   return result;
 }
 
+/** A sheet under the drawing: a style of its own would be refused by the page's policy, and not every program reads it. */
+function ground({ viewBox, namespaceURI, ownerDocument }: SVGSVGElement, colour: string): Element {
+  const { x, y, width, height } = viewBox.baseVal;
+  const sheet = ownerDocument.createElementNS(namespaceURI, 'rect');
+  for (const [name, value] of Object.entries({ x, y, width, height, fill: colour }))
+    sheet.setAttribute(name, String(value));
+  return sheet;
+}
+
 /** The drawing's own text, readable by other programs. */
 export function standaloneSvg(svg: SVGSVGElement, tokenOf: (name: string) => string): string {
   const copy = svg.cloneNode(true) as SVGSVGElement;
@@ -20,7 +29,7 @@ export function standaloneSvg(svg: SVGSVGElement, tokenOf: (name: string) => str
   copy.setAttribute('width', String(width));
   copy.setAttribute('height', String(height));
   copy.setAttribute('font-family', 'sans-serif');
-  copy.setAttribute('style', `background:${tokenOf('--sheet')}`);
+  copy.prepend(ground(copy, tokenOf('--sheet')));
   copy.querySelectorAll('.mono-axis').forEach((text) => text.setAttribute('font-size', '12'));
   return new XMLSerializer()
     .serializeToString(copy)
