@@ -183,26 +183,30 @@ describe('the drive that is taken for granted', () => {
   });
 
   it('a measured track gives its own harmonics, each a whole part of the period', () => {
-    const track = reading(
-      'track',
-      {
-        periodS: 480,
-        harmonics: [
-          { k: 1, amplitudeArcsec: 6, phaseDeg: 0 },
-          { k: 3, amplitudeArcsec: 2, phaseDeg: 90 },
-        ],
-        raDriftArcsecPerMin: 0.1,
-        peakToPeakArcsec: 12,
-        rmsArcsec: 4,
-        seeingPeakToPeakArcsec: 0,
-      },
-      { subject: { type: 'mount', id: 'demo-wagtail-mount' } },
-    );
-    const { tracking } = night({ readings: [track], rigId: 'demo-wagtail' }).budget!.input;
-    expect(tracking.guided ? [] : tracking.sinusoids).to.deep.equal([
+    const values = (raDriftArcsecPerMin: number | null) => ({
+      periodS: 480,
+      harmonics: [
+        { k: 1, amplitudeArcsec: 6, phaseDeg: 0 },
+        { k: 3, amplitudeArcsec: 2, phaseDeg: 90 },
+      ],
+      raDriftArcsecPerMin,
+      decDriftArcsecPerMin: null,
+      residualArcsec: 1,
+    });
+    const tracked = (raDriftArcsecPerMin: number | null) => {
+      const subject = { type: 'mount', id: 'demo-wagtail-mount' } as const;
+      const readings = [reading('track', values(raDriftArcsecPerMin), { subject })];
+      const { input, sources } = night({ readings, rigId: 'demo-wagtail' }).budget!;
+      if (input.tracking.guided) throw new Error('Wagtail is not guided');
+      return { ...input.tracking, rate: sources.raRate!.basis };
+    };
+    expect(tracked(0.1).sinusoids).to.deep.equal([
       { amplitudeArcsec: 6, periodS: 480 },
       { amplitudeArcsec: 2, periodS: 160 },
     ]);
+    expect(tracked(0.1)).to.deep.include({ raRateAxisArcsecPerMin: 0.1, rate: 'measured' });
+    const assumed = ASSUMED.raRateAxisArcsecPerMin;
+    expect(tracked(null)).to.deep.include({ raRateAxisArcsecPerMin: assumed, rate: 'assumed' });
   });
 });
 

@@ -25,6 +25,24 @@ describe('right ascension once more', () => {
   });
 });
 
+describe('the piece that is shifted sideways', () => {
+  it('is the one of tonight’s last trial, and the usual one before it', () => {
+    const trial = (partId: string, minute: number): Reading =>
+      reading(
+        'balance',
+        { axis: 'sideways', positionM: 0, drops: 'upper' },
+        { ...at(minute), id: `s${minute}`, subject: { type: 'part', id: partId } },
+      );
+    const moved = (...readings: Reading[]) => {
+      const tip = usualTip(nightRecords({ snapshots: [snapshotOf()], readings }), 'sideways')!;
+      return [tip.levers.moving[0]!.partId, tip.trials.length];
+    };
+    const [scope, camera] = ['demo-heron-guide-scope', 'demo-heron-guide-camera'];
+    expect(moved()).to.deep.equal([scope, 0]);
+    expect(moved(trial(scope, 1), trial(camera, 2))).to.deep.equal([camera, 1]);
+  });
+});
+
 describe('two turns in a row, each with the error before and after it', () => {
   it('teach twice, also when nothing was recorded before the first', () => {
     const turned = (minute: number, beforeArcmin: number, afterArcmin: number): Reading =>
