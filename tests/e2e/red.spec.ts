@@ -1,7 +1,8 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectOnlyRed, HERON, notRedPixels, open, WAGTAIL } from './support.ts';
+import { expectOnlyRed, HERON, notRedPixels, open, visit, WAGTAIL } from './support.ts';
+import { HALVES } from './views.ts';
 
-/** Views that something was done to; the plain ones are looked at where their contrast is. */
+/** Views that something was done to. */
 type View = { name: string; path: string; prepare?: (page: Page) => Promise<void> };
 
 const views: View[] = [
@@ -126,6 +127,17 @@ const views: View[] = [
 ];
 
 test.describe('in Red every pixel has green = blue = 0', () => {
+  for (const [n, plain] of HALVES.entries()) {
+    test(`on every view, half ${n + 1}`, async ({ page }) => {
+      test.setTimeout(180_000);
+      await open(page, '/help', 'red');
+      for (const [path, heading] of plain) {
+        await visit(page, path, heading);
+        await expectOnlyRed(page, path);
+      }
+    });
+  }
+
   test('with focus, errors, menus and dialogs', async ({ page }) => {
     test.setTimeout(180_000);
     for (const { name, path, prepare } of views) {
