@@ -6,6 +6,9 @@ import { turnedBy } from '../../../../src/core/mount/finderPlate.ts';
 import { barPlace } from '../../../../src/core/mount/heavySide.ts';
 import { learnLockShift } from '../../../../src/core/mount/knobs.ts';
 import { legStretches } from '../../../../src/core/mount/level.ts';
+import { engravedStars } from '../../../../src/core/mount/plateEngraving.ts';
+import { capOfDate } from '../../../../src/core/mount/poleField.ts';
+import { footing, type Feet } from '../../../../src/core/mount/tripod.ts';
 
 describe('by hand', () => {
   it('the leg under the slope is drawn out most, each by how far it lies below the highest', () => {
@@ -46,6 +49,26 @@ describe('by hand', () => {
   it('a star at the horizon is taken as seen from half a degree on', () => {
     expect(refractionDriftArcsecPerMin(6, -1, 40)).to.equal(0);
     expect(Math.abs(refractionDriftArcsecPerMin(6, 2, 40))).to.be.greaterThan(1);
+  });
+
+  it('the equator counts as north, for the stars of the cap and those engraved', () => {
+    const star = (decJ2000Deg: number) => ({ raJ2000Deg: 10, decJ2000Deg, magnitude: decJ2000Deg });
+    const cap = (latDeg: number) =>
+      capOfDate([star(-1), star(0), star(1)], Date.UTC(2026, 0, 1), latDeg).map((s) => s.magnitude);
+    expect([cap(40), cap(0), cap(-40)]).to.deep.equal([[0, 1], [0, 1], [-1]]);
+    const engraved = (latDeg: number) => engravedStars([11767, 85822, 5372], 2026, latDeg).map((s) => s.angleDeg);
+    expect(engraved(40)).to.have.length(3);
+    expect(engraved(0)).to.deep.equal(engraved(40));
+  });
+
+  it('a rig whose weight stands on the line between two feet does not stand', () => {
+    const feet: Feet = [
+      [-1, 0],
+      [1, 0],
+      [0, 2],
+    ];
+    const stands = (y: number) => footing(feet, [{ massKg: 5, positionM: [0, y, 1] }]).stable;
+    expect([stands(-0.1), stands(0), stands(0.1), stands(2.1)]).to.deep.equal([false, false, true, false]);
   });
 
   it('of two weights every set is tried once: one, the other, both', () => {
