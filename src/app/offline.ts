@@ -3,8 +3,8 @@ import { registerSW } from 'virtual:pwa-register';
 
 export type Offline = { onNewer: (take: () => void) => void };
 
-/** Registers once, and has what the browser lost of the build kept again. `onNewer` gets the function that takes the newer build and reloads; on a first visit nothing is
- *  newer, the build is only being kept. */
+/** Registers once, and has what the browser lost of the build kept again. `onNewer` gets the function that takes the newer
+ *  build and reloads; on a first visit nothing is newer, the build is only being kept. */
 export function keepOffline({ onNewer }: Offline): void {
   if (!('serviceWorker' in navigator) || import.meta.env.DEV) return;
   const { controller } = navigator.serviceWorker;

@@ -3,10 +3,9 @@
 import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
 import { createListeners } from '../core/listeners.ts';
 import type { OwlDatabase } from './database.ts';
-import { failureOf } from './transact.ts';
 
 export type TableSource<Shown> = {
-  /** Undefined until everything was read once. */
+  /** Undefined until everything was read once. @throws what stood in the way of reading, until reading succeeds. */
   get: () => Shown | undefined;
   subscribe: (listener: () => void) => () => void;
 };
@@ -77,7 +76,7 @@ function rowsReader<Row, Shown>(db: OwlDatabase, how: TableReading<Row, Shown>) 
   };
 }
 
-/** Reads one after the other: what changes while something is read is read after it. */
+/** Reads one after the other: what changes while something is read is read after it. @param read never rejects. */
 function inTurn(read: () => Promise<void>): () => void {
   let last: Promise<void> = Promise.resolve();
   return () => {
@@ -85,23 +84,36 @@ function inTurn(read: () => Promise<void>): () => void {
   };
 }
 
-/** Reads while someone listens. A database that is closed meanwhile is told elsewhere. */
-export function tableSource<Row, Shown>(db: OwlDatabase, how: TableReading<Row, Shown>): TableSource<Shown> {
-  const reader = rowsReader(db, how);
-  const { subscribe, tell } = createListeners();
-  const part = `idb://${db.name}/${how.table}/`;
+/** What was read last, or what stood in the way. A database that was closed is told by whoever closed it. */
+function latest<Shown>(db: OwlDatabase, readDue: () => Promise<{ shown: Shown } | null>, tell: () => void) {
   let shown: Shown | undefined;
-  let listening = 0;
+  let failed: { error: unknown } | null = null;
   const read = inTurn(async () => {
     try {
-      const fresh = await reader.read();
+      const fresh = await readDue();
       if (!fresh) return;
       ({ shown } = fresh);
-      tell();
+      failed = null;
     } catch (error) {
-      if (failureOf(error) === null) throw error;
+      if (!db.isOpen()) return;
+      failed = { error };
     }
+    tell();
   });
+  const get = (): Shown | undefined => {
+    if (failed) throw failed.error;
+    return shown;
+  };
+  return { read, get };
+}
+
+/** Reads while someone listens. */
+export function tableSource<Row, Shown>(db: OwlDatabase, how: TableReading<Row, Shown>): TableSource<Shown> {
+  const { subscribe, tell } = createListeners();
+  const reader = rowsReader(db, how);
+  const { read, get } = latest(db, reader.read, tell);
+  const part = `idb://${db.name}/${how.table}/`;
+  let listening = 0;
   const noteChange = (parts: ObservabilitySet): void => {
     const keys = touched(parts, part);
     if (keys?.length === 0) return;
@@ -114,7 +126,7 @@ export function tableSource<Row, Shown>(db: OwlDatabase, how: TableReading<Row, 
     read();
   };
   return {
-    get: () => shown,
+    get,
     subscribe: (listener) => {
       if ((listening += 1) === 1) listen();
       const leave = subscribe(listener);

@@ -2,12 +2,9 @@
 
 /** Without control characters other than tab and line end, and without halves of characters. */
 export function withoutControls(text: string): string {
-  return (
-    text
-      // eslint-disable-next-line no-control-regex -- control characters are what is taken out
-      .replaceAll(/[\u0000-\u0008\u000b\u000c\u000e-\u001f\u007f-\u009f\ufffe\uffff]/g, '')
-      .replaceAll(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '')
-  );
+  return text
+    .replaceAll(/(?![\t\n\r])\p{Cc}|[\ufffe\uffff]/gu, '')
+    .replaceAll(/[\ud800-\udbff](?![\udc00-\udfff])|(?<![\ud800-\udbff])[\udc00-\udfff]/g, '');
 }
 
 /** The same in one line: line ends and tabs become spaces. */

@@ -1,7 +1,7 @@
 /** What level, bearing and latitude show, as codes and figures. */
 import { wrap180 } from '../../core/math/angles.ts';
 import { turnsFor } from '../../core/mount/knobs.ts';
-import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
+import { magneticOfNight, poleByCompassDeg } from '../../core/night/magneticOfNight.ts';
 import { bearingRead, type IronCheck } from '../../core/night/bearing.ts';
 import { footAzimuthsDeg, LEVEL_GOOD_DEG, legStretches, type LegStretch } from '../../core/mount/level.ts';
 import type { Tilt } from '../../core/mount/tiltedBase.ts';
@@ -55,7 +55,7 @@ function setSaying(night: NightStatic, poleDeg: number): BearingSaying {
   const foot = nearestFoot(feetOf(night), poleDeg);
   return {
     code: 'set',
-    compassDeg: compassReadingDeg(poleDeg, magneticOfNight(night).declinationDeg),
+    compassDeg: poleByCompassDeg(night),
     south: poleDeg === 180,
     foot: foot === null ? null : compassPoint(foot),
     turned: foot !== null && Math.abs(wrap180(foot - poleDeg)) > LEG_ON_POLE_DEG,

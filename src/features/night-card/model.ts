@@ -1,5 +1,5 @@
 /** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
-import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
+import { poleByCompassDeg } from '../../core/night/magneticOfNight.ts';
 import { nightAt, nightEventList, type NightEvent } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { tapeReadingM } from '../../core/mount/tape.ts';
@@ -10,7 +10,6 @@ import { tapeOfRig } from '../../core/rig/tapeOfRig.ts';
 import { usualTip } from '../../core/night/balance/tipOfNight.ts';
 import type { Reading } from '../../core/records/reading.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
-import { compassReadingDeg, poleBearingDeg } from '../../core/sky/bearing.ts';
 import { MS_PER_MINUTE } from '../../core/time/utc.ts';
 
 export type DialRow = { timeMs: number; reading: number | null; viewAngleDeg: number };
@@ -92,7 +91,7 @@ function subsOf({ plan, entry }: NightStatic): NightCard['subs'] {
 
 /** @param settings whose tapes the places are read from. */
 export function nightCard(night: NightStatic, settings: SettingValue<'balance'>): NightCard {
-  const { site, known, rig } = night.records;
+  const { known, rig } = night.records;
   const { spacing } = night.numbers.lightPath;
   const focus = known.last('focus', rig.id);
   const pole = poleOfNight(night.records);
@@ -100,7 +99,7 @@ export function nightCard(night: NightStatic, settings: SettingValue<'balance'>)
     events: nightEventList(night),
     transitMs: night.targetSky && !night.targetSky.transit.neverRises ? night.targetSky.transit.transitMs : null,
     dial: dialRows(night),
-    compassDeg: compassReadingDeg(poleBearingDeg(site.latDeg), magneticOfNight(night).declinationDeg),
+    compassDeg: poleByCompassDeg(night),
     scaleDeg: scaleToSet(night.records).scaleDeg,
     weights: weightsOf(night, settings),
     tubeM: tubeOf(night, settings),

@@ -9,30 +9,14 @@ import { readReadings } from '../../../src/storage/storedReadings.ts';
 import { removalOf, undoChange, undoLast } from '../../../src/storage/undo.ts';
 import { type Writer } from '../../../src/storage/writer.ts';
 import { fileOf, HILL, must, textOf, trial } from '../../support/commands.ts';
-import { demoDatabase, writerFor, recordOne } from '../../support/database.ts';
+import { recordOne, writerFor } from '../../support/database.ts';
+import { devices } from '../../support/devices.ts';
 
 let db: OwlDatabase;
-let phone: Writer | null = null;
 let w: Writer;
-/** In each of the groups below: hooks of a file itself would run for the tests of all files. */
-function prepared(): void {
-  beforeEach(async () => {
-    db = await demoDatabase();
-    w = writerFor(db, 'laptop', 'tab-a');
-  });
-  afterEach(async () => {
-    await phone?.db.delete();
-    phone = null;
-    await db.delete();
-  });
-}
-
-/** Another device, with a demo of its own; made for the tests that need one. */
-async function phoneOf(): Promise<Writer> {
-  phone ??= writerFor(await demoDatabase(), 'phone');
-  return phone;
-}
-
+const { prepared, phoneOf } = devices((made, laptop) => {
+  [db, w] = [made, laptop];
+});
 const changes = () => db.changes.count();
 const own = async () => (await readReadings(db)).records.filter((r) => r.deviceId !== 'demo');
 

@@ -1,9 +1,8 @@
 /** Where the pole is to the bare eye, as codes and figures. */
-import { magneticOfNight } from '../../../core/night/magneticOfNight.ts';
+import { poleByCompassDeg } from '../../../core/night/magneticOfNight.ts';
 import { horizonAltDeg } from '../../../core/night/plan/darkness.ts';
 import type { NightAt } from '../../../core/night/nightAt.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
-import { compassReadingDeg, poleBearingDeg } from '../../../core/sky/bearing.ts';
 import { toHorizontal } from '../../../core/sky/horizontal.ts';
 import { elevatedPole, projectFrom, starHops, type Hop, type ViewPoint } from '../../../core/sky/starHop.ts';
 import type { FindSaying } from '../../../text/findWords.ts';
@@ -36,7 +35,7 @@ export function findModel(night: NightStatic, at: NightAt): FindModel {
             south,
             altDeg: Math.abs(site.latDeg),
             star: at.poleStar.name,
-            compassDeg: compassReadingDeg(poleBearingDeg(site.latDeg), magneticOfNight(night).declinationDeg),
+            compassDeg: poleByCompassDeg(night),
           },
     hops: starHops(at.timeMs, site, (azDeg) => horizonAltDeg(site, azDeg)),
     poleStar: projectFrom(centre, star),
