@@ -96,7 +96,7 @@ function broken(all: AllRecords): string[] {
 }
 
 export const anyRecordProperty = (): fc.IRawProperty<unknown> => {
-  const base = demoWorld();
+  const base: AllRecords = demoWorld();
   return fc.property(fc.array(change, { minLength: 1, maxLength: 3 }), (changes) => {
     const found = broken(changes.reduce((all, one) => one(all), base));
     if (found.length > 0) throw new Error(found.join('; '));

@@ -79,7 +79,7 @@ function outdoors(night: NightStatic): Benches {
     watch: () => watchAt(night, moment),
     logbook: () => [
       foldedTicks(records.readings).listed.map((r) => readingLine(r, { format, south: records.site.latDeg < 0 })),
-      records.known.all().length,
+      records.known.nights(),
     ],
   };
 }

@@ -4,7 +4,6 @@ import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { writeBackup, type Backup } from '../../src/formats/backup.ts';
 import { readBackup } from '../../src/formats/readBackup.ts';
-import type { AllRecords } from '../../src/core/night/nightRecords.ts';
 import { TYPED } from '../../src/core/records/reading.ts';
 import { applyMerge, applyReplace, collect, previewImport, removeDemo, wipe } from '../../src/storage/backup.ts';
 import { OwlDatabase } from '../../src/storage/database.ts';
@@ -51,14 +50,14 @@ let databases = 0;
 /** A small store: one rig with its parts, one night. */
 async function smallStore(): Promise<OwlDatabase> {
   const db = new OwlDatabase(`trial-commands-${(databases += 1)}`);
-  const all: AllRecords = demoWorld();
-  const named = new Set(all.snapshots[0]?.parts.map((p) => p.id));
+  const all = demoWorld();
+  const named = new Set(all.snapshot.parts.map((p) => p.id));
   await db.heads('parts').bulkPut(all.parts.filter((p) => named.has(p.id)));
   await db.heads('rigs').bulkPut(all.rigs.filter((r) => r.id === 'demo-heron'));
   await db.heads('sites').bulkPut([...all.sites]);
   await db.heads('targets').bulkPut(all.targets.slice(0, 2));
   await db.heads('nights').bulkPut([...all.nights]);
-  await db.snapshots.bulkPut([...all.snapshots]);
+  await db.snapshots.put(all.snapshot);
   return db;
 }
 

@@ -1,6 +1,7 @@
 /** The demo's records with one night of Heron, `n1`, and a snapshot `s1` of it: what trials change and derive from, as the
  *  benches do. */
 import { byNight } from '../../src/core/night/readingIndex.ts';
+import { snapshotsById } from '../../src/core/night/storedSnapshot.ts';
 import { recordsOfNight, type AllRecords, type NightRecords } from '../../src/core/night/nightRecords.ts';
 import { partsOfRig } from '../../src/core/rig/rigState.ts';
 import type { Night } from '../../src/core/records/night.ts';
@@ -9,6 +10,7 @@ import { TYPED, type Reading, type ReadingOf } from '../../src/core/records/read
 import type { Rig } from '../../src/core/records/rig.ts';
 import { SETTING_DEFAULTS } from '../../src/core/records/setting.ts';
 import type { Site, Target } from '../../src/core/records/site.ts';
+import type { Snapshot } from '../../src/core/records/snapshot.ts';
 import { head, night, plan } from '../../src/storage/demo/demoNights.ts';
 import { DEMO_PARTS } from '../../src/storage/demo/demoParts.ts';
 import { DEMO_RIGS, DEMO_SITES, DEMO_TARGETS } from '../../src/storage/demo/demoRigs.ts';
@@ -18,7 +20,8 @@ export const TRIAL_NOW = Date.parse('2026-11-24T19:21:00Z');
 /** The head of a record of the trial's own. */
 export const own = { ...head(TRIAL_NOW), deviceId: 'trial', origin: 'user' as const };
 
-export function demoWorld(): AllRecords {
+/** With the one snapshot as a record. */
+export function demoWorld(): AllRecords & { snapshot: Snapshot } {
   const parts = DEMO_PARTS.map((p): Part => ({ ...own, ...p }));
   const rigs = DEMO_RIGS.map((r): Rig => ({ ...own, ...r }));
   const sites = DEMO_SITES.map((s): Site => ({ ...own, ...s }));
@@ -29,9 +32,10 @@ export function demoWorld(): AllRecords {
   const rig = rigs.find((r) => r.id === 'demo-heron');
   const site = sites.find((s) => s.id === 'demo-estrela');
   if (!rig || !site) throw new Error('the demo lacks its rig or site');
-  const snapshots = [{ id: 's1', takenAtUtc: '2026-11-24T18:00:00.000Z', rig, parts: partsOfRig(rig, parts), site }];
+  const snapshot = { id: 's1', takenAtUtc: '2026-11-24T18:00:00.000Z', rig, parts: partsOfRig(rig, parts), site };
+  const snapshots = snapshotsById([snapshot]);
   const { limits, schools } = SETTING_DEFAULTS;
-  return { parts, rigs, sites: [site], targets, nights, readings: byNight([]), snapshots, limits, schools };
+  return { parts, rigs, sites: [site], targets, nights, readings: byNight([]), snapshots, snapshot, limits, schools };
 }
 
 const WORLD = demoWorld();
@@ -47,13 +51,19 @@ export type TrialWish = {
 
 /** The night's records as the benches get them. */
 export function trialNight({ readings, site = {}, mount = (m) => m, placed, parts = [] }: TrialWish): NightRecords {
-  const [kept] = WORLD.snapshots;
-  if (!kept) throw new Error('the demo has no snapshot');
+  const kept = WORLD.snapshot;
   const all = [...WORLD.parts.map((p) => (p.id === kept.rig.mountId && p.kind === 'mount' ? mount(p) : p)), ...parts];
   const rig = { ...kept.rig, placed: placed ?? kept.rig.placed };
   const here = { ...kept.site, ...site };
-  const snapshots = [{ ...kept, rig, parts: partsOfRig(rig, all), site: here }];
-  const changed = { ...WORLD, parts: all, rigs: [rig], sites: [here], snapshots, readings: byNight(readings) };
+  const snapshots = snapshotsById([{ ...kept, rig, parts: partsOfRig(rig, all), site: here }]);
+  const changed = {
+    ...WORLD,
+    parts: all,
+    rigs: [rig],
+    sites: [here],
+    snapshots,
+    readings: byNight(readings, here.latDeg),
+  };
   const records = recordsOfNight(changed, 'n1', TRIAL_NOW);
   if (!records) throw new Error('the night is missing');
   return records;

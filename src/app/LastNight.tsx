@@ -1,5 +1,6 @@
 import { Button } from 'react-bootstrap';
 import { Navigate, useNavigate, useSearchParams } from 'react-router';
+import { livingNights } from '../core/night/livingNights.ts';
 import { useShared } from '../session/session.ts';
 import { Header } from './frame/Header.tsx';
 import { PageTitle } from '../ui/PageTitle.tsx';
@@ -9,9 +10,7 @@ export function LastNight() {
   const { stored } = useShared();
   const navigate = useNavigate();
   const [params] = useSearchParams();
-  const nights = stored.nights
-    .filter((n) => n.deletedAtUtc === null)
-    .sort((a, b) => (a.eveningDate < b.eveningDate ? 1 : a.eveningDate > b.eveningDate ? -1 : a.id < b.id ? -1 : 1));
+  const nights = livingNights(stored.nights);
   const last = nights.find((n) => n.id === localStorage.getItem('tidy-owl-last-night')) ?? nights[0];
   const asked = params.get('to');
   // A plain host answers a deep address with a page that sends the app here with what was asked for.

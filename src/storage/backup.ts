@@ -1,12 +1,13 @@
 /** Everything out of the database and back in: export, merge, replace, wipe. Each write is one transaction that can be
  *  undone as a whole, is checked against what is stored now, and changes nothing when it is repeated. */
+import { fingerprint } from '../core/fingerprint.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
 import { firstIssue } from '../core/records/issue.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import { LONGEST_LINEAGE, type Backup, type BackupLists } from '../formats/backup.ts';
-import { logChange } from './changeLog.ts';
+import { logRows } from './changeLog.ts';
 import type { Damaged } from './checkRows.ts';
-import { contentFingerprint, fingerprint } from './content.ts';
+import { contentFingerprint } from './content.ts';
 import { HEAD_SCHEMAS, HEAD_TABLES, type HeadTable } from '../core/records/heads.ts';
 import { contentsWith, lineageKey } from './lineage.ts';
 import {
@@ -91,7 +92,7 @@ function asWhole<T>(
       const log = rowLog(w.db);
       const done = await change(log);
       const rows = done.ok ? await log.finish() : [];
-      if (rows.length > 0) await logChange(w, 'whole', name, [{ type: 'rows', rows }]);
+      if (rows.length > 0) await logRows(w, name, rows);
       return done;
     },
   );

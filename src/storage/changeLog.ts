@@ -1,6 +1,6 @@
 /** The list of changes that undo goes back along: written with every command, counted, and kept short. */
 import { toUtcText } from '../core/time/utc.ts';
-import type { Change, ChangeLabel, StoredChange } from './changes.ts';
+import type { Change, ChangeLabel, RowChange, StoredChange } from './changes.ts';
 import type { OwlDatabase } from './database.ts';
 import type { Writer } from './writer.ts';
 
@@ -19,15 +19,32 @@ export async function nextSeq(db: OwlDatabase): Promise<number> {
   return seq;
 }
 
-const isLarge = (change: StoredChange): boolean => change.changes.some((one) => one.type === 'rows');
+const rowsAt = (db: OwlDatabase, changeId: string) =>
+  db.changedRows.where('[changeId+n]').between([changeId, -Infinity], [changeId, Infinity]);
 
-/** Keeps a change for undo. Runs inside the caller's transaction. */
-export async function logChange(w: Writer, label: ChangeLabel, name: string, changes: Change[]): Promise<void> {
-  const { db, tabId } = w;
+/** The rows of a change of many, in the order in which they were changed. */
+export async function rowsOf(db: OwlDatabase, changeId: string): Promise<RowChange[]> {
+  const rows = await rowsAt(db, changeId).toArray();
+  return rows.map(({ table, key, before, afterPrint, afterIds }) => ({ table, key, before, afterPrint, afterIds }));
+}
+
+/** Runs inside the caller's transaction. */
+export async function forgetChanges(db: OwlDatabase, ids: readonly string[]): Promise<void> {
+  await db.changes.bulkDelete([...ids]);
+  for (const id of ids) await rowsAt(db, id).delete();
+}
+
+/** Changes of many rows, oldest first. */
+async function largeChanges(db: OwlDatabase): Promise<string[]> {
+  const large = await db.changes.filter((c) => c.changes.some((one) => one.type === 'rows')).toArray();
+  return large.sort((a, b) => a.seq - b.seq).map((c) => c.id);
+}
+
+async function put(w: Writer, label: ChangeLabel, name: string, changes: Change[]): Promise<string> {
   const stored: StoredChange = {
     id: w.newId(),
-    seq: await nextSeq(db),
-    tabId,
+    seq: await nextSeq(w.db),
+    tabId: w.tabId,
     press: w.press ?? w.newId(),
     atUtc: toUtcText(w.nowMs()),
     label,
@@ -35,12 +52,23 @@ export async function logChange(w: Writer, label: ChangeLabel, name: string, cha
     changes,
     refused: false,
   };
-  await db.changes.put(stored);
-  const mine = await changesOf(db, tabId).primaryKeys();
-  await db.changes.bulkDelete(mine.slice(0, Math.max(0, mine.length - CHANGES_KEPT)));
-  if (label !== 'whole') return;
-  const large = (await db.changes.toArray()).filter(isLarge).sort((a, b) => a.seq - b.seq);
-  await db.changes.bulkDelete(large.slice(0, Math.max(0, large.length - LARGE_KEPT)).map((c) => c.id));
+  await w.db.changes.put(stored);
+  const mine = await changesOf(w.db, w.tabId).primaryKeys();
+  await forgetChanges(w.db, mine.slice(0, Math.max(0, mine.length - CHANGES_KEPT)));
+  return stored.id;
+}
+
+/** Keeps a change for undo. Runs inside the caller's transaction. */
+export async function logChange(w: Writer, label: ChangeLabel, name: string, changes: Change[]): Promise<void> {
+  await put(w, label, name, changes);
+}
+
+/** Keeps a change of many rows. Runs inside the caller's transaction. */
+export async function logRows(w: Writer, name: string, rows: readonly RowChange[]): Promise<void> {
+  const changeId = await put(w, 'whole', name, [{ type: 'rows' }]);
+  await w.db.changedRows.bulkPut(rows.map((row, n) => ({ ...row, changeId, n })));
+  const large = await largeChanges(w.db);
+  await forgetChanges(w.db, large.slice(0, Math.max(0, large.length - LARGE_KEPT)));
 }
 
 /** A tab's changes, oldest first. */
@@ -53,5 +81,8 @@ const WEEK_MS = 7 * 86_400_000;
 /** Changes of tabs that are gone are kept for a week. @param open tabs that are open now. */
 export async function forgetOldChanges(db: OwlDatabase, nowMs: number, open: ReadonlySet<string>): Promise<void> {
   const before = toUtcText(nowMs - WEEK_MS);
-  await db.changes.filter((c) => c.atUtc < before && !open.has(c.tabId)).delete();
+  await db.transaction('rw', db.changes, db.changedRows, async () => {
+    const old = await db.changes.filter((c) => c.atUtc < before && !open.has(c.tabId)).primaryKeys();
+    await forgetChanges(db, old);
+  });
 }

@@ -12,7 +12,9 @@ export type RowChange = {
   /** Of readings: which were there after it. */
   afterIds: string[];
 };
-export type RowsChange = { type: 'rows'; rows: RowChange[] };
+/** The rows stand in a table of their own: nothing but undo takes them out. */
+export type RowsChange = { type: 'rows' };
+export type ChangedRow = RowChange & { changeId: string; n: number };
 
 export type HeadChange = {
   [T in HeadTable]: { type: 'head'; table: T; before: HeadRecord<T> | null; after: HeadRecord<T> };

@@ -1,4 +1,5 @@
 /** What a record says, apart from who wrote it when: two revisions with the same content count as the same. */
+import { fingerprint } from '../core/fingerprint.ts';
 import { canonicalJson } from '../formats/canonicalJson.ts';
 
 const BOOKKEEPING = new Set(['rev', 'deviceId', 'createdAtUtc', 'updatedAtUtc', 'origin']);
@@ -10,21 +11,6 @@ export function contentFields(record: object): Record<string, unknown> {
 
 export function contentOf(record: object): string {
   return canonicalJson(contentFields(record));
-}
-
-/** 64 bits of a text as 16 hexadecimal digits: two 32-bit multiply-xorshift hashes run side by side. For telling
- *  revisions apart, not for secrets. */
-export function fingerprint(text: string): string {
-  let [a, b] = [0xdeadbeef, 0x41c6ce57];
-  for (let i = 0; i < text.length; i += 1) {
-    const code = text.charCodeAt(i);
-    a = Math.imul(a ^ code, 2654435761);
-    b = Math.imul(b ^ code, 1597334677);
-  }
-  a = Math.imul(a ^ (a >>> 16), 2246822507) ^ Math.imul(b ^ (b >>> 13), 3266489909);
-  b = Math.imul(b ^ (b >>> 16), 2246822507) ^ Math.imul(a ^ (a >>> 13), 3266489909);
-  const hex = (n: number): string => (n >>> 0).toString(16).padStart(8, '0');
-  return hex(a) + hex(b);
 }
 
 export function contentFingerprint(record: object): string {

@@ -2,7 +2,9 @@
 import Dexie, { type Table } from 'dexie';
 import type { NightReadings } from '../core/records/reading.ts';
 import type { Snapshot } from '../core/records/snapshot.ts';
-import type { StoredChange } from './changes.ts';
+import type { ChangedRow, StoredChange } from './changes.ts';
+import type { StoredNightDigest, StoredSnapshotDigest } from './digests.ts';
+import { dropDigests } from './dropDigests.ts';
 import type { HeadRecord, HeadTable } from '../core/records/heads.ts';
 import { MIGRATIONS } from './migrations.ts';
 
@@ -17,9 +19,13 @@ export class OwlDatabase extends Dexie {
   declare changes: Table<StoredChange, string>;
   declare meta: Table<MetaRow, string>;
   declare lineage: Table<Lineage, string>;
+  declare nightDigests: Table<StoredNightDigest, string>;
+  declare snapshotDigests: Table<StoredSnapshotDigest, string>;
+  declare changedRows: Table<ChangedRow, [string, number]>;
 
   constructor(name = 'tidy-owl') {
     super(name);
+    this.use({ stack: 'dbcore', name: 'dropDigests', create: dropDigests });
     for (const { version, stores, upgrade } of MIGRATIONS) {
       const declared = this.version(version).stores(stores);
       if (upgrade) declared.upgrade(upgrade);

@@ -2,29 +2,32 @@
  *  the user's own is counted; the demo is not missed. */
 import type { Backup } from '../formats/backup.ts';
 import type { ReadingsByNight } from '../core/night/readingIndex.ts';
-import { oncePer } from '../core/once.ts';
 import { HEAD_TABLES } from '../core/records/heads.ts';
 import type { Reading } from '../core/records/reading.ts';
 
 export type Held = { records: number; readings: number; nights: number };
-type Lists = Pick<Backup['lists'], (typeof HEAD_TABLES)[number]> & { readings: readonly Reading[] | ReadingsByNight };
+type Heads = Pick<Backup['lists'], (typeof HEAD_TABLES)[number]>;
+type Lists = Heads & { readings: readonly Reading[] | ReadingsByNight };
 
 export const NOTHING_HELD: Held = { records: 0, readings: 0, nights: 0 };
 
-/** Counted once for as long as a night's list stays the same. */
-const ownIn = oncePer((readings: readonly Reading[]) => {
-  const own = readings.filter((r) => r.deviceId !== 'demo');
-  return { count: own.length, nightIds: [...new Set(own.map((r) => r.nightId))] };
-});
+function ownIn(readings: Lists['readings']): Pick<Held, 'readings' | 'nights'> {
+  if (readings instanceof Map) {
+    const counts = [...(readings as ReadingsByNight).values()].map(({ summary }) => summary.own);
+    return {
+      readings: counts.reduce((sum, count) => sum + count, 0),
+      nights: counts.filter((count) => count > 0).length,
+    };
+  }
+  const own = (readings as readonly Reading[]).filter((r) => r.deviceId !== 'demo');
+  return { readings: own.length, nights: new Set(own.map((r) => r.nightId)).size };
+}
 
 /** Tombstones count: a deletion is no loss. */
 export function heldIn(lists: Lists): Held {
-  const { readings } = lists;
-  const own = (readings instanceof Map ? [...readings.values()] : [readings as readonly Reading[]]).map(ownIn);
   return {
     records: HEAD_TABLES.flatMap((t) => lists[t] as { origin: string }[]).filter((r) => r.origin !== 'demo').length,
-    readings: own.reduce((count, list) => count + list.count, 0),
-    nights: new Set(own.flatMap((list) => list.nightIds)).size,
+    ...ownIn(lists.readings),
   };
 }
 

@@ -49,6 +49,20 @@ async function numberChanges(transaction: Transaction): Promise<void> {
   await transaction.table<Loose>('meta').put({ key: 'counter', value: String(rows.length) });
 }
 
+/** What undo keeps of a change of many rows moves into a table of its own. */
+async function moveChangedRows(transaction: Transaction): Promise<void> {
+  const changes = transaction.table<Loose>('changes');
+  for (const change of await changes.toArray()) {
+    const list = change['changes'] as Loose[];
+    const rows = list.flatMap((one) => (one['type'] === 'rows' ? (one['rows'] as Loose[]) : []));
+    if (rows.length === 0) continue;
+    await transaction
+      .table<Loose>('changedRows')
+      .bulkPut(rows.map((row, n) => ({ ...row, changeId: change['id'], n })));
+    await changes.put({ ...change, changes: list.map((one) => (one['type'] === 'rows' ? { type: 'rows' } : one)) });
+  }
+}
+
 export const MIGRATIONS: readonly Migration[] = [
   {
     version: 1,
@@ -88,5 +102,14 @@ export const MIGRATIONS: readonly Migration[] = [
       await rewriteReadings(transaction, withEvents);
       await numberChanges(transaction);
     },
+  },
+  {
+    version: 6,
+    stores: {
+      nightDigests: 'nightId, version',
+      snapshotDigests: 'id, version',
+      changedRows: '[changeId+n], [table+key]',
+    },
+    upgrade: moveChangedRows,
   },
 ];

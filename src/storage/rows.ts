@@ -1,11 +1,12 @@
 /** Changes of many rows at once: each touched row as it was, so that an import, a replacement or an emptying can be taken
  *  back as one, and only what it changed is kept. Readings never change, so theirs are told by id, and those recorded
  *  since stay when the change is taken back. */
+import { fingerprint } from '../core/fingerprint.ts';
 import { HEAD_TABLES } from '../core/records/heads.ts';
 import type { NightReadings, Reading } from '../core/records/reading.ts';
 import { canonicalJson } from '../formats/canonicalJson.ts';
 import type { RowChange } from './changes.ts';
-import { contentOf, fingerprint } from './content.ts';
+import { contentOf } from './content.ts';
 import type { OwlDatabase } from './database.ts';
 
 /** The tables that hold records. */

@@ -2,9 +2,11 @@
 import type { z } from 'zod';
 import { HEAD_SCHEMAS, type HeadRecord, type HeadTable } from '../core/records/heads.ts';
 import { snapshotSchema, type Snapshot } from '../core/records/snapshot.ts';
-import { checkRows, type Checked } from './checkRows.ts';
+import { wholeSnapshot, type SnapshotsById, type StoredSnapshot } from '../core/night/storedSnapshot.ts';
+import { checkRows, type Checked, type Damaged } from './checkRows.ts';
 import type { OwlDatabase } from './database.ts';
-import { readTable, type TableReading } from './tableSource.ts';
+import { digestedSnapshots } from './digests.ts';
+import { rowsBy, wholeTable, type TableReading } from './tableSource.ts';
 
 type ById<T> = TableReading<Checked<T>, Checked<T>>;
 
@@ -16,7 +18,7 @@ function gathered<T>(rows: ReadonlyMap<string, Checked<T>>): Checked<T> {
 
 const byId = <T>(table: string, schema: z.ZodType<T>): ById<T> => ({
   table,
-  check: (row) => checkRows(table, schema, [row]),
+  ...rowsBy(table, (row) => checkRows(table, schema, [row])),
   gather: gathered,
 });
 
@@ -26,14 +28,49 @@ export function headsOf<T extends HeadTable>(table: T): ById<HeadRecord<T>> {
   return byId(table, HEAD_SCHEMAS[table] as unknown as z.ZodType<HeadRecord<T>>);
 }
 
-export const SNAPSHOTS: ById<Snapshot> = byId('snapshots', snapshotSchema);
+type SnapshotRow = { snapshot: StoredSnapshot | null; damaged: Damaged[] };
 
-export async function readHeads<T extends HeadTable>(db: OwlDatabase, table: T): Promise<Checked<HeadRecord<T>>> {
-  return gathered(await readTable(db, headsOf(table)));
+async function snapshotRows(db: OwlDatabase, ids: readonly string[]): Promise<Map<string, SnapshotRow>> {
+  const found = await db.snapshots.bulkGet([...ids]);
+  return new Map(
+    ids.flatMap((id, i) => {
+      if (found[i] === undefined) return [];
+      const { records, damaged } = checkRows('snapshots', snapshotSchema, [found[i]]);
+      return [[id, { snapshot: records[0] ? wholeSnapshot(records[0]) : null, damaged }] as const];
+    }),
+  );
 }
 
+async function allSnapshots(db: OwlDatabase): Promise<Map<string, SnapshotRow>> {
+  const [digested, ids] = await Promise.all([digestedSnapshots(db), db.snapshots.toCollection().primaryKeys()]);
+  const rows = await snapshotRows(
+    db,
+    ids.filter((id) => !digested.has(id)),
+  );
+  for (const [id, snapshot] of digested) rows.set(id, { snapshot, damaged: [] });
+  return rows;
+}
+
+export type StoredSnapshots = { byId: SnapshotsById; damaged: Damaged[] };
+
+/** Whole for those that are new, put away small for the others. */
+export const SNAPSHOTS: TableReading<SnapshotRow, StoredSnapshots> = {
+  table: 'snapshots',
+  readAll: allSnapshots,
+  readRows: snapshotRows,
+  gather: (rows) => ({
+    byId: new Map([...rows].flatMap(([id, { snapshot }]) => (snapshot ? [[id, snapshot] as const] : []))),
+    damaged: [...rows.values()].flatMap((row) => row.damaged),
+  }),
+};
+
+export async function readHeads<T extends HeadTable>(db: OwlDatabase, table: T): Promise<Checked<HeadRecord<T>>> {
+  return gathered(await headsOf(table).readAll(db));
+}
+
+/** Everything once, in the order of the ids: for files and copies. */
 export async function readSnapshots(db: OwlDatabase): Promise<Checked<Snapshot>> {
-  return gathered(await readTable(db, SNAPSHOTS));
+  return gathered(await wholeTable(db, 'snapshots', (row) => checkRows('snapshots', snapshotSchema, [row])));
 }
 
 export async function isInitialised(db: OwlDatabase): Promise<boolean> {

@@ -1,10 +1,13 @@
-/** The readings of all nights as they are stored, validated, each night by itself. */
+/** The readings of all nights as they are at hand: whole for the nights that are shown or were changed, put away small for
+ *  the others. */
 import type { ReadingsByNight } from '../core/night/readingIndex.ts';
-import { nightReadingsSchema, readingSchema, type Reading } from '../core/records/reading.ts';
-import { withoutDoubles } from '../core/records/upgrades.ts';
-import { checkRows, type Checked, type Damaged } from './checkRows.ts';
+import { wholeNight, type StoredNight } from '../core/night/storedNight.ts';
+import type { Reading } from '../core/records/reading.ts';
+import { checkNight, type CheckedNight } from './checkNight.ts';
+import type { Checked, Damaged } from './checkRows.ts';
 import type { OwlDatabase } from './database.ts';
-import { readTable, type TableReading } from './tableSource.ts';
+import { digestedNights, latitudes } from './digests.ts';
+import type { TableReading } from './tableSource.ts';
 
 export type StoredReadings = {
   byNight: ReadingsByNight;
@@ -13,25 +16,53 @@ export type StoredReadings = {
   doubles: number;
 };
 
-type Row = { readings: readonly Reading[]; damaged: Damaged[]; doubles: number };
+type Row = { night: StoredNight; damaged: Damaged[]; doubles: number };
 
-const listIn = (row: unknown): unknown[] =>
-  typeof row === 'object' && row !== null && 'readings' in row && Array.isArray(row.readings) ? row.readings : [];
+/** Rows taken out at once: the page stays awake between them. */
+const AT_ONCE = 40;
 
-/** A damaged reading is named and left out, its neighbours are kept. */
-function checkRow(row: unknown, seen: Set<unknown>): Row {
-  const whole = nightReadingsSchema.safeParse(row);
-  const { records, damaged } = whole.success
-    ? { records: whole.data.readings, damaged: [] }
-    : checkRows('nightReadings', readingSchema, listIn(row));
-  const readings = withoutDoubles(records, seen) as Reading[];
-  return { readings, damaged, doubles: records.length - readings.length };
+/** Nights that are read whole, by their ids. */
+async function wholeRows(db: OwlDatabase, ids: readonly string[]): Promise<Map<string, Row>> {
+  const [seen, lats] = [new Set<unknown>(), new Map<string, number | null>()];
+  const rows = new Map<string, Row>();
+  for (let i = 0; i < ids.length; i += AT_ONCE) {
+    const some = ids.slice(i, i + AT_ONCE);
+    const found = await db.nightReadings.bulkGet([...some]);
+    const checked = some.flatMap((id, at): [string, CheckedNight][] =>
+      found[at] === undefined ? [] : [[id, checkNight(found[at], seen)]],
+    );
+    const latOf = await latitudes(
+      db,
+      checked.map(([, { readings }]) => readings),
+      lats,
+    );
+    for (const [id, { readings, ...rest }] of checked) rows.set(id, { night: wholeNight(readings, latOf), ...rest });
+  }
+  return rows;
+}
+
+async function allRows(db: OwlDatabase): Promise<Map<string, Row>> {
+  const [digested, ids] = await Promise.all([digestedNights(db), db.nightReadings.toCollection().primaryKeys()]);
+  const whole = await wholeRows(
+    db,
+    ids.filter((id) => !digested.has(id)),
+  );
+  const rowOf = (id: string): Row | undefined => {
+    const night = digested.get(id);
+    return night ? { night, damaged: [], doubles: 0 } : whole.get(id);
+  };
+  return new Map(
+    ids.flatMap((id) => {
+      const row = rowOf(id);
+      return row ? [[id, row] as const] : [];
+    }),
+  );
 }
 
 function gathered(rows: ReadonlyMap<string, Row>): StoredReadings {
   const all = [...rows.values()];
   return {
-    byNight: new Map([...rows].map(([nightId, { readings }]) => [nightId, readings])),
+    byNight: new Map([...rows].map(([nightId, { night }]) => [nightId, night])),
     damaged: all.flatMap((row) => row.damaged),
     doubles: all.reduce((count, row) => count + row.doubles, 0),
   };
@@ -39,12 +70,14 @@ function gathered(rows: ReadonlyMap<string, Row>): StoredReadings {
 
 export const READINGS: TableReading<Row, StoredReadings> = {
   table: 'nightReadings',
-  check: checkRow,
+  readAll: allRows,
+  readRows: wholeRows,
   gather: gathered,
 };
 
 /** Everything once, as one list: for files and copies. */
 export async function readReadings(db: OwlDatabase): Promise<Checked<Reading> & { doubles: number }> {
-  const { byNight, ...rest } = gathered(await readTable(db, READINGS));
-  return { records: [...byNight.values()].flat(), ...rest };
+  const rows = await wholeRows(db, await db.nightReadings.toCollection().primaryKeys());
+  const { byNight, ...rest } = gathered(rows);
+  return { records: [...byNight.values()].flatMap((night) => night.stored), ...rest };
 }

@@ -8,37 +8,57 @@ export type TableSource<Shown> = {
   /** Undefined until everything was read once. @throws what stood in the way of reading, until reading succeeds. */
   get: () => Shown | undefined;
   subscribe: (listener: () => void) => () => void;
+  /** Reads these rows again, whole. */
+  ask: (keys: readonly string[]) => void;
 };
 
 export type TableReading<Row, Shown> = {
   table: string;
-  /** @param seen lives as long as one reading of the whole table. */
-  check: (row: unknown, seen: Set<unknown>) => Row;
+  readAll: (db: OwlDatabase) => Promise<Map<string, Row>>;
+  /** Of these keys those that are there. */
+  readRows: (db: OwlDatabase, keys: readonly string[]) => Promise<Map<string, Row>>;
   /** @param rows by key; those that came later stand last. */
   gather: (rows: ReadonlyMap<string, Row>) => Shown;
 };
 
-/** Keys of the rows that a change touched; null when they cannot be told one by one. */
+/** A change of more rows than this is read as a whole. */
+const MOST_BY_KEY = 200;
+
+/** Keys of the rows that a change touched; null when they cannot be told one by one, or are many. */
 function touched(parts: ObservabilitySet, part: string): string[] | null {
   const ranges = parts[part];
   if (!ranges) return [];
   const keys: string[] = [];
   for (const { from, to } of RangeSet(ranges)) {
     if (typeof from !== 'string' || from !== to) return null;
-    keys.push(from);
+    if (keys.push(from) > MOST_BY_KEY) return null;
   }
   return keys;
 }
 
-/** The whole table, each row checked. */
-export async function readTable<Row>(
+/** The whole table, each row checked by itself. */
+export async function wholeTable<Row>(
   db: OwlDatabase,
-  { table, check }: Pick<TableReading<Row, unknown>, 'table' | 'check'>,
+  table: string,
+  check: (row: unknown) => Row,
 ): Promise<Map<string, Row>> {
-  const seen = new Set<unknown>();
   const { keyPath } = db.table(table).schema.primKey;
   const rows = await db.table<Record<string, unknown>>(table).toArray();
-  return new Map(rows.map((row) => [String(row[String(keyPath)]), check(row, seen)]));
+  return new Map(rows.map((row) => [String(row[String(keyPath)]), check(row)]));
+}
+
+/** Rows that are checked each by itself. */
+export function rowsBy<Row>(
+  table: string,
+  check: (row: unknown) => Row,
+): Pick<TableReading<Row, unknown>, 'readAll' | 'readRows'> {
+  return {
+    readAll: (db) => wholeTable(db, table, check),
+    readRows: async (db, keys) => {
+      const found = await db.table<unknown>(table).bulkGet([...keys]);
+      return new Map(keys.flatMap((key, i) => (found[i] === undefined ? [] : [[key, check(found[i])] as const])));
+    },
+  };
 }
 
 /** What is kept of the rows between one reading and the next. */
@@ -46,12 +66,12 @@ function rowsReader<Row, Shown>(db: OwlDatabase, how: TableReading<Row, Shown>) 
   let rows: Map<string, Row> | null = null;
   let due: Set<string> | 'all' = 'all';
   const readRows = async (known: Map<string, Row>, keys: readonly string[]): Promise<void> => {
-    const found = await db.table<unknown>(how.table).bulkGet([...keys]);
-    keys.forEach((key, i) => {
-      const row = found[i];
+    const found = await how.readRows(db, keys);
+    for (const key of keys) {
+      const row = found.get(key);
       if (row === undefined) known.delete(key);
-      else known.set(key, how.check(row, new Set()));
-    });
+      else known.set(key, row);
+    }
   };
   return {
     /** Null: everything. */
@@ -65,7 +85,7 @@ function rowsReader<Row, Shown>(db: OwlDatabase, how: TableReading<Row, Shown>) 
       if (now !== 'all' && now.size === 0) return null;
       due = new Set();
       try {
-        if (rows === null || now === 'all') rows = await readTable(db, how);
+        if (rows === null || now === 'all') rows = await how.readAll(db);
         else await readRows(rows, [...now]);
         return { shown: how.gather(rows) };
       } catch (error) {
@@ -127,6 +147,10 @@ export function tableSource<Row, Shown>(db: OwlDatabase, how: TableReading<Row, 
   };
   return {
     get,
+    ask: (keys) => {
+      reader.again(keys);
+      read();
+    },
     subscribe: (listener) => {
       if ((listening += 1) === 1) listen();
       const leave = subscribe(listener);

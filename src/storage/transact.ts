@@ -18,7 +18,16 @@ export type WriteCode =
 export type FailureCode = 'diskFull' | 'databaseClosed' | 'newerDatabase' | 'writeFailed';
 export type Written<T> = Promise<Result<T, WriteCode>>;
 
-export const ALL_TABLES = [...HEAD_TABLES, 'snapshots', 'nightReadings', 'blobs', 'changes', 'meta', 'lineage'];
+export const ALL_TABLES = [
+  ...HEAD_TABLES,
+  'snapshots',
+  'nightReadings',
+  'blobs',
+  'changes',
+  'meta',
+  'lineage',
+  'changedRows',
+];
 
 const CODES: Record<string, FailureCode> = {
   QuotaExceededError: 'diskFull',

@@ -2,7 +2,7 @@
  *  back; all of a change goes back, or nothing of it. */
 import { ok, refuse, type Result } from '../core/result.ts';
 import { toUtcText } from '../core/time/utc.ts';
-import { changesOf } from './changeLog.ts';
+import { changesOf, forgetChanges, rowsOf } from './changeLog.ts';
 import type { Change, HeadChange, StoredChange } from './changes.ts';
 import { contentOf } from './content.ts';
 import { nameOf } from './heads.ts';
@@ -14,10 +14,10 @@ import type { Writer } from './writer.ts';
 
 /** Why a change cannot be taken back; null = it can. Undoing writes new revisions itself, so content and not the revision
  *  tells whether someone else changed a record since. */
-async function hindrance(w: Writer, change: Change): Promise<string | null> {
+async function hindrance(w: Writer, change: Change, changeId: string): Promise<string | null> {
   if (change.type === 'reading') return null;
   if (change.type === 'rows') {
-    const changed = await changedSince(w.db, change.rows);
+    const changed = await changedSince(w.db, await rowsOf(w.db, changeId));
     return changed && (nameOf(changed.before ?? {}) || changed.key);
   }
   const current = await w.db.heads(change.table).get(change.after.id);
@@ -32,8 +32,8 @@ async function undoHead(w: Writer, { table, before, after }: HeadChange): Promis
   await w.db.table(table).put(before ? { ...before, ...next } : { ...after, ...next, deletedAtUtc: now });
 }
 
-async function undoOne(w: Writer, change: Change): Promise<void> {
-  if (change.type === 'rows') await restoreRows(w.db, change.rows);
+async function undoOne(w: Writer, change: Change, changeId: string): Promise<void> {
+  if (change.type === 'rows') await restoreRows(w.db, await rowsOf(w.db, changeId));
   else if (change.type === 'head') await undoHead(w, change);
   else await appendRetraction(w, change.reading);
 }
@@ -41,13 +41,13 @@ async function undoOne(w: Writer, change: Change): Promise<void> {
 /** Runs inside the caller's transaction. */
 async function undo(w: Writer, stored: StoredChange): Promise<Result<StoredChange, WriteCode>> {
   for (const change of stored.changes) {
-    const name = await hindrance(w, change);
+    const name = await hindrance(w, change, stored.id);
     if (name === null) continue;
     await w.db.changes.put({ ...stored, refused: true });
     return refuse('changedElsewhere', { name, undo: 1 });
   }
-  for (const change of [...stored.changes].reverse()) await undoOne(w, change);
-  await w.db.changes.delete(stored.id);
+  for (const change of [...stored.changes].reverse()) await undoOne(w, change, stored.id);
+  await forgetChanges(w.db, [stored.id]);
   return ok(stored);
 }
 
@@ -77,13 +77,10 @@ export function undoChange(w: Writer, id: string): Written<StoredChange> {
 
 /** The latest change, of any tab, that removed a record; undefined when none is known any more. */
 export async function removalOf(db: Writer['db'], table: string, id: string): Promise<StoredChange | undefined> {
-  const removes = (change: Change): boolean => {
-    if (change.type === 'head')
-      return change.table === table && change.after.id === id && change.after.deletedAtUtc !== null;
-    return (
-      change.type === 'rows' && change.rows.some((r) => r.table === table && r.key === id && r.afterPrint === null)
-    );
-  };
-  const all = await db.changes.filter((c) => !c.refused && c.changes.some(removes)).toArray();
+  const rows = await db.changedRows.where('[table+key]').equals([table, id]).toArray();
+  const wholes = new Set(rows.filter((r) => r.afterPrint === null).map((r) => r.changeId));
+  const removes = (change: Change): boolean =>
+    change.type === 'head' && change.table === table && change.after.id === id && change.after.deletedAtUtc !== null;
+  const all = await db.changes.filter((c) => !c.refused && (wholes.has(c.id) || c.changes.some(removes))).toArray();
   return all.sort((a, b) => a.seq - b.seq).at(-1);
 }

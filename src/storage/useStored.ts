@@ -1,12 +1,12 @@
 /** What is stored, for React: it sees every change, also those of other tabs. */
 import { useLiveQuery } from 'dexie-react-hooks';
-import { useMemo, useSyncExternalStore } from 'react';
+import { useCallback, useMemo, useSyncExternalStore } from 'react';
 import type { Night } from '../core/records/night.ts';
 import type { Part } from '../core/records/part.ts';
 import type { ReadingsByNight } from '../core/night/readingIndex.ts';
 import type { Rig } from '../core/records/rig.ts';
 import type { Site, Target } from '../core/records/site.ts';
-import type { Snapshot } from '../core/records/snapshot.ts';
+import type { SnapshotsById } from '../core/night/storedSnapshot.ts';
 import type { UserSetting } from '../core/records/setting.ts';
 import type { StoredChange } from './changes.ts';
 import type { OwlDatabase } from './database.ts';
@@ -24,16 +24,24 @@ export type Stored = {
   nights: Night[];
   settings: UserSetting[];
   readings: ReadingsByNight;
-  snapshots: Snapshot[];
+  snapshots: SnapshotsById;
   damaged: Damaged[];
+  /** Takes the whole of a night out that was put away. */
+  readWhole: (nightId: string) => void;
   /** Readings that are stored once more than they should be. */
   doubles: number;
 };
 
-function useTable<Row, Shown>(db: OwlDatabase, how: TableReading<Row, Shown>): Shown | undefined {
+function useSource<Row, Shown>(
+  db: OwlDatabase,
+  how: TableReading<Row, Shown>,
+): [Shown | undefined, (key: string) => void] {
   const source = useMemo(() => tableSource(db, how), [db, how]);
-  return useSyncExternalStore(source.subscribe, source.get);
+  const ask = useCallback((key: string) => source.ask([key]), [source]);
+  return [useSyncExternalStore(source.subscribe, source.get), ask];
 }
+const useTable = <Row, Shown>(db: OwlDatabase, how: TableReading<Row, Shown>): Shown | undefined =>
+  useSource(db, how)[0];
 
 const HEADS = {
   parts: headsOf('parts'),
@@ -52,7 +60,7 @@ export function useStored(db: OwlDatabase): Stored | undefined {
   const targets = useTable(db, HEADS.targets);
   const nights = useTable(db, HEADS.nights);
   const settings = useTable(db, HEADS.settings);
-  const readings = useTable(db, READINGS);
+  const [readings, readWhole] = useSource(db, READINGS);
   const snapshots = useTable(db, SNAPSHOTS);
   return useMemo(() => {
     if (!parts || !rigs || !sites || !targets || !nights || !settings || !readings || !snapshots) return undefined;
@@ -65,10 +73,11 @@ export function useStored(db: OwlDatabase): Stored | undefined {
       nights: nights.records,
       settings: settings.records,
       readings: readings.byNight,
-      snapshots: snapshots.records,
+      snapshots: snapshots.byId,
+      readWhole,
       damaged: [parts, rigs, sites, targets, nights, settings, readings, snapshots].flatMap((t) => t.damaged),
     };
-  }, [parts, rigs, sites, targets, nights, settings, readings, snapshots]);
+  }, [parts, rigs, sites, targets, nights, settings, readings, snapshots, readWhole]);
 }
 
 /** The change that removed a record, of any tab, while it is known. */

@@ -1,8 +1,10 @@
 /** Records of the demo scenario as plain objects, for tests that need a whole night without a database. */
 import { byNight } from '../../src/core/night/readingIndex.ts';
 import type { AllRecords } from '../../src/core/night/nightRecords.ts';
+import { snapshotsById } from '../../src/core/night/storedSnapshot.ts';
 import { recordsOfNight, type NightRecords } from '../../src/core/night/nightRecords.ts';
 import { partsOfRig } from '../../src/core/rig/rigState.ts';
+import type { BackupLists } from '../../src/formats/backup.ts';
 import type { Night } from '../../src/core/records/night.ts';
 import type { Part } from '../../src/core/records/part.ts';
 import { TYPED, type EventName, type Reading } from '../../src/core/records/reading.ts';
@@ -80,8 +82,8 @@ export function world(wish: Wish = {}): AllRecords {
     parts: wish.parts ?? parts,
     sites: [site],
     targets: ownTargets,
-    readings: byNight(wish.readings ?? []),
-    snapshots: wish.snapshots ?? [],
+    readings: byNight(wish.readings ?? [], site.latDeg),
+    snapshots: snapshotsById(wish.snapshots ?? []),
     limits: SETTING_DEFAULTS.limits,
     schools: SETTING_DEFAULTS.schools,
   };
@@ -101,10 +103,21 @@ export function nightRecords(wish: Wish = {}, nowMs = NOW): NightRecords {
   return found;
 }
 
+export const readingsIn = (all: Pick<AllRecords, 'readings'>): Reading[] =>
+  [...all.readings.values()].flatMap((night) => night.stored);
+
+/** Lists as a backup holds them, as records to derive from. */
+export const recordsIn = (lists: BackupLists): AllRecords => ({
+  ...lists,
+  ...SETTING_DEFAULTS,
+  readings: byNight(lists.readings, lists.sites[0]?.latDeg),
+  snapshots: snapshotsById(lists.snapshots),
+});
+
 /** The same records with some readings more. */
 export const withReadings = (all: AllRecords, more: readonly Reading[]): AllRecords => ({
   ...all,
-  readings: byNight([...[...all.readings.values()].flat(), ...more]),
+  readings: byNight([...readingsIn(all), ...more], all.sites[0]?.latDeg),
 });
 
 /** A reading of the night with sensible rest. */

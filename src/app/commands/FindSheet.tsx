@@ -1,11 +1,20 @@
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Form, ListGroup, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
-import { formatDate } from '../../core/time/civil.ts';
+import { livingNights, yearOf } from '../../core/night/livingNights.ts';
+import { formatDateIn } from '../../core/time/civil.ts';
+import type { Stored } from '../../storage/useStored.ts';
 import { useShared } from '../../session/session.ts';
 import { COMMANDS, type CommandId } from './commands.ts';
 
-type Found = { key: string; name: string; what: string; open: () => void };
+type Found = {
+  key: string;
+  name: string;
+  what: string;
+  opens: { path: string } | { command: CommandId };
+  searched: string;
+};
+const MOST_SHOWN = 8;
 
 const PAGES = [
   { path: '/kit', name: 'Kit' },
@@ -14,44 +23,54 @@ const PAGES = [
   { path: '/help', name: 'Help, units and keys' },
 ] as const;
 
+const living = <R extends { deletedAtUtc: string | null }>(records: readonly R[]): R[] =>
+  records.filter((r) => r.deletedAtUtc === null);
+
+/** All that can be found, once per records: a history of nights is long. */
+function everything(stored: Stored): Found[] {
+  const page = (key: string, name: string, what: string, path: string): Found => ({
+    key,
+    name,
+    what,
+    opens: { path },
+    searched: name.toLowerCase(),
+  });
+  const nights = livingNights(stored.nights);
+  const rigNames = new Map(stored.rigs.map((r) => [r.id, r.name]));
+  return [
+    ...COMMANDS.filter((c) => c.id !== 'find').map(({ id, label }): Found => ({
+      key: id,
+      name: label,
+      what: 'command',
+      opens: { command: id },
+      searched: label.toLowerCase(),
+    })),
+    ...PAGES.map(({ path, name }) => page(path, name, 'page', path)),
+    ...nights.map(({ id, eveningDate, rigId }) => {
+      const name = `${formatDateIn(yearOf(nights), eveningDate)} ${rigNames.get(rigId) ?? ''}`;
+      return { ...page(id, name, 'night', `/n/${id}/balance`), searched: `${name} ${eveningDate}`.toLowerCase() };
+    }),
+    ...living(stored.rigs).map((r) => page(r.id, r.name, 'rig', `/kit/rigs/${r.id}`)),
+    ...living(stored.parts).map((p) => page(p.id, p.name, 'part', `/kit/parts/${p.id}`)),
+    ...living(stored.targets).map((t) => page(t.id, t.name, 'target', `/kit/targets/${t.id}`)),
+    ...living(stored.sites).map((s) => page(s.id, s.name, 'site', `/sites/${s.id}`)),
+  ];
+}
+
 /** Stations, pages, nights, rigs, parts, sites and targets by a few letters. */
 export function FindSheet({ show, close, run }: { show: boolean; close: () => void; run: (id: CommandId) => void }) {
   const [text, setText] = useState('');
   const navigate = useNavigate();
   const { stored } = useShared();
-  const go = (path: string) => () => void navigate(path);
-  const living = <R extends { deletedAtUtc: string | null }>(records: readonly R[]) =>
-    records.filter((r) => r.deletedAtUtc === null);
-  const all: Found[] = [
-    ...COMMANDS.filter((c) => c.id !== 'find').map((c) => ({
-      key: c.id,
-      name: c.label,
-      what: 'command',
-      open: () => run(c.id),
-    })),
-    ...PAGES.map(({ path, name }) => ({ key: path, name, what: 'page', open: go(path) })),
-    ...living(stored.nights).map((n) => ({
-      key: n.id,
-      name: `${formatDate(n.eveningDate)} ${stored.rigs.find((r) => r.id === n.rigId)?.name ?? ''}`,
-      what: 'night',
-      open: go(`/n/${n.id}/balance`),
-    })),
-    ...living(stored.rigs).map((r) => ({ key: r.id, name: r.name, what: 'rig', open: go(`/kit/rigs/${r.id}`) })),
-    ...living(stored.parts).map((p) => ({ key: p.id, name: p.name, what: 'part', open: go(`/kit/parts/${p.id}`) })),
-    ...living(stored.targets).map((t) => ({
-      key: t.id,
-      name: t.name,
-      what: 'target',
-      open: go(`/kit/targets/${t.id}`),
-    })),
-    ...living(stored.sites).map((s) => ({ key: s.id, name: s.name, what: 'site', open: go(`/sites/${s.id}`) })),
-  ];
-  const found = all.filter((f) => f.name.toLowerCase().includes(text.trim().toLowerCase())).slice(0, 8);
+  const all = useMemo(() => (show ? everything(stored) : []), [show, stored]);
+  const words = text.trim().toLowerCase();
+  const found = all.filter(({ searched }) => searched.includes(words)).slice(0, MOST_SHOWN);
   const choose = (one: Found | undefined): void => {
     if (!one) return;
     setText('');
     close();
-    one.open();
+    if ('path' in one.opens) void navigate(one.opens.path);
+    else run(one.opens.command);
   };
   return (
     <Modal show={show} onHide={close} animation={false} aria-labelledby="find-title">

@@ -18,14 +18,21 @@ import { RibbonBar } from './RibbonBar.tsx';
 import { Run } from './Run.tsx';
 import { StoredNotices } from './StoredNotices.tsx';
 
-function useNightOfRoute(): DerivedNight {
+/** `unread`: the night was put away and is being taken out. */
+function useNightOfRoute(): DerivedNight | { state: 'unread' } {
   const { nightId = '' } = useParams();
   const { stored } = useShared();
   const { clock } = useSession();
+  const { readWhole } = stored;
+  const isAway = stored.readings.get(nightId)?.whole === false;
+  useEffect(() => {
+    if (isAway) readWhole(nightId);
+  }, [isAway, readWhole, nightId]);
   return useMemo(() => {
+    if (isAway) return { state: 'unread' };
     const [limits, schools] = [settingOf(stored.settings, 'limits'), settingOf(stored.settings, 'schools')];
     return deriveNight({ ...stored, limits, schools }, nightId, clock.nowMs());
-  }, [stored, nightId, clock]);
+  }, [stored, nightId, clock, isAway]);
 }
 
 /** The address's `at` sets the ribbon when a page opens or the user goes back. */
@@ -113,6 +120,12 @@ export function NightFrame() {
       return <Shown night={found.night} setAside={found.setAside} />;
     case 'gone':
       return <GoneNight />;
+    case 'unread':
+      return (
+        <p className="opening" role="status">
+          Opening this night…
+        </p>
+      );
     case 'broken':
       return <BrokenNight problem={found.problem} />;
   }

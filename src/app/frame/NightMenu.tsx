@@ -1,18 +1,25 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
-import { formatDate } from '../../core/time/civil.ts';
+import { livingNights, nightsAround, yearOf } from '../../core/night/livingNights.ts';
+import { useShared } from '../../session/session.ts';
+import { useCommands } from '../commands/CommandProvider.tsx';
+import { formatDateIn } from '../../core/time/civil.ts';
 import type { Night } from '../../core/records/night.ts';
 
 type Props = {
   label: ReactNode;
   shown: Night | undefined;
-  nights: readonly { night: Night; what: string }[];
+  describe: (night: Night) => string;
   edit: (which: 'new' | 'this') => void;
 };
 
 /** The menu behind the night's name, open from the start: it is fetched when it is opened for the first time. */
-export function NightMenu({ label, shown, nights, edit }: Props) {
+export function NightMenu({ label, shown, describe, edit }: Props) {
+  const { stored } = useShared();
+  const { run } = useCommands();
+  const nights = livingNights(stored.nights);
+  const listed = nightsAround(nights, shown?.id);
   const navigate = useNavigate();
   const toggle = useRef<HTMLButtonElement>(null);
   useEffect(() => toggle.current?.focus(), []);
@@ -30,15 +37,18 @@ export function NightMenu({ label, shown, nights, edit }: Props) {
         <Dropdown.Item onClick={() => void navigate('/data')}>Data in and out</Dropdown.Item>
         <Dropdown.Item onClick={() => void navigate('/help')}>Help and units</Dropdown.Item>
         <Dropdown.Divider />
-        {nights.map(({ night, what }) => (
+        {listed.map((night) => (
           <Dropdown.Item
             key={night.id}
             active={night.id === shown?.id}
             onClick={() => void navigate(`/n/${night.id}/balance`)}
           >
-            {formatDate(night.eveningDate)} · {what}
+            {formatDateIn(yearOf(nights), night.eveningDate)} · {describe(night)}
           </Dropdown.Item>
         ))}
+        {listed.length < nights.length && (
+          <Dropdown.Item onClick={() => run('find')}>All {nights.length} nights: find one by its date…</Dropdown.Item>
+        )}
       </Dropdown.Menu>
     </Dropdown>
   );

@@ -24,10 +24,6 @@ export function NightSwitcher({ night }: { night: NightStatic | null }) {
   const { stored } = useShared();
   const [opened, setOpened] = useState(false);
   const [editing, setEditing] = useState<'none' | 'new' | 'this'>('none');
-  const nights = stored.nights
-    .filter((n) => n.deletedAtUtc === null)
-    .sort((a, b) => (a.eveningDate < b.eveningDate ? 1 : -1))
-    .map((n) => ({ night: n, what: describe(n, stored) }));
   const shown = night?.records.night;
   const label = shown ? (
     <>
@@ -52,7 +48,7 @@ export function NightSwitcher({ night }: { night: NightStatic | null }) {
     <div className="night-switch">
       {opened ? (
         <Suspense fallback={closed}>
-          <NightMenu label={label} shown={shown} nights={nights} edit={setEditing} />
+          <NightMenu label={label} shown={shown} describe={(n) => describe(n, stored)} edit={setEditing} />
         </Suspense>
       ) : (
         closed

@@ -1,9 +1,11 @@
 /** The shown night, also when something stored cannot be reckoned with: one reading that stands in the way is set aside by
  *  name, and what cannot be helped so is told. */
-import type { Reading } from '../records/reading.ts';
+import { firstOf } from '../firstOf.ts';
+import { NO_NIGHT, type Reading } from '../records/reading.ts';
 import { recordsOfNight, type AllRecords } from './nightRecords.ts';
 import { nightStatic, type NightStatic } from './nightStatic.ts';
 import type { ReadingsByNight } from './readingIndex.ts';
+import { nightWithout } from './storedNight.ts';
 
 export type DerivedNight =
   | { state: 'night'; night: NightStatic; setAside: Reading | null }
@@ -23,13 +25,21 @@ const messageOf = (error: unknown): string => (error instanceof Error ? error.me
 
 /** The night's own readings first, the last ones first. */
 function suspects({ readings }: AllRecords, nightId: string): Reading[] {
-  const own = readings.get(nightId) ?? [];
-  const others = [...readings].flatMap(([id, list]) => (id === nightId ? [] : list));
-  return [...[...own].reverse(), ...others.reverse()].slice(0, MOST_TRIED);
+  const own = readings.get(nightId)?.stored ?? [];
+  const others = [...readings].filter(([id]) => id !== nightId).reverse();
+  const theirs = function* (): Generator<Reading> {
+    for (const [, night] of others) yield* [...night.stored].reverse();
+  };
+  return [...own].reverse().concat(firstOf(theirs(), MOST_TRIED)).slice(0, MOST_TRIED);
 }
 
 const without = (readings: ReadingsByNight, suspect: Reading): ReadingsByNight =>
-  new Map([...readings].map(([id, list]) => [id, list.includes(suspect) ? list.filter((r) => r !== suspect) : list]));
+  new Map(
+    [...readings].map(([id, night]) => [
+      id,
+      id === (suspect.nightId ?? NO_NIGHT) ? nightWithout(night, suspect) : night,
+    ]),
+  );
 
 export function deriveNight(all: AllRecords, nightId: string, nowMs: number): DerivedNight {
   try {

@@ -1,9 +1,10 @@
 /** Marks on the ground: where the feet stood with this rig at this site, and how near the pole that put the axis. */
 import { oncePer } from '../once.ts';
+import type { ReadingOf } from '../records/reading.ts';
 import { bearingErrorDeg } from '../sky/bearing.ts';
 import { bearingRead } from './bearing.ts';
 import type { NightRecords } from './nightRecords.ts';
-import { measuredPoleSteps } from './pole/errorHistory.ts';
+import { measuredPoleSteps } from './pole/measuredErrors.ts';
 import { poleOfItsNight, type PoleOfThat } from './pole/poleOfNight.ts';
 
 /** Before the marks have shown how good they are. */
@@ -20,6 +21,7 @@ export type GroundMarks = {
   takenAtUtc: string;
   /** How far east of the pole's bearing the axis was found after the last setting down, + east; null = not measured. */
   lastErrorDeg: number | null;
+  /** That were looked back on. */
   nights: number;
   /** Set on the marks, the axis is expected to be this near the pole's bearing. */
   expectWithinDeg: number;
@@ -37,14 +39,16 @@ function bearingFoundDeg(there: PoleOfThat | null): number | null {
 /** What earlier nights of this rig at this site remember; null when the feet were never marked. */
 export const groundMarks = oncePer((records: NightRecords): GroundMarks | null => {
   const { earlier, snapshots, rig, site } = records;
-  const feet = earlier.of('feet').filter((r) => {
+  const byNight = new Map<string | null, ReadingOf<'feet'>>();
+  for (const r of earlier.latest('feet')) {
     const snapshot = snapshots.get(r.snapshotId);
-    return snapshot?.rig.id === rig.id && snapshot.site.id === site.id;
-  });
-  const last = feet.at(-1);
+    if (snapshot?.rigId !== rig.id || snapshot.siteId !== site.id) continue;
+    if (!byNight.has(r.nightId)) byNight.set(r.nightId, r);
+    if (byNight.size === LAST_NIGHTS) break;
+  }
+  const lastNights = [...byNight.values()].reverse();
+  const last = lastNights.at(-1);
   if (!last) return null;
-  const byNight = new Map(feet.map((r) => [r.nightId, r]));
-  const lastNights = [...byNight.values()].slice(-LAST_NIGHTS);
   const errors = lastNights.map((r) => bearingFoundDeg(poleOfItsNight(r, records)));
   const found = errors.filter((e) => e !== null);
   const worst = Math.max(0, ...found.map(Math.abs));

@@ -1,5 +1,6 @@
 /** What the nights so far have taught of mount, rig and site: each asked of the one function that answers it, once per
  *  records, and never of what came after the night. */
+import { firstOf } from '../firstOf.ts';
 import { oncePer } from '../once.ts';
 import { median } from '../math/statistics.ts';
 import type { ReadingOf } from '../records/reading.ts';
@@ -11,6 +12,10 @@ import { plateOfFinder, type PlateOfFinder } from './pole/plateOfFinder.ts';
 import { scaleBias, type ScaleBias } from './pole/scaleBias.ts';
 import type { LearnedLockShift } from '../mount/knobs.ts';
 import { learnedRaKgM } from './balance/tipOfNight.ts';
+
+/** How far is looked back: what was long ago says little of the rig as it is. */
+const KEPT_FOCUS = 200;
+const KEPT_FLIPS = 50;
 
 export type Learned = {
   readonly knobs: Knobs;
@@ -62,8 +67,8 @@ export const learnedOf = oncePer((records: NightRecords): Learned => {
     track: () => known.last('track', rig.mountId),
     steadiness: () => known.last('steadiness', rig.id),
     corners: () => known.last('corners', rig.cameraId),
-    focus: () => earlier.of('focus', rig.id),
-    flipMinutes: () => median(earlier.of('flip', rig.id).map((r) => r.values.minutes)),
-    goodInertiaKgM2: () => goodInertiaKgM2(known.of('subs'), snapshots, rig.mountId),
+    focus: () => firstOf(earlier.latest('focus', rig.id), KEPT_FOCUS).reverse(),
+    flipMinutes: () => median(firstOf(earlier.latest('flip', rig.id), KEPT_FLIPS).map((r) => r.values.minutes)),
+    goodInertiaKgM2: () => goodInertiaKgM2(known.goodSnapshotIds(), snapshots, rig.mountId),
   });
 });

@@ -6,12 +6,12 @@ import type { Part } from '../records/part.ts';
 import type { Reading } from '../records/reading.ts';
 import type { Rig, Schools } from '../records/rig.ts';
 import type { Site, Target } from '../records/site.ts';
-import type { Snapshot } from '../records/snapshot.ts';
 import { localNoon, usableZone } from '../time/civil.ts';
 import { MS_PER_DAY, toUtcText } from '../time/utc.ts';
 import type { RatioLimits } from '../verdict/assumptions.ts';
-import { standingIn, type ReadingLists, type ReadingsByNight } from './readingIndex.ts';
-import { partsOfRig, sameState } from '../rig/rigState.ts';
+import { standingIn, type PastReadings, type ReadingLists, type ReadingsByNight } from './readingIndex.ts';
+import { statePrint, type SnapshotsById } from './storedSnapshot.ts';
+import { partsOfRig } from '../rig/rigState.ts';
 
 export type NightRecords = {
   night: Night;
@@ -25,11 +25,11 @@ export type NightRecords = {
   /** The same by kind. */
   tonight: ReadingLists;
   /** With all other nights up to this one's end: what mount, rig and site have taught. */
-  known: ReadingLists;
+  known: PastReadings;
   /** The same without this night. */
-  earlier: ReadingLists;
-  /** Standing readings of any night, and any night as it derives from what was known by its own end: for what one night
-   *  says to another. */
+  earlier: PastReadings;
+  /** Standing readings of any night that teach others, and any night as it derives from what was known by its own end: for
+   *  what one night says to another. */
   ofNight: (nightId: string) => readonly Reading[];
   otherNight: (nightId: string) => NightRecords | null;
   limits: RatioLimits;
@@ -38,7 +38,7 @@ export type NightRecords = {
   /** Snapshots that hold rig, parts and site exactly as shown: readings with another one were taken before a change. */
   presentSnapshotIds: ReadonlySet<string>;
   /** By id: with what each reading was taken. */
-  snapshots: ReadonlyMap<string, Snapshot>;
+  snapshots: SnapshotsById;
   /** True when rig, parts and site are the copies taken with the night's last reading. */
   fromSnapshot: boolean;
   /** The site's own zone where this runtime does not know it; the clock then follows the longitude. */
@@ -52,7 +52,7 @@ export type AllRecords = {
   sites: readonly Site[];
   targets: readonly Target[];
   readings: ReadingsByNight;
-  snapshots: readonly Snapshot[];
+  snapshots: SnapshotsById;
   limits: RatioLimits;
   schools: Schools;
 };
@@ -67,16 +67,13 @@ export function isPastNight(night: Night, site: Site, nowMs: number): boolean {
   return nightEndMs(night, site) <= nowMs;
 }
 
-const snapshotsById = oncePer(
-  (snapshots: readonly Snapshot[]): ReadonlyMap<string, Snapshot> => new Map(snapshots.map((s) => [s.id, s])),
-);
-
 type RigState = { rig: Rig; parts: readonly Part[]; site: Site; fromSnapshot: boolean };
 
 /** The copies taken with a past night's last reading; else the records as they stand; null when one is gone. */
-function rigStateOf(all: AllRecords, night: Night, last: Reading | undefined, nowMs: number): RigState | null {
+function rigStateOf(all: AllRecords, night: Night, nowMs: number): RigState | null {
   const site = all.sites.find((s) => s.id === night.siteId);
-  const snapshot = last ? snapshotsById(all.snapshots).get(last.snapshotId) : undefined;
+  const lastId = all.readings.get(night.id)?.summary.snapshotId ?? '';
+  const snapshot = all.snapshots.get(lastId)?.whole();
   const place = site ?? snapshot?.site;
   if (snapshot && place && isPastNight(night, place, nowMs)) {
     return { rig: snapshot.rig, parts: snapshot.parts, site: snapshot.site, fromSnapshot: true };
@@ -92,9 +89,9 @@ const withUsableZone = oncePer((site: Site): Site => {
 
 const NONE: ReadonlySet<string> = new Set();
 
-function presentSnapshots(snapshots: readonly Snapshot[], { rig, parts, site }: RigState): ReadonlySet<string> {
-  const own = partsOfRig(rig, parts);
-  return new Set(snapshots.filter((s) => s.rig.id === rig.id && sameState(s, rig, own, site)).map((s) => s.id));
+function presentSnapshots(snapshots: SnapshotsById, { rig, parts, site }: RigState): ReadonlySet<string> {
+  const print = statePrint(rig, partsOfRig(rig, parts), site);
+  return new Set([...snapshots.values()].filter((s) => s.print === print).map((s) => s.id));
 }
 
 /** The nights of all records, each derived once. */
@@ -121,7 +118,7 @@ function derive(all: AllRecords, nightId: string, nowMs: number): NightRecords |
   if (!night) return null;
   const standing = standingIn(all.readings);
   const readings = standing.ofNight(nightId);
-  const state = rigStateOf(all, night, readings.at(-1), nowMs);
+  const state = rigStateOf(all, night, nowMs);
   if (!state) return null;
   const endUtc = toUtcText(nightEndMs(night, state.site));
   const known = standing.knownBy(nightId, endUtc);
@@ -141,7 +138,7 @@ function derive(all: AllRecords, nightId: string, nowMs: number): NightRecords |
     limits: all.limits,
     schools: { ...all.schools, ...state.rig.schools } as Schools,
     presentSnapshotIds: state.fromSnapshot ? NONE : presentSnapshots(all.snapshots, state),
-    snapshots: snapshotsById(all.snapshots),
+    snapshots: all.snapshots,
   };
 }
 

@@ -1,96 +1,92 @@
 /** Readings by kind and subject, in order, asked by everything that derives from them. Each night is sorted and grouped once
- *  for as long as its readings stay the same, so that a reading more costs its own night, not the whole history. */
+ *  for as long as its readings stay the same; of other nights only as many are looked at as an answer needs, the latest
+ *  first, so that a reading more costs its own night, not the whole history. */
 import { oncePer } from '../once.ts';
 import { NO_NIGHT, type Reading, type ReadingKind, type ReadingOf } from '../records/reading.ts';
-import { standingOf, type Ordered } from './standing.ts';
+import { ALL_READINGS, groupsOf, keyOf, wholeNight, type StoredNight, type TaughtKind } from './storedNight.ts';
 
 /** As they are stored: a night's readings by its id, those of no night under `NO_NIGHT`. */
-export type ReadingsByNight = ReadonlyMap<string, readonly Reading[]>;
+export type ReadingsByNight = ReadonlyMap<string, StoredNight>;
 
 export type ReadingLists = {
-  all: () => readonly Reading[];
   /** Of a kind; with a subject's id only those about it. */
   of: <K extends ReadingKind>(kind: K, subjectId?: string) => readonly ReadingOf<K>[];
   last: <K extends ReadingKind>(kind: K, subjectId?: string) => ReadingOf<K> | undefined;
-  /** Of every kind about one subject. */
-  about: (subjectId: string) => readonly Reading[];
 };
 
-type Groups = ReadonlyMap<string, readonly Reading[]>;
-/** One night's standing readings. `latestUtc`: none was taken later. */
-type NightIndex = Ordered & { groups: Groups; latestUtc: string };
+/** Of many nights: to be asked from the latest backwards, for as long as an answer needs more. */
+export type PastReadings = {
+  latest: <K extends TaughtKind>(kinds: K | readonly K[], subjectId?: string) => Iterable<ReadingOf<K>>;
+  last: <K extends TaughtKind>(kind: K, subjectId?: string) => ReadingOf<K> | undefined;
+  /** How many nights hold a reading. */
+  nights: () => number;
+  /** Ids of snapshots with which most stars were good. */
+  goodSnapshotIds: () => ReadonlySet<string>;
+};
 
-const ALL = '';
-const keyOf = (kind: ReadingKind, subjectId?: string): string =>
-  subjectId === undefined ? kind : `${kind} ${subjectId}`;
-const aboutKey = (subjectId: string): string => `* ${subjectId}`;
+const NOTHING: readonly Reading[] = [];
 
-function grouped(readings: readonly Reading[]): Groups {
-  const groups = new Map<string, readonly Reading[]>([[ALL, readings]]);
-  const put = (key: string, r: Reading): void => {
-    const group = groups.get(key) as Reading[] | undefined;
-    if (group) group.push(r);
-    else groups.set(key, [r]);
-  };
-  for (const r of readings) {
-    put(keyOf(r.kind), r);
-    put(keyOf(r.kind, r.subject.id), r);
-    put(aboutKey(r.subject.id), r);
-  }
-  return groups;
-}
-
-const nightIndex = oncePer((stored: readonly Reading[]): NightIndex => {
-  const ordered = standingOf(stored);
-  const latestUtc = ordered.readings.reduce((latest, r) => (r.takenAtUtc > latest ? r.takenAtUtc : latest), '');
-  return { ...ordered, groups: grouped(ordered.readings), latestUtc };
-});
-
-/** Lists by key, each made when it is first asked for. */
-function listsOf(make: (key: string) => readonly Reading[]): ReadingLists {
-  const made = new Map<string, readonly Reading[]>();
-  const list = (key: string): readonly Reading[] => {
-    const known = made.get(key);
-    if (known) return known;
-    const fresh = make(key);
-    made.set(key, fresh);
-    return fresh;
-  };
+function listsOf(night: StoredNight | undefined): ReadingLists {
   // A group's key holds its kind, so its readings are of that kind.
   const of = <K extends ReadingKind>(kind: K, subjectId?: string): readonly ReadingOf<K>[] =>
-    list(keyOf(kind, subjectId)) as readonly ReadingOf<K>[];
-  return {
-    all: () => list(ALL),
-    of,
-    last: (kind, subjectId) => of(kind, subjectId).at(-1),
-    about: (subjectId) => list(aboutKey(subjectId)),
-  };
+    (night ? (groupsOf(night.standing).get(keyOf(kind, subjectId)) ?? NOTHING) : NOTHING) as readonly ReadingOf<K>[];
+  return { of, last: (kind, subjectId) => of(kind, subjectId).at(-1) };
 }
 
-type Timed = { reading: Reading; time: string };
+type Entry = { nightId: string; night: StoredNight };
+/** Readings of one night that are still to come, the next one last. */
+type Waiting = Entry & { left: Reading[] };
+type Asked = { keys: readonly string[]; accept: (entry: Entry) => ((r: Reading) => boolean) | null };
 
-/** By time; what two nights took at the same instant, by night. Within a night the order stays as it is. */
-function compare(a: Timed, b: Timed): number {
-  const [x, y] = a.time === b.time ? [a.reading.nightId ?? '', b.reading.nightId ?? ''] : [a.time, b.time];
-  return x < y ? -1 : x > y ? 1 : 0;
+/** Later first; what two nights took at the same instant, by night. */
+const isLater = (timeA: string, nightA: string, timeB: string, nightB: string): boolean =>
+  timeA === timeB ? nightA > nightB : timeA > timeB;
+
+function waitingIn(entry: Entry, { keys, accept }: Asked): Waiting | null {
+  const { night } = entry;
+  if (!keys.some((key) => night.mayHold(key))) return null;
+  const accepted = accept(entry);
+  if (!accepted) return null;
+  const groups = groupsOf(night.standing);
+  const found =
+    keys.length === 1
+      ? (groups.get(keys[0] ?? '') ?? NOTHING)
+      : // Of several kinds in the order in which they stand.
+        (groups.get(ALL_READINGS) ?? NOTHING).filter((r) => keys.some((key) => groups.get(key)?.includes(r)));
+  const left = found.filter(accepted);
+  return left.length > 0 ? { ...entry, left } : null;
 }
 
-/** Of several nights one list in order. Nights mostly follow each other, so there is seldom anything to sort. */
-function joined(nights: readonly NightIndex[], key: string, accept: (night: NightIndex) => (r: Reading) => boolean) {
-  const found: Timed[] = [];
-  let sorted = true;
-  for (const night of nights) {
-    const group = night.groups.get(key);
-    if (!group) continue;
-    for (const reading of group.filter(accept(night))) {
-      const next = { reading, time: night.timeOf(reading) };
-      const last = found.at(-1);
-      sorted &&= last === undefined || compare(last, next) <= 0;
-      found.push(next);
-    }
+const timeOfNext = ({ night, left }: Waiting): string => {
+  const next = left.at(-1);
+  return next ? night.standing.timeOf(next) : '';
+};
+
+function latestOf(open: readonly Waiting[]): Waiting | undefined {
+  return open.reduce<Waiting | undefined>((best, one) => {
+    if (!best) return one;
+    return isLater(timeOfNext(one), one.nightId, timeOfNext(best), best.nightId) ? one : best;
+  }, undefined);
+}
+
+/** Takes readings out of nights, the latest first; a night is looked into when nothing later is left elsewhere.
+ *  @param nights the latest first. */
+function* backwards(nights: readonly Entry[], asked: Asked): Generator<Reading> {
+  let open: Waiting[] = [];
+  let at = 0;
+  for (;;) {
+    const next = latestOf(open);
+    const entry = nights[at];
+    if (entry && (!next || !(timeOfNext(next) > entry.night.latestTime))) {
+      at += 1;
+      const waiting = waitingIn(entry, asked);
+      if (waiting) open.push(waiting);
+    } else if (next) {
+      const reading = next.left.pop();
+      if (reading) yield reading;
+      if (next.left.length === 0) open = open.filter((one) => one !== next);
+    } else return;
   }
-  if (!sorted) found.sort(compare);
-  return found.map((one) => one.reading);
 }
 
 export type StandingReadings = {
@@ -99,37 +95,58 @@ export type StandingReadings = {
   /** The same by kind. */
   listsOfNight: (nightId: string) => ReadingLists;
   /** Of a night and of all others up to its end: what was known by then. */
-  knownBy: (nightId: string, endUtc: string) => ReadingLists;
+  knownBy: (nightId: string, endUtc: string) => PastReadings;
   /** The same without the night itself. */
-  knownBefore: (nightId: string, endUtc: string) => ReadingLists;
+  knownBefore: (nightId: string, endUtc: string) => PastReadings;
 };
 
-const NOTHING: readonly Reading[] = [];
 const everything = (): boolean => true;
+
+/** @param own the night that counts whatever was recorded after its end; null = none does, and it is left out. */
+function pastReadings(nights: readonly Entry[], own: string | null, endUtc: string): PastReadings {
+  const accept = ({ nightId, night }: Entry) => {
+    if (nightId === own || night.latestUtc < endUtc) return everything;
+    return night.earliestUtc < endUtc ? (r: Reading) => r.takenAtUtc < endUtc : null;
+  };
+  const latest = <K extends TaughtKind>(kinds: K | readonly K[], subjectId?: string): Iterable<ReadingOf<K>> => {
+    const keys = (typeof kinds === 'string' ? [kinds] : kinds).map((kind) => keyOf(kind, subjectId));
+    // A key holds its kind, so the readings are of these kinds.
+    return backwards(nights, { keys, accept }) as unknown as Iterable<ReadingOf<K>>;
+  };
+  const counted = (): Entry[] => nights.filter((e) => e.night.summary.readings > 0 && accept(e) !== null);
+  return {
+    latest,
+    last: (kind, subjectId) => {
+      for (const reading of latest(kind, subjectId)) return reading;
+      return undefined;
+    },
+    nights: () => counted().filter(({ nightId }) => nightId !== NO_NIGHT).length,
+    goodSnapshotIds: () => new Set(counted().flatMap(({ night }) => night.summary.goodSnapshotIds)),
+  };
+}
 
 /** All standing readings. @param stored nights in any order. */
 export const standingIn = oncePer((stored: ReadingsByNight): StandingReadings => {
-  const indexOf = (nightId: string): NightIndex => nightIndex(stored.get(nightId) ?? NOTHING);
-  const all = oncePer((of: ReadingsByNight) =>
-    [...of].map(([nightId, readings]) => ({ nightId, index: nightIndex(readings) })),
+  const latestFirst = oncePer((of: ReadingsByNight): readonly Entry[] =>
+    [...of]
+      .map(([nightId, night]) => ({ nightId, night }))
+      .sort((a, b) => (isLater(a.night.latestTime, a.nightId, b.night.latestTime, b.nightId) ? -1 : 1)),
   );
-  const others = (nightId: string): NightIndex[] =>
-    all(stored).flatMap((one) => (one.nightId === nightId ? [] : [one.index]));
-  const by = (endUtc: string, own: NightIndex | null) => (night: NightIndex) =>
-    night === own || night.latestUtc < endUtc ? everything : (r: Reading) => r.takenAtUtc < endUtc;
   return {
-    ofNight: (nightId) => indexOf(nightId).readings,
-    listsOfNight: (nightId) => listsOf((key) => indexOf(nightId).groups.get(key) ?? NOTHING),
-    knownBy: (nightId, endUtc) => {
-      const own = indexOf(nightId);
-      return listsOf((key) => joined([...others(nightId), own], key, by(endUtc, own)));
-    },
-    knownBefore: (nightId, endUtc) => listsOf((key) => joined(others(nightId), key, by(endUtc, null))),
+    ofNight: (nightId) => stored.get(nightId)?.standing.readings ?? NOTHING,
+    listsOfNight: (nightId) => listsOf(stored.get(nightId)),
+    knownBy: (nightId, endUtc) => pastReadings(latestFirst(stored), nightId, endUtc),
+    knownBefore: (nightId, endUtc) =>
+      pastReadings(
+        latestFirst(stored).filter((e) => e.nightId !== nightId),
+        null,
+        endUtc,
+      ),
   };
 });
 
-/** A plain list as it would be stored. */
-export function byNight(readings: readonly Reading[]): ReadingsByNight {
+/** A plain list as it would be stored. @param latDeg where all of it was taken. */
+export function byNight(readings: readonly Reading[], latDeg: number | null = null): ReadingsByNight {
   const nights = new Map<string, Reading[]>();
   for (const r of readings) {
     const nightId = r.nightId ?? NO_NIGHT;
@@ -137,5 +154,5 @@ export function byNight(readings: readonly Reading[]): ReadingsByNight {
     if (night) night.push(r);
     else nights.set(nightId, [r]);
   }
-  return nights;
+  return new Map([...nights].map(([nightId, list]) => [nightId, wholeNight(list, () => latDeg)]));
 }

@@ -105,12 +105,26 @@ export function formatClock(utcMs: number, zoneIana: string): string {
   return `${two(w.hour)}:${two(w.minute)}`;
 }
 
+const EVENING: Intl.DateTimeFormatOptions = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' };
+const EVENING_WORDS = new Intl.DateTimeFormat('en-GB', EVENING);
+const WITH_YEAR = new Intl.DateTimeFormat('en-GB', { ...EVENING, year: 'numeric' });
+
 /** `Tue 24 Nov` of a date `YYYY-MM-DD`. */
 export function formatDate(date: string): string {
-  const day = new Date(`${date}T12:00:00Z`);
-  return new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' })
-    .format(day)
-    .replace(',', '');
+  return EVENING_WORDS.format(new Date(`${date}T12:00:00Z`)).replace(',', '');
+}
+
+const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' });
+
+/** Month and year of a day: "Nov 2026". */
+export function formatMonth(dayMs: number): string {
+  return MONTH.format(new Date(dayMs));
+}
+
+/** The same in a list over several years: with its year unless that is the list's own. @param year four digits. */
+export function formatDateIn(year: string, date: string): string {
+  if (date.slice(0, 4) === year) return formatDate(date);
+  return WITH_YEAR.format(new Date(`${date}T12:00:00Z`)).replace(',', '');
 }
 
 /** The instant in [fromMs, toMs) when the zone's clock jumps, with the jump in minutes (+ = forward), or null. */

@@ -1,36 +1,42 @@
 import { line } from 'd3';
-import { useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { z } from 'zod';
 import { readingValues } from '../../core/records/reading.ts';
-import { formatDate } from '../../core/time/civil.ts';
+import { formatDate, formatMonth } from '../../core/time/civil.ts';
+import { MS_PER_DAY } from '../../core/time/utc.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useSaveReminder } from '../../session/useCopies.ts';
 import { logbookReason, logbookSentence } from '../../text/logbookWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
-import { ScrollTable } from '../../ui/ScrollTable.tsx';
+import { WindowedTable, type RowRef } from '../../ui/WindowedTable.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 import { TextField } from '../../ui/form/Fields.tsx';
 import { Empty } from '../../ui/Problem.tsx';
 import { filterRows, nightRows, polarTrend, type NightRow, type TrendPoint } from './model.ts';
 import { NightInFull } from './NightInFull.tsx';
 
+const YEAR_MS = 365 * MS_PER_DAY;
+const formatDay = (ms: number): string => formatDate(new Date(ms).toISOString().slice(0, 10)).replace(/^\w+ /, '');
+/** More of them are one smear: then the line alone tells, and the shown night. */
+const MOST_DOTS = 200;
+
 function Trend({ points, shownId }: { points: readonly TrendPoint[]; shownId: string }) {
   const { format } = useShared();
   const [first, last] = [points[0], points.at(-1)];
   if (!first || !last || points.length < 2) return null;
-  const highest = Math.max(...points.map((p) => p.arcmin));
+  const highest = points.reduce((most, p) => Math.max(most, p.arcmin), 0);
   return (
     <ChartFrame
       label={`Polar error over ${points.length} nights: from ${format.quantity(first.arcmin, 'arcmin')} to ${format.quantity(last.arcmin, 'arcmin')}`}
       fileName="polar-error-by-night"
       height={210}
       x={{
-        domain: [first.dayMs - 86_400_000, last.dayMs + 86_400_000],
+        domain: [first.dayMs - MS_PER_DAY, last.dayMs + MS_PER_DAY],
         label: 'evening of',
-        format: (ms) => formatDate(new Date(ms).toISOString().slice(0, 10)).replace(/^\w+ /, ''),
+        format: last.dayMs - first.dayMs > YEAR_MS ? formatMonth : formatDay,
       }}
       y={{ domain: [0, highest * 1.08], label: 'polar error', format: (v) => format.quantity(v, 'arcmin', 0) }}
     >
@@ -46,15 +52,17 @@ function Trend({ points, shownId }: { points: readonly TrendPoint[]; shownId: st
             stroke="var(--action)"
             strokeWidth="2"
           />
-          {points.map((p) => (
-            <circle
-              key={p.nightId}
-              cx={x(p.dayMs)}
-              cy={y(p.arcmin)}
-              r={p.nightId === shownId ? 8 : 5}
-              fill={p.nightId === shownId ? 'var(--amber)' : 'var(--action)'}
-            />
-          ))}
+          {points
+            .filter((p) => points.length <= MOST_DOTS || p.nightId === shownId)
+            .map((p) => (
+              <circle
+                key={p.nightId}
+                cx={x(p.dayMs)}
+                cy={y(p.arcmin)}
+                r={p.nightId === shownId ? 8 : 5}
+                fill={p.nightId === shownId ? 'var(--amber)' : 'var(--action)'}
+              />
+            ))}
         </g>
       )}
     </ChartFrame>
@@ -74,40 +82,60 @@ function Small({ value, largest, words }: { value: number | null; largest: numbe
   );
 }
 
-function Nights({ rows, shownId }: { rows: readonly NightRow[]; shownId: string }) {
+type Largest = { polar: number; seeing: number; subs: number };
+type RowProps = {
+  row: NightRow;
+  largest: Largest;
+  index: number;
+  isShown: boolean;
+  ref: RowRef;
+};
+
+function NightLine({ row, largest, index, isShown, ref }: RowProps) {
   const { format } = useShared();
-  const largest = (value: (row: NightRow) => number | null): number =>
-    Math.max(1e-9, ...rows.map((row) => value(row) ?? 0));
-  const [polar, seeing, subs] = [
-    largest((r) => r.polarArcmin),
-    largest((r) => r.seeingArcsec),
-    largest((r) => r.subs?.count ?? null),
-  ];
+  const { polarArcmin, seeingArcsec, subs, balanceM } = row;
   return (
-    <ScrollTable label="Nights" headings={['Night', 'Polar error', 'Seeing', 'Usable subs', 'Balance']}>
-      {rows.map((row) => (
-        <tr key={row.night.id} className={row.night.id === shownId ? 'shown' : undefined}>
-          <th scope="row">
-            <Link to={`/n/${row.night.id}/logbook`} aria-current={row.night.id === shownId ? 'page' : undefined}>
-              {formatDate(row.night.eveningDate)}
-            </Link>
-            <span className="soft">{[row.rig, row.site, row.target].filter(Boolean).join(' · ')}</span>
-          </th>
-          <Small value={row.polarArcmin} largest={polar} words={format.quantity(row.polarArcmin ?? 0, 'arcmin')} />
-          <Small
-            value={row.seeingArcsec}
-            largest={seeing}
-            words={format.quantity(row.seeingArcsec ?? 0, 'arcsec', 1)}
-          />
-          <Small
-            value={row.subs?.usable ?? null}
-            largest={subs}
-            words={`${row.subs?.usable ?? 0} of ${row.subs?.count ?? 0}`}
-          />
-          <td className="figures">{row.balanceM === null ? '–' : format.quantity(row.balanceM, 'barLength')}</td>
-        </tr>
-      ))}
-    </ScrollTable>
+    <tr ref={ref} data-index={index} aria-rowindex={index + 2} className={isShown ? 'shown' : undefined}>
+      <th scope="row">
+        <Link to={`/n/${row.night.id}/logbook`} aria-current={isShown ? 'page' : undefined}>
+          {row.date}
+        </Link>
+        <span className="soft">{[row.rig, row.site, row.target].filter(Boolean).join(' · ')}</span>
+      </th>
+      <Small value={polarArcmin} largest={largest.polar} words={format.quantity(polarArcmin ?? 0, 'arcmin')} />
+      <Small value={seeingArcsec} largest={largest.seeing} words={format.quantity(seeingArcsec ?? 0, 'arcsec', 1)} />
+      <Small
+        value={subs?.usable ?? null}
+        largest={largest.subs}
+        words={`${subs?.usable ?? 0} of ${subs?.count ?? 0}`}
+      />
+      <td className="figures">{balanceM === null ? '–' : format.quantity(balanceM, 'barLength')}</td>
+    </tr>
+  );
+}
+
+function Nights({ rows, shownId }: { rows: readonly NightRow[]; shownId: string }) {
+  const most = (value: (row: NightRow) => number | null): number =>
+    rows.reduce((largest, row) => Math.max(largest, value(row) ?? 0), 1e-9);
+  const largest = {
+    polar: most((r) => r.polarArcmin),
+    seeing: most((r) => r.seeingArcsec),
+    subs: most((r) => r.subs?.count ?? null),
+  };
+  const draw = (index: number, ref: RowRef) => {
+    const row = rows[index];
+    if (!row) return null;
+    const { id } = row.night;
+    return <NightLine key={id} ref={ref} row={row} largest={largest} index={index} isShown={id === shownId} />;
+  };
+  return (
+    <WindowedTable
+      label="Nights"
+      headings={['Night', 'Polar error', 'Seeing', 'Usable subs', 'Balance']}
+      count={rows.length}
+      row={draw}
+      startAt={rows.findIndex((row) => row.night.id === shownId)}
+    />
   );
 }
 
@@ -137,10 +165,13 @@ export function LogbookBench() {
   const { stored, format } = useShared();
   const [filter, setFilter] = useState('');
   const reminder = useSaveReminder();
-  const rows = useMemo(() => nightRows(stored, records.otherNight), [stored, records]);
-  const shown = filterRows(rows, filter, formatDate);
+  const { poleGoal } = records.schools;
+  const rows = useMemo(() => nightRows(stored, poleGoal), [stored, poleGoal]);
+  // The field follows the fingers; a long list follows the field.
+  const wanted = useDeferredValue(filter);
+  const shown = useMemo(() => filterRows(rows, wanted), [rows, wanted]);
   const own = rows.find((r) => r.night.id === records.night.id);
-  const trend = polarTrend(shown);
+  const trend = useMemo(() => polarTrend(shown), [shown]);
   return (
     <BenchLayout
       title="Logbook"

@@ -1,15 +1,19 @@
 /** The nights as rows, filtered, and how the pole developed over them. */
 import { ASSEMBLY_LIST } from '../../core/rig/assembly.ts';
 import { INVENTORY_LIST, PACKING_LIST } from '../../core/rig/packing.ts';
-import type { NightRecords } from '../../core/night/nightRecords.ts';
-import { errorsTonight } from '../../core/night/pole/errorHistory.ts';
+import type { ReadingsByNight } from '../../core/night/readingIndex.ts';
+import type { Reference } from '../../core/night/pole/poleReference.ts';
 import type { Night } from '../../core/records/night.ts';
+import { formatDateIn } from '../../core/time/civil.ts';
+import { livingNights, yearOf } from '../../core/night/livingNights.ts';
 import type { Reading } from '../../core/records/reading.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Site, Target } from '../../core/records/site.ts';
 
 export type NightRow = {
   night: Night;
+  /** Evening date as it is read. */
+  date: string;
   rig: string;
   site: string;
   target: string;
@@ -19,6 +23,8 @@ export type NightRow = {
   seeingArcsec: number | null;
   subs: { count: number; usable: number } | null;
   readings: number;
+  /** All that a filter looks in. */
+  searched: string;
 };
 
 type Records = {
@@ -26,51 +32,46 @@ type Records = {
   rigs: readonly Rig[];
   sites: readonly Site[];
   targets: readonly Target[];
+  readings: ReadingsByNight;
 };
 
 type Measured = Pick<NightRow, 'polarArcmin' | 'balanceM' | 'seeingArcsec' | 'subs' | 'readings'>;
 const NOTHING: Measured = { polarArcmin: null, balanceM: null, seeingArcsec: null, subs: null, readings: 0 };
 
-/** The last word of a night on each of the things compared. */
-function measured(records: NightRecords): Measured {
-  const { tonight, readings } = records;
-  const balance = tonight.of('balance').findLast(({ values }) => values.axis === 'ra' && values.drops === 'none');
-  return {
-    polarArcmin: errorsTonight(records).at(-1)?.totalArcmin ?? null,
-    balanceM: balance?.values.positionM ?? null,
-    seeingArcsec: tonight.last('seeing')?.values.fwhmArcsec ?? null,
-    subs: tonight.last('subs')?.values ?? null,
-    readings: readings.length,
-  };
+/** The last word of a night on each of the things compared. @param goal the pole that this user aims at. */
+function measured(readings: ReadingsByNight, nightId: string, goal: Reference): Measured {
+  const summary = readings.get(nightId)?.summary;
+  if (!summary) return NOTHING;
+  const { polarArcmin, balanceM, seeingArcsec, subs } = summary;
+  return { polarArcmin: polarArcmin?.[goal] ?? null, balanceM, seeingArcsec, subs, readings: summary.readings };
 }
 
-function toRow(night: Night, records: NightRecords | null, { rigs, sites, targets }: Records): NightRow {
-  const nameIn = (records: readonly { id: string; name: string }[], id: string | undefined): string =>
-    records.find((r) => r.id === id)?.name ?? '';
-  return {
-    night,
-    rig: nameIn(rigs, night.rigId),
-    site: nameIn(sites, night.siteId),
-    target: nameIn(targets, night.plan[0]?.targetId),
-    ...(records ? measured(records) : NOTHING),
-  };
-}
+type Named = { id: string; name: string };
+const namesById = (records: readonly Named[]): ReadonlyMap<string, string> =>
+  new Map(records.map(({ id, name }) => [id, name]));
 
-/** Every living night, newest first. @param nightOf what a night is derived from; null where its rig or site is gone. */
-export function nightRows(records: Records, nightOf: (nightId: string) => NightRecords | null): NightRow[] {
-  return records.nights
-    .filter((n) => n.deletedAtUtc === null)
-    .sort((a, b) => (a.eveningDate < b.eveningDate ? 1 : a.eveningDate > b.eveningDate ? -1 : a.id < b.id ? -1 : 1))
-    .map((night) => toRow(night, nightOf(night.id), records));
-}
-
-/** Rows in which every word of the filter stands somewhere. `dateWords`: the date as the user reads it. */
-export function filterRows(rows: readonly NightRow[], filter: string, dateWords: (date: string) => string): NightRow[] {
-  const words = filter.toLowerCase().split(/\s+/).filter(Boolean);
-  return rows.filter(({ night, rig, site, target }) => {
-    const text = `${night.eveningDate} ${dateWords(night.eveningDate)} ${rig} ${site} ${target}`.toLowerCase();
-    return words.every((word) => text.includes(word));
+/** Every living night, newest first. */
+export function nightRows(records: Records, goal: Reference): NightRow[] {
+  const [rigs, sites, targets] = [records.rigs, records.sites, records.targets].map(namesById);
+  const nights = livingNights(records.nights);
+  const year = yearOf(nights);
+  return nights.map((night): NightRow => {
+    const names = {
+      rig: rigs?.get(night.rigId) ?? '',
+      site: sites?.get(night.siteId) ?? '',
+      target: targets?.get(night.plan[0]?.targetId ?? '') ?? '',
+    };
+    const { eveningDate } = night;
+    const date = formatDateIn(year, eveningDate);
+    const searched = [eveningDate, date, names.rig, names.site, names.target].join(' ').toLowerCase();
+    return { night, date, ...names, searched, ...measured(records.readings, night.id, goal) };
   });
+}
+
+/** Rows in which every word of the filter stands somewhere. */
+export function filterRows(rows: readonly NightRow[], filter: string): readonly NightRow[] {
+  const words = filter.toLowerCase().split(/\s+/).filter(Boolean);
+  return rows.filter(({ searched }) => words.every((word) => searched.includes(word)));
 }
 
 export type TrendPoint = { nightId: string; date: string; dayMs: number; arcmin: number };

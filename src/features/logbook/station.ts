@@ -2,6 +2,6 @@
 import type { Summary } from '../../session/stationState.ts';
 
 export const logbookSummary: Summary = ({ records }) => {
-  const nights = new Set(records.known.all().map((r) => r.nightId)).size;
+  const nights = records.known.nights();
   return { state: 'none', reading: nights === 1 ? '1 night' : `${nights} nights` };
 };

@@ -5,7 +5,8 @@ import { applyMerge, applyReplace, collect, removeDemo, wipe } from '../../../sr
 import { createHead, deleteHead, updateHead } from '../../../src/storage/heads.ts';
 import { retractReading } from '../../../src/storage/readings.ts';
 import { undoLast } from '../../../src/storage/undo.ts';
-import { contentFingerprint, fingerprint } from '../../../src/storage/content.ts';
+import { fingerprint } from '../../../src/core/fingerprint.ts';
+import { contentFingerprint } from '../../../src/storage/content.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
 import { planMerge, undecided } from '../../../src/storage/merge.ts';
 import { saveSetting } from '../../../src/storage/settings.ts';

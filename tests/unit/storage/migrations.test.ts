@@ -19,12 +19,18 @@ const frozen = (version: number): Frozen =>
   JSON.parse(readFileSync(`tests/fixtures/databases/version-${version}.json`, 'utf8')) as Frozen;
 
 const KEYS: Record<string, string> = { nightReadings: 'nightId', meta: 'key', lineage: 'key', changes: 'id, tabId' };
+const KEYS_OF_5: Record<string, string> = {
+  ...KEYS,
+  changes: 'id, [tabId+seq], press',
+  snapshots: 'id, [rig.id+site.id+takenAtUtc]',
+};
 
 /** Put into a browser's database under its own number, without any code of ours. */
 async function thaw({ version, tables }: Frozen): Promise<string> {
   const name = `test-frozen-${version}`;
   const old = new Dexie(name);
-  old.version(version).stores(Object.fromEntries(Object.keys(tables).map((table) => [table, KEYS[table] ?? 'id'])));
+  const keys = version < 5 ? KEYS : KEYS_OF_5;
+  old.version(version).stores(Object.fromEntries(Object.keys(tables).map((table) => [table, keys[table] ?? 'id'])));
   await old.open();
   for (const [table, rows] of Object.entries(tables)) await old.table(table).bulkPut(rows);
   old.close();
@@ -61,7 +67,7 @@ function asRecordedNow(r: Reading): Reading {
 
 describe('databases of released versions', () => {
   prepared();
-  for (const version of [1, 2, 3, 4]) {
+  for (const version of [1, 2, 3, 4, 5]) {
     it(`version ${version} opens with every record in it, none damaged, and exports again`, async () => {
       const { before, lists, backup, damaged } = await upgraded(version);
       expect(damaged).to.deep.equal([]);
@@ -139,6 +145,22 @@ describe('databases of released versions', () => {
     const { db } = await upgraded(4);
     const undone = await undoLast(writerFor(db, 'laptop', 'tab-a'));
     expect(undone.ok && [undone.value.label, undone.value.name]).to.deep.equal(['recorded', 'check']);
+  });
+
+  it('what an import of before replaced is still taken back, from a table of its own now', async () => {
+    const { db, lists } = await upgraded(5);
+    expect(lists.targets.map((t) => t.id)).to.include('own-target');
+    const stored = await db.changes.toArray();
+    expect(stored.flatMap((c) => c.changes.filter((one) => one.type === 'rows'))).to.deep.equal([{ type: 'rows' }]);
+    expect(await db.changedRows.count()).to.equal(2);
+    const w = writerFor(db, 'laptop', 'tab-a');
+    const undone = await undoLast(w);
+    expect(undone.ok && undone.value.label).to.equal('whole');
+    const after = (await collect(w)).backup.lists;
+    expect(after.targets.map((t) => t.id)).not.to.include('own-target');
+    expect(after.readings.map((r) => r.id)).not.to.include('own-brought-note');
+    expect(after.readings).to.have.length(lists.readings.length - 1);
+    expect(await db.changedRows.count()).to.equal(0);
   });
 
   it('a newer database is left as it is and not opened', async () => {

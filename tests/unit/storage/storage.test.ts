@@ -5,7 +5,6 @@ import { undoLast } from '../../../src/storage/undo.ts';
 import { collect } from '../../../src/storage/backup.ts';
 import { OwlDatabase } from '../../../src/storage/database.ts';
 import { loadDemo } from '../../../src/storage/demo/loadDemo.ts';
-import { byNight } from '../../../src/core/night/readingIndex.ts';
 import { HEAD_SCHEMAS } from '../../../src/core/records/heads.ts';
 import { checkRows } from '../../../src/storage/checkRows.ts';
 import { ulidSource } from '../../../src/storage/ids.ts';
@@ -16,10 +15,9 @@ import { readReadings } from '../../../src/storage/storedReadings.ts';
 import type { Writer } from '../../../src/storage/writer.ts';
 import { learnedOf } from '../../../src/core/night/learned.ts';
 import { recordsOfNight } from '../../../src/core/night/nightRecords.ts';
-import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
 import { trial } from '../../support/commands.ts';
 import { demoDatabase, writerFor, recordOne } from '../../support/database.ts';
-import { NOW } from '../../support/records.ts';
+import { NOW, recordsIn } from '../../support/records.ts';
 
 let db: OwlDatabase;
 let w: Writer;
@@ -61,7 +59,7 @@ describe('demo data', () => {
 
   it('teaches the knobs of Heron’s mount and what tightening does', async () => {
     const { backup } = await collect(w);
-    const all = { ...backup.lists, ...SETTING_DEFAULTS, readings: byNight(backup.lists.readings) };
+    const all = recordsIn(backup.lists);
     const { knobs, lockShift } = learnedOf(recordsOfNight(all, 'demo-tonight-heron', NOW)!);
     const knob = knobs.altitude!;
     expect(knob.basis).to.equal('learned');

@@ -50,7 +50,7 @@ describe('the source of readings', () => {
   it('holds all nights at first, and after every change what the database holds', async () => {
     const all = async () => {
       const { records } = await readReadings(db);
-      const shown = [...seen.at(-1)!.byNight.values()].flat();
+      const shown = [...seen.at(-1)!.byNight.values()].flatMap((night) => night.stored);
       expect(new Map(shown.map((r) => [r.id, r]))).to.deep.equal(new Map(records.map((r) => [r.id, r])));
     };
     await all();
@@ -81,7 +81,7 @@ describe('the source of readings', () => {
     const others = [...after.keys()].filter((nightId) => nightId !== TONIGHT);
     expect(others.length).to.be.greaterThan(10);
     for (const nightId of others) expect(after.get(nightId), nightId).to.equal(before.get(nightId));
-    expect(after.get(TONIGHT)).to.have.length((before.get(TONIGHT)?.length ?? 0) + 1);
+    expect(after.get(TONIGHT)?.stored).to.have.length((before.get(TONIGHT)?.stored.length ?? 0) + 1);
   });
 
   it('changes of other tables are none of its business, and nothing is told after the last listener left', async () => {
@@ -108,7 +108,7 @@ describe('the source of readings', () => {
   });
 
   it('what stands in the way of reading is thrown where it is shown, and forgotten once it reads again', async () => {
-    const table = db.table('nightReadings');
+    const table = db.nightReadings;
     const bulkGet = table.bulkGet.bind(table);
     table.bulkGet = () => Promise.reject(new DOMException('broken', 'UnknownError')) as never;
     let changed = next();
@@ -119,6 +119,6 @@ describe('the source of readings', () => {
     changed = next();
     await recordOne(w, trial(0.3));
     await changed;
-    expect(source.get()!.byNight.get(TONIGHT)).to.have.length(2);
+    expect(source.get()!.byNight.get(TONIGHT)?.stored).to.have.length(2);
   });
 });

@@ -64,8 +64,9 @@ export function moverOf(reading: ReadingOf<'balance'>, rig: Rig): string | null 
 
 /** The levers with which a reading was taken, by the masses known now; null when its snapshot is gone. */
 function leversThen(reading: ReadingOf<'balance'>, { snapshots, parts, rig }: NightRecords): AxisLevers | null {
-  const snapshot = snapshots.get(reading.snapshotId);
-  if (snapshot?.rig.id !== rig.id) return null;
+  const kept = snapshots.get(reading.snapshotId);
+  if (kept?.rigId !== rig.id) return null;
+  const snapshot = kept.whole();
   const now = new Map(parts.filter((p) => p.deletedAtUtc === null).map((p) => [p.id, p]));
   const known = snapshot.parts.map((p) => now.get(p.id) ?? p);
   return rigLevers(reading.values.axis, snapshot.rig, known, moverOf(reading, snapshot.rig));
@@ -117,10 +118,8 @@ function changeBetween(then: readonly Lever[], now: readonly Lever[], slid: Read
 export function taughtFor(records: NightRecords, levers: AxisLevers): Taught | null {
   const dress = dressOf(levers);
   const plainM = balancePositionM(levers);
-  const stayed = records.known
-    .of('balance')
-    .filter(({ values }) => values.axis === levers.axis && values.drops === 'none');
-  for (const reading of [...stayed].reverse()) {
+  for (const reading of records.known.latest('balance')) {
+    if (reading.values.axis !== levers.axis || reading.values.drops !== 'none') continue;
     const then = leversThen(reading, records);
     if (!then || (reading.nightId === records.night.id && dressOf(then) === dress)) continue;
     const { positionM } = reading.values;

@@ -1,5 +1,6 @@
 /** What a turn of this mount's bolt and knobs does: learned from its logged turns, else by pitch and lever, else unknown. */
-import { oncePer, oncePerKey } from '../../once.ts';
+import { firstOf } from '../../firstOf.ts';
+import { oncePer } from '../../once.ts';
 import {
   arcminPerTurn,
   isLearned,
@@ -17,7 +18,8 @@ import type { MountPart } from '../../records/part.ts';
 import type { Reading, ReadingOf } from '../../records/reading.ts';
 import type { NightRecords } from '../nightRecords.ts';
 import { mountOf } from '../../rig/rigState.ts';
-import { isMeasured, walkPole, type Adjuster, type PoleState, type PoleStep } from './poleWalk.ts';
+import { stepsMeasured } from './measuredErrors.ts';
+import { isMeasured, type Adjuster, type PoleState, type PoleStep } from './poleWalk.ts';
 
 export type KnobBasis = 'learned' | 'geometry' | 'few';
 export type Knob = {
@@ -37,11 +39,6 @@ const KEPT_SHIFTS = 8;
 /** An error that is to teach what a turn does must be known this well. */
 const TELLING_SIGMA_ARCMIN = 5;
 
-/** The night's pole by what was measured alone: turns count as unknown, so that they can be learned from it. */
-const measuredSteps = oncePerKey((readings: readonly Reading[], latDeg: number): readonly PoleStep[] =>
-  walkPole(readings, { latDeg, changeOf: () => null }),
-);
-
 /** One part of the error against the true pole, if it was measured well and not turned since; else null. */
 function toldArcmin({ estimate, turned }: PoleState, adjuster: Adjuster): number | null {
   const altitude = adjuster === 'altitude';
@@ -58,8 +55,8 @@ function inItsNight<R extends Reading>(reading: R, records: NightRecords): InNig
   const night = reading.nightId;
   if (night === null) return null;
   const readings = night === records.night.id ? records.readings : records.ofNight(night);
-  const latDeg = records.snapshots.get(reading.snapshotId)?.site.latDeg ?? records.site.latDeg;
-  const steps = measuredSteps(readings, latDeg);
+  const latDeg = records.snapshots.get(reading.snapshotId)?.latDeg ?? records.site.latDeg;
+  const steps = stepsMeasured(readings, latDeg);
   const at = steps.findIndex((step) => step.reading.id === reading.id);
   return at === -1 ? null : { reading, steps, at };
 }
@@ -89,11 +86,10 @@ function beginning({ reading: { values }, steps, at }: InNight<Turn>): number | 
 }
 
 function loggedTurns(records: NightRecords, adjuster: Adjuster): LoggedTurn[] {
-  const turns = records.known.of('knobTurn', records.rig.mountId).filter((r) => r.values.adjuster === adjuster);
   const logged: LoggedTurn[] = [];
-  // The latest first, and no further back than what is kept: history may be long.
-  for (const turn of [...turns].reverse()) {
+  for (const turn of records.known.latest('knobTurn', records.rig.mountId)) {
     if (logged.length === KEPT_TURNS) break;
+    if (turn.values.adjuster !== adjuster) continue;
     const there = inItsNight(turn, records);
     const [beforeArcmin, afterArcmin] = there ? [beginning(there), outcome(there)] : [null, null];
     if (beforeArcmin === null || afterArcmin === null) continue;
@@ -156,7 +152,7 @@ function shiftOf(shift: ReadingOf<'lockShift'>, records: NightRecords): LockShif
 
 /** What tightening does to this mount; null before the first record. */
 export const lockShiftOfMount = oncePer((records: NightRecords): LearnedLockShift | null => {
-  const shifts = records.known.of('lockShift', records.rig.mountId).slice(-KEPT_SHIFTS);
+  const shifts = firstOf(records.known.latest('lockShift', records.rig.mountId), KEPT_SHIFTS).reverse();
   return learnLockShift(shifts.flatMap((r) => shiftOf(r, records) ?? []));
 });
 

@@ -1,4 +1,5 @@
 /** How true this mount's polar finder is, from its half-turn tests; a test counts until the plate's screws were turned. */
+import { firstOf } from '../../firstOf.ts';
 import { oncePer } from '../../once.ts';
 import { plus, times, type PlatePoint } from '../../mount/finderPlate.ts';
 import { crossOffset, type HalfTurnMarks } from '../../mount/halfTurn.ts';
@@ -37,6 +38,9 @@ export type PlateOfFinder = {
   rounds: number;
 };
 
+/** Tests and turns of the screws that are looked back on. */
+const KEPT = 60;
+
 const isTest = (r: Reading): r is ReadingOf<'halfTurn'> => r.kind === 'halfTurn';
 const isMove = (r: Reading): boolean => r.kind === 'event' && r.values.what === 'plateMoved';
 
@@ -64,7 +68,7 @@ function learnedGain(all: readonly Reading[]): number {
 }
 
 export const plateOfFinder = oncePer((records: NightRecords): PlateOfFinder => {
-  const all = records.known.about(records.rig.mountId);
+  const all = firstOf(records.known.latest(['halfTurn', 'event'], records.rig.mountId), KEPT).reverse();
   const finder = mountOf(records)?.finder ?? null;
   const last = all.findLastIndex(isTest);
   const test = all[last];

@@ -6,7 +6,7 @@ import { totalErrorArcmin } from '../../mount/polarDrift.ts';
 import type { Reading } from '../../records/reading.ts';
 import type { NightRecords } from '../nightRecords.ts';
 import { changeByTurn, knobsOf } from './knobsOfMount.ts';
-import { altAgainstArcmin, type Reference } from './poleReference.ts';
+import { toldAgainst, type PoleTold, type Reference } from './poleReference.ts';
 import { isMeasured, partIsMeasured, UNTOUCHED, walkPole, type PoleState, type PoleStep } from './poleWalk.ts';
 
 export type PoleComponent = { errorArcmin: number; sigmaArcmin: number; measured: boolean; turnedSince: boolean };
@@ -36,8 +36,6 @@ export const poleSteps = oncePer((records: NightRecords): readonly PoleStep[] =>
   walkPole(records.readings, { latDeg: records.site.latDeg, changeOf: changeByTurn(knobsOf(records)) }),
 );
 
-export type PoleTold = { altErrorArcmin: number; azErrorArcmin: number };
-
 function componentOf({ estimate, turned }: PoleState, part: 'altitude' | 'azimuth', told: PoleTold): PoleComponent {
   const altitude = part === 'altitude';
   return {
@@ -46,11 +44,6 @@ function componentOf({ estimate, turned }: PoleState, part: 'altitude' | 'azimut
     measured: partIsMeasured(estimate, part),
     turnedSince: turned.has(part),
   };
-}
-
-/** An estimate as errors against a pole. */
-export function toldAgainst(estimate: PoleEstimate, reference: Reference, latDeg: number): PoleTold {
-  return { altErrorArcmin: altAgainstArcmin(estimate.altArcmin, reference, latDeg), azErrorArcmin: estimate.azArcmin };
 }
 
 function basisOf(state: PoleState): PoleBasis {
@@ -92,6 +85,6 @@ export function poleOfItsNight({ nightId, snapshotId }: Reading, records: NightR
   const own = nightId === records.night.id ? records : records.otherNight(nightId);
   if (own) return { readings: own.readings, steps: poleSteps(own), latDeg: own.site.latDeg };
   const readings = records.ofNight(nightId);
-  const latDeg = records.snapshots.get(snapshotId)?.site.latDeg ?? records.site.latDeg;
+  const latDeg = records.snapshots.get(snapshotId)?.latDeg ?? records.site.latDeg;
   return { readings, steps: walkPole(readings, { latDeg, changeOf: changeByTurn(knobsOf(records)) }), latDeg };
 }

@@ -1,5 +1,6 @@
 /** The two poles that an error may be told against: the true one, and the one that the air shows a little higher. This is
  *  the only place where the one is turned into the other. */
+import type { PoleEstimate } from '../../mount/poleEstimate.ts';
 import { refractionArcmin } from '../../sky/refraction.ts';
 
 export type Reference = 'true' | 'refracted';
@@ -20,6 +21,13 @@ export function altFromTrueArcmin(altErrorArcmin: number, reference: Reference, 
 /** The inverse. */
 export function altAgainstArcmin(altTrueArcmin: number, reference: Reference, latDeg: number): number {
   return altTrueArcmin - liftOf(reference, latDeg);
+}
+
+export type PoleTold = { altErrorArcmin: number; azErrorArcmin: number };
+
+/** An estimate as errors against a pole. */
+export function toldAgainst(estimate: PoleEstimate, reference: Reference, latDeg: number): PoleTold {
+  return { altErrorArcmin: altAgainstArcmin(estimate.altArcmin, reference, latDeg), azErrorArcmin: estimate.azArcmin };
 }
 
 /** Altitude of the pole that is aimed at, degrees. */

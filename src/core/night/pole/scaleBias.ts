@@ -50,9 +50,8 @@ function biasBy(reading: ReadingOf<'scaleReading'>, records: NightRecords): numb
 
 /** The middle of the mount's last readings; null before the first that tells. */
 export const scaleBias = oncePer((records: NightRecords): ScaleBias | null => {
-  const all = records.known.of('scaleReading', records.rig.mountId);
   const kept: number[] = [];
-  for (const reading of [...all].reverse()) {
+  for (const reading of records.known.latest('scaleReading', records.rig.mountId)) {
     if (kept.length === KEPT) break;
     const bias = biasBy(reading, records);
     if (bias !== null) kept.push(bias);

@@ -11,7 +11,7 @@ import { horizonAltDeg } from '../../../core/night/plan/darkness.ts';
 import { driftRun, estimateAfter, type DriftRun } from '../../../core/night/pole/driftRun.ts';
 import { driftTask, isKnownWell, type DriftTask } from '../../../core/night/pole/driftSteps.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
-import { toldAgainst } from '../../../core/night/pole/poleOfNight.ts';
+import { toldAgainst } from '../../../core/night/pole/poleReference.ts';
 import { movedMostBy } from '../../../core/night/pole/poleWalk.ts';
 import { turnsTonight, type TurnsTonight } from '../../../core/night/pole/turnsTonight.ts';
 import type { DriftSaying } from '../../../text/driftWords.ts';

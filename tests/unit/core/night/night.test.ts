@@ -3,6 +3,7 @@ import { horizonAltDeg } from '../../../../src/core/night/plan/darkness.ts';
 import { nightAt, nightEventList, phaseAt } from '../../../../src/core/night/nightAt.ts';
 import { recordsOfNight } from '../../../../src/core/night/nightRecords.ts';
 import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
+import { snapshotsById } from '../../../../src/core/night/storedSnapshot.ts';
 import { standingReadings } from '../../../../src/core/night/standing.ts';
 import { partsOfRig } from '../../../../src/core/rig/rigState.ts';
 import type { Snapshot } from '../../../../src/core/records/snapshot.ts';
@@ -176,7 +177,7 @@ describe('snapshots', () => {
   it('an old night keeps its numbers when a mass changes; tonight follows', () => {
     const all = {
       ...world({ parts: heavier, readings: [reading('balance', { axis: 'ra', positionM: 0.28, drops: 'tube' })] }),
-      snapshots: [snapshot],
+      snapshots: snapshotsById([snapshot]),
     };
     const position = (nowMs: number) => nightStatic(recordsOfNight(all, 'n1', nowMs)!).bar?.found.positionM ?? 0;
     expect(position(NOW + 3 * 24 * HOUR)).to.be.closeTo(0.292686, 1e-6);
@@ -185,7 +186,11 @@ describe('snapshots', () => {
 
   it('knows which snapshots show the present state', () => {
     const present = (list: typeof parts) =>
-      recordsOfNight({ ...world({ parts: list }), snapshots: [snapshot] }, 'n1', NOW)?.presentSnapshotIds.has('s1');
+      recordsOfNight(
+        { ...world({ parts: list }), snapshots: snapshotsById([snapshot]) },
+        'n1',
+        NOW,
+      )?.presentSnapshotIds.has('s1');
     expect([present(parts), present(heavier)]).to.deep.equal([true, false]);
   });
 

@@ -1,16 +1,14 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { byNight } from '../../../../src/core/night/readingIndex.ts';
 import { recordsOfNight, type AllRecords } from '../../../../src/core/night/nightRecords.ts';
 import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
 import { readingSchema, type Reading } from '../../../../src/core/records/reading.ts';
-import { SETTING_DEFAULTS } from '../../../../src/core/records/setting.ts';
 import { collect } from '../../../../src/storage/backup.ts';
 import { arbitraryOf } from '../../../../scripts/trials/arbitraries.ts';
 import { drawAll } from '../../../../scripts/trials/benches.ts';
 import { demoDatabase, writerFor } from '../../../support/database.ts';
 import { holds } from '../../../support/properties.ts';
-import { NOW, reading, withReadings } from '../../../support/records.ts';
+import { NOW, reading, readingsIn, recordsIn, withReadings } from '../../../support/records.ts';
 
 const DAY = 86_400_000;
 const LATER = NOW + 2 * DAY;
@@ -20,7 +18,7 @@ function prepared(): void {
   before(async () => {
     const db = await demoDatabase();
     const { backup } = await collect(writerFor(db));
-    all = { ...backup.lists, ...SETTING_DEFAULTS, readings: byNight(backup.lists.readings) };
+    all = recordsIn(backup.lists);
     await db.delete();
   });
 }
@@ -44,7 +42,7 @@ const laterReading = fc
   .map(([raw, subject, hours, n]): Reading => {
     const r = raw as Reading;
     const takenAtUtc = new Date(LATER + hours * 3_600_000).toISOString();
-    const snapshotId = all.snapshots[0]?.id ?? '';
+    const [snapshotId = ''] = all.snapshots.keys();
     return {
       ...r,
       id: `later-${n}`,
@@ -102,7 +100,7 @@ describe('nights that are over', () => {
       const one = reading(kind, values, {
         id: `t-${kind}`,
         nightId: 'later',
-        snapshotId: all.snapshots[0]!.id,
+        snapshotId: [...all.snapshots.keys()][0]!,
         subject: SUBJECTS[about]!,
         takenAtUtc,
         recordedAtUtc: takenAtUtc,
@@ -114,7 +112,7 @@ describe('nights that are over', () => {
   });
 
   it('a reading taken back later counts no more on its own night', () => {
-    const own = [...all.readings.values()].flat().find((r) => r.kind === 'steadiness')!;
+    const own = readingsIn(all).find((r) => r.kind === 'steadiness')!;
     const takenAtUtc = new Date(LATER).toISOString();
     const gone = reading(
       'retract',

@@ -32,28 +32,32 @@ describe('the order of readings', () => {
 });
 
 describe('lists over several nights', () => {
-  const of = (nightId: string | null, id: string, hour: number) => note(id, hour, { nightId });
+  const of = (nightId: string | null, id: string, hour: number) =>
+    reading('feet', { azimuthDeg: 0 }, { id, nightId, takenAtUtc: at(hour), recordedAtUtc: at(hour) });
+  const ids = (readings: Iterable<Reading>) => [...readings].map((r) => r.id);
 
   it('are in order whichever night is stored first, and one more reading does not disturb the others', () => {
     const stored = [of('n2', 'late', 22), of('n1', 'early', 19), of('n2', 'middle', 20), of(null, 'none', 21)];
     const known = standingIn(byNight(stored)).knownBy('n1', at(23));
-    expect(known.of('note').map((r) => r.id)).to.deep.equal(['early', 'middle', 'none', 'late']);
-    expect(known.last('note')?.id).to.equal('late');
+    expect(ids(known.latest('feet'))).to.deep.equal(['late', 'none', 'middle', 'early']);
+    expect(known.last('feet')?.id).to.equal('late');
+    expect(known.nights(), 'what belongs to no night is none').to.equal(2);
   });
 
   it('end where the night does, but for the night’s own; a night may be left out', () => {
     const stored = byNight([of('n1', 'own', 23), of('n2', 'before', 19), of('n2', 'after', 22), of('n3', 'far', 23)]);
-    const ids = (lists: { all: () => readonly Reading[] }) => lists.all().map((r) => r.id);
-    expect(ids(standingIn(stored).knownBy('n1', at(20)))).to.deep.equal(['before', 'own']);
-    expect(ids(standingIn(stored).knownBefore('n1', at(20)))).to.deep.equal(['before']);
-    expect(ids(standingIn(stored).listsOfNight('n1'))).to.deep.equal(['own']);
+    const known = standingIn(stored).knownBy('n1', at(20));
+    expect(ids(known.latest('feet'))).to.deep.equal(['own', 'before']);
+    expect(known.nights()).to.equal(2);
+    expect(ids(standingIn(stored).knownBefore('n1', at(20)).latest('feet'))).to.deep.equal(['before']);
+    expect(ids(standingIn(stored).listsOfNight('n1').of('feet'))).to.deep.equal(['own']);
     expect(standingIn(stored).ofNight('nowhere')).to.deep.equal([]);
   });
 
   it('what two nights took at one instant stands by night', () => {
-    const lists = (...stored: Reading[]) => standingIn(byNight(stored)).knownBy('n3', at(23)).of('note');
+    const lists = (...stored: Reading[]) => standingIn(byNight(stored)).knownBy('n3', at(23)).latest('feet');
     const [a, b] = [of('n1', 'x', 20), of('n2', 'a', 20)];
-    expect(lists(a, b).map((r) => r.id)).to.deep.equal(['x', 'a']);
-    expect(lists(b, a).map((r) => r.id)).to.deep.equal(['x', 'a']);
+    expect(ids(lists(a, b))).to.deep.equal(['a', 'x']);
+    expect(ids(lists(b, a))).to.deep.equal(['a', 'x']);
   });
 });

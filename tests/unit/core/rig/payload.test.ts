@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { assemblyOf } from '../../../../src/core/rig/assembly.ts';
 import { footingOfRig, massPoints } from '../../../../src/core/rig/footingOfRig.ts';
+import { snapshotsById } from '../../../../src/core/night/storedSnapshot.ts';
 import { goodInertiaKgM2 } from '../../../../src/core/night/goodInertia.ts';
 import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
 import { packingOf } from '../../../../src/core/rig/packing.ts';
@@ -68,13 +69,15 @@ describe('the payload of the demo rigs', () => {
       parts: partsOfRig(one, parts),
       site: estrela,
     });
-    const subs = (snapshotId: string, usable: number) => reading('subs', { count: 40, usable }, { snapshotId });
-    const snapshots = new Map(
-      [snapshot('s1', rig('Heron')), snapshot('s2', rig('Plover'))].map((s) => [s.id, s] as const),
-    );
-    const good = goodInertiaKgM2([subs('s1', 39), subs('s2', 39)], snapshots, 'demo-heron-mount');
-    expect(good).to.be.closeTo(judge(rig('Heron')).load!.decInertiaKgM2, 1e-12);
-    expect(goodInertiaKgM2([subs('s1', 20)], snapshots, 'demo-heron-mount')).to.equal(null);
+    const heron = rig('Heron');
+    const light = { ...heron, placed: heron.placed.slice(0, 1) };
+    const snapshots = snapshotsById([snapshot('s1', heron), snapshot('s2', rig('Plover')), snapshot('s3', light)]);
+    const carried = (...ids: string[]) => goodInertiaKgM2(new Set(ids), snapshots, 'demo-heron-mount');
+    const heavy = judge(heron).load!.decInertiaKgM2;
+    expect(carried('s1', 's2')).to.be.closeTo(heavy, 1e-12);
+    expect(carried('s3')).to.be.lessThan(heavy);
+    expect(carried('s3', 's1'), 'the largest').to.equal(carried('s1'));
+    expect(carried('s2'), 'on another mount').to.equal(null);
   });
 });
 

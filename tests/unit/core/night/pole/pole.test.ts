@@ -3,7 +3,6 @@ import fc from 'fast-check';
 import { balanceOrder } from '../../../../../src/core/night/balance/balanceOrder.ts';
 import { bearingRead } from '../../../../../src/core/night/bearing.ts';
 import { groundMarks } from '../../../../../src/core/night/groundMarks.ts';
-import { recordsOfNight } from '../../../../../src/core/night/nightRecords.ts';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
 import { dialPlace } from '../../../../../src/core/night/pole/dialOfNight.ts';
 import { errorsTonight } from '../../../../../src/core/night/pole/errorHistory.ts';
@@ -17,7 +16,7 @@ import { SETTING_DEFAULTS } from '../../../../../src/core/records/setting.ts';
 import { makeFormat } from '../../../../../src/text/format.ts';
 import { finite, holds } from '../../../../support/properties.ts';
 import { at, error, mounts, night, turn } from '../../../../support/polar.ts';
-import { event, nightRecords, NOW, reading, snapshotOf, world } from '../../../../support/records.ts';
+import { event, nightRecords, reading, snapshotOf, world } from '../../../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
 const drift = (minute: number, haH: number, rateArcsecPerMin: number) =>
@@ -35,7 +34,7 @@ function everywhere(readings: Reading[]) {
         ? polar.errorArcmin
         : Math.hypot(polar.altErrorArcmin, polar.azErrorArcmin * Math.cos((40.33 * Math.PI) / 180)),
     run: polarSummary(one, f),
-    logbook: nightRows(all, (id) => recordsOfNight(all, id, NOW))[0]!.polarArcmin,
+    logbook: nightRows(all, one.records.schools.poleGoal)[0]!.polarArcmin,
     history: errorsTonight(one.records).at(-1)?.totalArcmin ?? null,
     card: nightCard(one, SETTING_DEFAULTS.balance).pole,
   };

@@ -1,5 +1,6 @@
 /** Parts of the account of the pole by themselves: knobs, scale, timed stars, plate. */
 import { expect } from 'chai';
+import { wholeNight } from '../../../../../src/core/night/storedNight.ts';
 import { deriveNight } from '../../../../../src/core/night/deriveNight.ts';
 import { driftTask } from '../../../../../src/core/night/pole/driftSteps.ts';
 import { driftRun, estimateAfter, estimateWithMarkAt } from '../../../../../src/core/night/pole/driftRun.ts';
@@ -134,7 +135,19 @@ describe('a record that no bench can draw', () => {
         throw new RangeError('no subject');
       },
     };
-    const found = deriveNight({ ...all, readings: new Map([['other', [hostile]]]) }, 'n1', NOW);
+    const quiet = wholeNight([
+      reading(
+        'flexure',
+        { arcsecPerMin: 1, directionDeg: 0 },
+        { id: 'hostile', nightId: 'other', subject: { type: 'rig', id: 'demo-heron' } },
+      ),
+    ]);
+    const hostileNight = {
+      ...quiet,
+      stored: [hostile],
+      standing: { readings: [hostile], timeOf: () => hostile.takenAtUtc },
+    };
+    const found = deriveNight({ ...all, readings: new Map([['other', hostileNight]]) }, 'n1', NOW);
     expect(found.state === 'night' && found.setAside?.id).to.equal('hostile');
     expect(deriveNight(all, 'n1', NOW)).to.deep.include({ setAside: null });
   });

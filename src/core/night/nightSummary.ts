@@ -1,0 +1,64 @@
+/** What lists show of a night, and what other nights count of it, by its own readings alone. */
+import type { Reading, ReadingOf } from '../records/reading.ts';
+import { errorsMeasured } from './pole/measuredErrors.ts';
+import type { Reference } from './pole/poleReference.ts';
+
+export type NightSummary = {
+  /** Readings and retractions. */
+  readonly stored: number;
+  /** Standing readings. */
+  readonly readings: number;
+  /** Of the stored ones those that are not the demo's. */
+  readonly own: number;
+  /** Total error on the sky as it was measured last, against either pole; null = not measured. */
+  readonly polarArcmin: Readonly<Record<Reference, number>> | null;
+  /** Where right ascension stayed. */
+  readonly balanceM: number | null;
+  readonly seeingArcsec: number | null;
+  readonly subs: Readonly<{ count: number; usable: number }> | null;
+  /** Dressings of a rig with which most stars were good. */
+  readonly goodSnapshotIds: readonly string[];
+  /** Of the last reading. */
+  readonly snapshotId: string | null;
+};
+
+/** A night counts as good from this many subs and this share of usable ones on. */
+const FEWEST_SUBS = 5;
+const GOOD_SHARE = 0.8;
+
+const lastOf = <K extends Reading['kind']>(readings: readonly Reading[], kind: K): ReadingOf<K> | undefined =>
+  readings.findLast((r): r is ReadingOf<K> => r.kind === kind);
+
+const isGood = ({ count, usable }: ReadingOf<'subs'>['values']): boolean =>
+  count >= FEWEST_SUBS && usable / count >= GOOD_SHARE;
+
+function polarOf(readings: readonly Reading[], latDeg: number | null): NightSummary['polarArcmin'] {
+  if (latDeg === null) return null;
+  const against = (reference: Reference): number | undefined =>
+    errorsMeasured(readings, latDeg, reference).at(-1)?.totalArcmin;
+  const [toTrue, toRefracted] = [against('true'), against('refracted')];
+  return toTrue === undefined || toRefracted === undefined ? null : { true: toTrue, refracted: toRefracted };
+}
+
+/** @param stored everything, retractions too. @param standing those that stand, in order. */
+export function summaryOf(
+  stored: readonly Reading[],
+  standing: readonly Reading[],
+  latDeg: number | null,
+): NightSummary {
+  const stayed = standing.findLast(
+    (r): r is ReadingOf<'balance'> => r.kind === 'balance' && r.values.axis === 'ra' && r.values.drops === 'none',
+  );
+  const good = standing.flatMap((r) => (r.kind === 'subs' && isGood(r.values) ? [r.snapshotId] : []));
+  return {
+    stored: stored.length,
+    readings: standing.length,
+    own: stored.filter((r) => r.deviceId !== 'demo').length,
+    polarArcmin: polarOf(standing, latDeg),
+    balanceM: stayed?.values.positionM ?? null,
+    seeingArcsec: lastOf(standing, 'seeing')?.values.fwhmArcsec ?? null,
+    subs: lastOf(standing, 'subs')?.values ?? null,
+    goodSnapshotIds: [...new Set(good)],
+    snapshotId: standing.at(-1)?.snapshotId ?? null,
+  };
+}

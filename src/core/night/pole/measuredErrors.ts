@@ -1,0 +1,30 @@
+/** What the measurements of a night alone say of its pole, whatever is known of the knobs: it depends on nothing but the
+ *  night's own readings and its latitude. */
+import { oncePerKey } from '../../once.ts';
+import { totalErrorArcmin } from '../../mount/polarDrift.ts';
+import type { Reading } from '../../records/reading.ts';
+import { toldAgainst, type Reference } from './poleReference.ts';
+import { isMeasured, walkPole, type PoleStep } from './poleWalk.ts';
+
+export type MeasuredError = { id: string; takenAtUtc: string; totalArcmin: number };
+
+/** The night's pole reading by reading; what a turn does counts as unknown, so that it can be learned from it. */
+export const stepsMeasured = oncePerKey((readings: readonly Reading[], latDeg: number): readonly PoleStep[] =>
+  walkPole(readings, { latDeg, changeOf: () => null }),
+);
+
+/** The steps that left both parts measured. */
+export function measuredPoleSteps(steps: readonly PoleStep[]): PoleStep[] {
+  return steps.filter(
+    ({ reading: { kind }, after }) => (kind === 'polarError' || kind === 'drift') && isMeasured(after),
+  );
+}
+
+/** Totals on the sky against a pole, one after the other. @param readings of one night, standing and in order. */
+export function errorsMeasured(readings: readonly Reading[], latDeg: number, reference: Reference): MeasuredError[] {
+  return measuredPoleSteps(stepsMeasured(readings, latDeg)).map(({ reading: { id, takenAtUtc }, after }) => ({
+    id,
+    takenAtUtc,
+    totalArcmin: totalErrorArcmin(toldAgainst(after.estimate, reference, latDeg), latDeg),
+  }));
+}

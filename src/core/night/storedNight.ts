@@ -1,0 +1,169 @@
+/** One night's readings as they are at hand: all of them, or only those that teach other nights, put away small and taken
+ *  out when they are first asked for. What lists show of a night is told beside them. */
+import { oncePer } from '../once.ts';
+import type { Reading, ReadingKind } from '../records/reading.ts';
+import { standingOf, type Ordered } from './standing.ts';
+import { summaryOf, type NightSummary } from './nightSummary.ts';
+
+/** Kinds that only their own night asks for. */
+const OF_ITS_OWN_NIGHT = [
+  'check',
+  'note',
+  'timing',
+  'driftMark',
+  'battery',
+  'seeing',
+  'guiding',
+  'backlash',
+  'pointingMiss',
+  'gap',
+  'retract',
+] as const;
+/** Kinds that other nights may ask for. */
+export type TaughtKind = Exclude<ReadingKind, (typeof OF_ITS_OWN_NIGHT)[number]>;
+const ownOnly: ReadonlySet<string> = new Set(OF_ITS_OWN_NIGHT);
+export const isTaught = ({ kind }: Reading): boolean => !ownOnly.has(kind);
+
+/** What can be told of a night without taking its readings out. */
+export type NightHead = {
+  /** First and last time at which a standing reading was taken; empty for a night without any. */
+  readonly earliestUtc: string;
+  readonly latestUtc: string;
+  /** No reading is ordered later than this. */
+  readonly latestTime: string;
+  readonly summary: NightSummary;
+};
+
+export type StoredNight = NightHead & {
+  /** False: `stored` holds only what teaches other nights. */
+  readonly whole: boolean;
+  readonly stored: readonly Reading[];
+  /** Those that stand, in order. */
+  readonly standing: Ordered;
+  /** False only when no standing reading has this key. */
+  readonly mayHold: (key: string) => boolean;
+};
+
+export const ALL_READINGS = '';
+export const keyOf = (kind: ReadingKind, subjectId?: string): string =>
+  subjectId === undefined ? kind : `${kind} ${subjectId}`;
+const keysOf = (r: Reading): string[] => [keyOf(r.kind), keyOf(r.kind, r.subject.id)];
+
+export type Groups = ReadonlyMap<string, readonly Reading[]>;
+
+/** Standing readings by kind and subject, in order. */
+export const groupsOf = oncePer(({ readings }: Ordered): Groups => {
+  const groups = new Map<string, Reading[]>();
+  for (const r of readings)
+    for (const key of keysOf(r)) {
+      const group = groups.get(key);
+      if (group) group.push(r);
+      else groups.set(key, [r]);
+    }
+  return new Map<string, readonly Reading[]>(groups).set(ALL_READINGS, readings);
+});
+
+/** Where a snapshot was taken; null = not known. */
+export type LatOf = (snapshotId: string) => number | null;
+
+function headOf(stored: readonly Reading[], standing: Ordered, latOf: LatOf): NightHead {
+  let [earliestUtc, latestUtc, latestTime] = ['', '', ''];
+  for (const r of standing.readings) {
+    const time = standing.timeOf(r);
+    if (earliestUtc === '' || r.takenAtUtc < earliestUtc) earliestUtc = r.takenAtUtc;
+    if (r.takenAtUtc > latestUtc) latestUtc = r.takenAtUtc;
+    if (time > latestTime) latestTime = time;
+  }
+  const last = standing.readings.at(-1);
+  const latDeg = last ? latOf(last.snapshotId) : null;
+  return { earliestUtc, latestUtc, latestTime, summary: summaryOf(stored, standing.readings, latDeg) };
+}
+
+/** A night all of whose readings are at hand. @param latOf for what the pole's errors come to. */
+export function wholeNight(stored: readonly Reading[], latOf: LatOf = () => null): StoredNight {
+  const standing = standingOf(stored);
+  return {
+    ...headOf(stored, standing, latOf),
+    whole: true,
+    stored,
+    standing,
+    mayHold: (key) => groupsOf(standing).has(key),
+  };
+}
+
+/** The same night, one of its readings left out. */
+export function nightWithout(night: StoredNight, reading: Reading): StoredNight {
+  const { summary, whole } = night;
+  const rest = wholeNight(night.stored.filter((r) => r.id !== reading.id));
+  return { ...rest, whole, summary: { ...rest.summary, polarArcmin: summary.polarArcmin } };
+}
+
+/** A night put away small, as it is stored beside the readings themselves. */
+export type NightDigest = NightHead & {
+  nightId: string;
+  /** Keys of the standing readings, each between line breaks. */
+  keys: string;
+  /** The standing readings that teach, in order: what they share, and each with what is its own. */
+  text: string;
+};
+
+type Packed = {
+  shared: Partial<Reading>;
+  own: Record<string, unknown>[];
+  /** Of those that are not ordered by the time at which they were taken: place and time. */
+  times: [number, string][];
+};
+
+/** Fields that mostly say the same for all readings of a night. */
+const SHARED = ['deviceId', 'nightId', 'snapshotId', 'source', 'sigma', 'blobIds', 'note'] as const;
+
+const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+function packed({ readings, timeOf }: Ordered): Packed {
+  const taught = readings.filter(isTaught);
+  const shared: Partial<Reading> = Object.fromEntries(SHARED.map((key) => [key, taught[0]?.[key]]));
+  const own = taught.map((r) =>
+    Object.fromEntries(
+      Object.entries(r).filter(([key, value]) => !isSame(value, (shared as Record<string, unknown>)[key])),
+    ),
+  );
+  const times = taught.flatMap((r, i): [number, string][] => (timeOf(r) === r.takenAtUtc ? [] : [[i, timeOf(r)]]));
+  return { shared, own, times };
+}
+
+function unpacked(text: string): Ordered {
+  const { shared, own, times } = JSON.parse(text) as Packed;
+  const readings = own.map((one) => ({ ...shared, ...one }) as Reading);
+  const byReading = new Map(times.flatMap(([i, time]) => (readings[i] ? [[readings[i], time] as const] : [])));
+  return { readings, timeOf: (r) => byReading.get(r) ?? r.takenAtUtc };
+}
+
+const BREAK = '\n';
+
+export function digestOf(nightId: string, night: StoredNight): NightDigest {
+  const { standing, earliestUtc, latestUtc, latestTime, summary } = night;
+  const keys = [...groupsOf(standing).keys()].filter((key) => key !== ALL_READINGS);
+  const head = { earliestUtc, latestUtc, latestTime, summary };
+  return { ...head, nightId, keys: BREAK + keys.join(BREAK) + BREAK, text: JSON.stringify(packed(standing)) };
+}
+
+/** The night of a digest. Its readings are taken out when they are first asked for. */
+export function nightOfDigest(digest: NightDigest): StoredNight {
+  const { keys, text, earliestUtc, latestUtc, latestTime, summary } = digest;
+  let taken: Ordered | null = null;
+  const standing = (): Ordered => (taken ??= unpacked(text));
+  return {
+    earliestUtc,
+    latestUtc,
+    latestTime,
+    summary,
+    whole: false,
+    get stored() {
+      return standing().readings;
+    },
+    get standing() {
+      return standing();
+    },
+    mayHold: (key) => key === ALL_READINGS || keys.includes(BREAK + key + BREAK),
+  };
+}

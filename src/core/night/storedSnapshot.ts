@@ -1,0 +1,63 @@
+/** A snapshot as it is at hand: what other nights ask of it, and the whole of it, put away small and taken out when it is
+ *  first asked for. */
+import { fingerprint } from '../fingerprint.ts';
+import { decInertiaKgM2 } from '../mount/load.ts';
+import type { Part } from '../records/part.ts';
+import type { Rig } from '../records/rig.ts';
+import type { Site } from '../records/site.ts';
+import type { Snapshot } from '../records/snapshot.ts';
+import { rigMasses } from '../rig/rigMasses.ts';
+
+export type SnapshotHead = {
+  readonly id: string;
+  readonly takenAtUtc: string;
+  readonly rigId: string;
+  readonly mountId: string;
+  readonly siteId: string;
+  readonly latDeg: number;
+  /** Of the tube's side about the declination axis; 0 = no lengths were entered. */
+  readonly decInertiaKgM2: number;
+  /** Two snapshots with the same print hold the same rig, parts and site. */
+  readonly print: string;
+};
+
+export type StoredSnapshot = SnapshotHead & { readonly whole: () => Snapshot };
+export type SnapshotDigest = SnapshotHead & { text: string };
+
+/** Of a state as a snapshot keeps it. @param parts as `partsOfRig` lists them. */
+export function statePrint(rig: Rig, parts: readonly Part[], site: Site): string {
+  return fingerprint(JSON.stringify([rig, parts, site]));
+}
+
+function headOf({ id, takenAtUtc, rig, parts, site }: Snapshot): SnapshotHead {
+  return {
+    id,
+    takenAtUtc,
+    rigId: rig.id,
+    mountId: rig.mountId,
+    siteId: site.id,
+    latDeg: site.latDeg,
+    decInertiaKgM2: decInertiaKgM2(rigMasses(rig, new Map(parts.map((p) => [p.id, p]))).tubeSide),
+    print: statePrint(rig, parts, site),
+  };
+}
+
+export function wholeSnapshot(snapshot: Snapshot): StoredSnapshot {
+  return { ...headOf(snapshot), whole: () => snapshot };
+}
+
+export function digestOfSnapshot(snapshot: Snapshot): SnapshotDigest {
+  return { ...headOf(snapshot), text: JSON.stringify(snapshot) };
+}
+
+export function snapshotOfDigest(digest: SnapshotDigest): StoredSnapshot {
+  const { text, id, takenAtUtc, rigId, mountId, siteId, latDeg, decInertiaKgM2, print } = digest;
+  const head = { id, takenAtUtc, rigId, mountId, siteId, latDeg, decInertiaKgM2, print };
+  let taken: Snapshot | null = null;
+  return { ...head, whole: () => (taken ??= JSON.parse(text) as Snapshot) };
+}
+
+export type SnapshotsById = ReadonlyMap<string, StoredSnapshot>;
+
+export const snapshotsById = (snapshots: readonly Snapshot[]): SnapshotsById =>
+  new Map(snapshots.map((s) => [s.id, wholeSnapshot(s)]));

@@ -1,0 +1,109 @@
+/** Digests of nights and snapshots: what other nights ask of them, made of rows that were checked, so that opening reads a
+ *  long history without taking it apart again. */
+import {
+  digestOf,
+  nightOfDigest,
+  wholeNight,
+  type LatOf,
+  type NightDigest,
+  type StoredNight,
+} from '../core/night/storedNight.ts';
+import {
+  digestOfSnapshot,
+  snapshotOfDigest,
+  type SnapshotDigest,
+  type StoredSnapshot,
+} from '../core/night/storedSnapshot.ts';
+import type { Reading } from '../core/records/reading.ts';
+import { snapshotSchema } from '../core/records/snapshot.ts';
+import type { OwlDatabase } from './database.ts';
+import { checkNight } from './checkNight.ts';
+
+/** Counts up when a digest of the same readings would hold anything else: a test compares. Others are made anew. */
+export const DIGEST_VERSION = 1;
+type Versioned = { version: number };
+export type StoredNightDigest = NightDigest & Versioned;
+export type StoredSnapshotDigest = SnapshotDigest & Versioned;
+
+const isOurs = ({ version }: Versioned): boolean => version === DIGEST_VERSION;
+
+export async function digestedNights(db: OwlDatabase): Promise<Map<string, StoredNight>> {
+  const rows = await db.nightDigests.toArray();
+  return new Map(rows.filter(isOurs).map((digest) => [digest.nightId, nightOfDigest(digest)]));
+}
+
+export async function digestedSnapshots(db: OwlDatabase): Promise<Map<string, StoredSnapshot>> {
+  const rows = await db.snapshotDigests.toArray();
+  return new Map(rows.filter(isOurs).map((digest) => [digest.id, snapshotOfDigest(digest)]));
+}
+
+/** Where the snapshots of some nights were taken. @param known kept between calls. */
+export async function latitudes(
+  db: OwlDatabase,
+  nights: readonly (readonly Reading[])[],
+  known: Map<string, number | null>,
+): Promise<LatOf> {
+  const ids = [...new Set(nights.flatMap((readings) => readings.map((r) => r.snapshotId)))].filter(
+    (id) => !known.has(id),
+  );
+  const found = await db.snapshots.bulkGet(ids);
+  ids.forEach((id, i) => {
+    const parsed = snapshotSchema.safeParse(found[i]);
+    known.set(id, parsed.success ? parsed.data.site.latDeg : null);
+  });
+  return (snapshotId) => known.get(snapshotId) ?? null;
+}
+
+async function keysWithout(db: OwlDatabase, source: string, digests: string): Promise<string[]> {
+  const keys = (await db.table(source).toCollection().primaryKeys()) as string[];
+  const ours = await db.table<Versioned, string>(digests).where('version').equals(DIGEST_VERSION).primaryKeys();
+  const there = new Set(ours);
+  return keys.filter((key) => !there.has(key));
+}
+
+export const nightsWithoutDigest = (db: OwlDatabase): Promise<string[]> =>
+  keysWithout(db, 'nightReadings', 'nightDigests');
+
+const AT_ONCE = 50;
+const inParts = <T>(list: readonly T[]): T[][] =>
+  Array.from({ length: Math.ceil(list.length / AT_ONCE) }, (_, i) => list.slice(i * AT_ONCE, (i + 1) * AT_ONCE));
+
+async function digestNights(db: OwlDatabase, nightIds: readonly string[]): Promise<void> {
+  await db.transaction('rw', db.nightReadings, db.nightDigests, db.snapshots, async () => {
+    const rows = await db.nightReadings.bulkGet([...nightIds]);
+    const checked = rows.map((row) => (row === undefined ? null : checkNight(row)));
+    const latOf = await latitudes(
+      db,
+      checked.map((row) => row?.readings ?? []),
+      new Map(),
+    );
+    const made = checked.flatMap((row, i): StoredNightDigest[] => {
+      // What is damaged or double is found again and named until it is mended.
+      if (!row || row.damaged.length > 0 || row.doubles > 0) return [];
+      const night = wholeNight(row.readings, latOf);
+      return [{ ...digestOf(nightIds[i] ?? '', night), version: DIGEST_VERSION }];
+    });
+    await db.nightDigests.bulkPut(made);
+  });
+}
+
+async function digestSnapshots(db: OwlDatabase, ids: readonly string[]): Promise<void> {
+  await db.transaction('rw', db.snapshots, db.snapshotDigests, async () => {
+    const rows = await db.snapshots.bulkGet([...ids]);
+    const made = rows.flatMap((row): StoredSnapshotDigest[] => {
+      const parsed = snapshotSchema.safeParse(row);
+      return parsed.success ? [{ ...digestOfSnapshot(parsed.data), version: DIGEST_VERSION }] : [];
+    });
+    await db.snapshotDigests.bulkPut(made);
+  });
+}
+
+/** Makes the digests that are missing, a few at a time. @param onShare of the nights, 0 to 1. */
+export async function makeDigests(db: OwlDatabase, onShare: (share: number) => void = () => undefined): Promise<void> {
+  for (const ids of inParts(await keysWithout(db, 'snapshots', 'snapshotDigests'))) await digestSnapshots(db, ids);
+  const parts = inParts(await nightsWithoutDigest(db));
+  for (const [i, ids] of parts.entries()) {
+    await digestNights(db, ids);
+    onShare((i + 1) / parts.length);
+  }
+}
