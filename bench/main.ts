@@ -1,4 +1,4 @@
-/** npm run bench: every figure with its target, within or over. Measured on the built app and on the core. */
+/** npm run bench [-- core | page | scale]: every figure with its target, within or over. Measured on the built app and on the core. */
 import { chromium, type Response } from '@playwright/test';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -9,12 +9,9 @@ import { nightStatic } from '../src/core/night/nightStatic.ts';
 import { shiftDate } from '../src/core/time/civil.ts';
 import { createApp } from '../server/app.ts';
 import { nightRecords, NOW } from '../tests/support/records.ts';
+import { median, print, type Figure } from './figure.ts';
 import { drag, scrub } from './frames.ts';
-
-type Figure = { name: string; value: number; unit: string; target: number; atLeast?: boolean };
-
-const median = (values: number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN;
+import { scaleFigures } from './scale.ts';
 
 function timed(run: () => void): number {
   const start = performance.now();
@@ -89,15 +86,15 @@ async function pageFigures(address: string): Promise<Figure[]> {
   ];
 }
 
-function print({ name, value, unit, target, atLeast }: Figure): void {
-  const within = atLeast === true ? value >= target : value <= target;
-  console.log(
-    `${name.padEnd(52)}${value.toFixed(2).padStart(10)} ${unit.padEnd(3)} target ${atLeast === true ? 'at least' : 'at most'} ${target}  ${within ? 'within' : 'OVER'}`,
-  );
-}
-
 const server: Server = createApp({ dist: join(import.meta.dirname, '..', 'dist'), demo: true }).listen(0, '127.0.0.1');
 await new Promise((resolve) => server.once('listening', resolve));
 const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
-for (const figure of [...coreFigures(), ...(await pageFigures(address))]) print(figure);
+const asked = process.argv[2];
+const groups: Record<string, () => Promise<Figure[]> | Figure[]> = {
+  core: coreFigures,
+  page: () => pageFigures(address),
+  scale: () => scaleFigures(address),
+};
+for (const [name, figures] of Object.entries(groups))
+  if (asked === undefined || asked === name) for (const figure of await figures()) print(figure);
 server.close();

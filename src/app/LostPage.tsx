@@ -1,31 +1,28 @@
 import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { useSession } from '../session/session.ts';
+import { seedOf } from '../session/recordWork.ts';
 import { rememberNow } from '../session/useWholeWrite.ts';
-import { applyReplace } from '../storage/backup.ts';
 import type { Copy } from '../storage/copies.ts';
 import { listCopies, readCopy } from '../storage/copyFiles.ts';
 import { NOTHING_HELD, rememberHeld, type Held } from '../storage/held.ts';
 import { initialiseEmpty } from '../storage/initialise.ts';
-import { backupWords, copyWords, LOST_WORDS, lostSentence } from '../text/dataWords.ts';
-import { writeWords } from '../text/errorWords.ts';
+import { copyWords, fileWords, LOST_WORDS, lostSentence } from '../text/dataWords.ts';
 import { PageTitle } from '../ui/PageTitle.tsx';
 import { Problem } from '../ui/Problem.tsx';
-import { readBackupFile } from '../workers/readBackup.ts';
 
 type State = { step: 'asking' } | { step: 'working' } | { step: 'refused'; words: string };
 
 function useBringingBack(done: () => void) {
-  const { db, clock, writer } = useSession();
+  const { db, clock, writer, records } = useSession();
   const [state, setState] = useState<State>({ step: 'asking' });
   const restore = async (copy: Copy): Promise<string | null> => {
     const file = await readCopy(copy);
     if (!file) return LOST_WORDS.copyGone;
-    const read = await readBackupFile(file, {});
-    if (!read.ok) return backupWords(read.code, read.figures);
     await initialiseEmpty(db, clock.nowMs());
-    const written = await applyReplace(writer, read.value);
-    return written.ok ? null : writeWords(written.code, written.figures);
+    const given = { file: { key: copy.fileName, blob: file }, seed: seedOf(writer) };
+    const written = await records('restore', given);
+    return written.ok ? null : fileWords(written.code, written.figures);
   };
   const bringBack = async (copy: Copy): Promise<void> => {
     setState({ step: 'working' });

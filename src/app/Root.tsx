@@ -3,6 +3,7 @@ import { Outlet } from 'react-router';
 import { settingOf } from '../core/records/setting.ts';
 import { useSession, SharedContext, type Shared } from '../session/session.ts';
 import { useKeepingCopies } from '../session/useCopies.ts';
+import { usePuttingAway } from '../session/usePuttingAway.ts';
 import { heldBefore, heldIn, isSmaller, rememberHeld } from '../storage/held.ts';
 import { healDoubles } from '../storage/opening.ts';
 import { useStored, type Stored } from '../storage/useStored.ts';
@@ -51,6 +52,7 @@ function WithRecords({ stored }: { stored: Stored }) {
   const loss = useLoss(stored);
   useKeepingCopies(stored, loss === null);
   useHealing(stored, notify);
+  usePuttingAway(stored);
   useEffect(
     () =>
       keepOffline({

@@ -5,6 +5,7 @@ import type { Writer } from '../storage/writer.ts';
 import { createClock } from '../session/clock.ts';
 import { createCopies } from '../session/copies.ts';
 import { createPresses } from '../session/presses.ts';
+import { createRecordWork } from '../session/recordWork.ts';
 import { createRibbonTime } from '../session/ribbonTime.ts';
 import { createTab } from '../session/tab.ts';
 import type { Session } from '../session/session.ts';
@@ -43,6 +44,7 @@ export function createSession(): Session {
       return tab.id();
     },
   };
+  const records = createRecordWork();
   return {
     clock,
     ribbon: createRibbonTime(clock, (callback) => requestAnimationFrame(callback)),
@@ -50,6 +52,7 @@ export function createSession(): Session {
     writer,
     tab,
     presses: createPresses(writer, clock.elapsedMs, setTimeout),
-    copies: createCopies(writer, locks),
+    copies: createCopies(writer, records, locks),
+    records,
   };
 }

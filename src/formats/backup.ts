@@ -5,6 +5,7 @@ import { idSchema, utcSchema } from '../core/records/common.ts';
 import { HEAD_SCHEMAS } from '../core/records/heads.ts';
 import { readingSchema } from '../core/records/reading.ts';
 import { snapshotSchema } from '../core/records/snapshot.ts';
+import { QUIETLY, type Work } from '../core/work.ts';
 import { fromBase64, toBase64 } from './base64.ts';
 import { canonicalJson } from './canonicalJson.ts';
 
@@ -63,8 +64,10 @@ export function fromFileLists(lists: FileLists): BackupLists {
   return { ...lists, blobs: lists.blobs.map(({ id, mime, base64 }) => ({ id, mime, bytes: fromBase64(base64) })) };
 }
 
+const RECORDS_PER_REPORT = 500;
+
 /** The file's text in pieces, for a Blob or a join: equal content gives equal text. */
-export function writeBackup({ lists, ...frame }: Backup): string[] {
+export function writeBackup({ lists, ...frame }: Backup, { report, check }: Work = QUIETLY): string[] {
   const top: Record<string, unknown> = {
     format: BACKUP_FORMAT,
     version: BACKUP_VERSION,
@@ -72,12 +75,22 @@ export function writeBackup({ lists, ...frame }: Backup): string[] {
     ...toFileLists(lists),
   };
   const keys = Object.keys(top).sort();
+  const total = BACKUP_LIST_NAMES.reduce((count, name) => count + lists[name].length, 0);
+  let written = 0;
+  const text = (record: object): string => {
+    written += 1;
+    if (written % RECORDS_PER_REPORT === 0) {
+      check();
+      report('putting', written / total);
+    }
+    return canonicalJson(record);
+  };
   return keys.flatMap((key, i) => {
     const value = top[key];
     const start = `${i === 0 ? '{\n' : ''}"${key}":`;
     const end = i === keys.length - 1 ? '\n}\n' : ',\n';
     if (!Array.isArray(value)) return [start + canonicalJson(value) + end];
     const records = (value as { id: string }[]).slice().sort(byId);
-    return [`${start}[`, ...records.map((r, n) => `${n === 0 ? '\n' : ',\n'}${canonicalJson(r)}`), `]${end}`];
+    return [`${start}[`, ...records.map((r, n) => `${n === 0 ? '\n' : ',\n'}${text(r)}`), `]${end}`];
   });
 }

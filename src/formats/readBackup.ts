@@ -120,6 +120,13 @@ function reachingKey(text: string, value: unknown): string | null {
   return search(value) ? '__proto__' : null;
 }
 
+/** Automatic copies are compressed; their first two bytes say so (RFC 1952). */
+export async function textOf(file: Blob): Promise<string> {
+  const [first, second] = new Uint8Array(await file.slice(0, 2).arrayBuffer());
+  if (first !== 0x1f || second !== 0x8b) return file.text();
+  return new Response(file.stream().pipeThrough(new DecompressionStream('gzip'))).text();
+}
+
 /** The text of a file as a backup, or the first thing that is wrong with it. */
 export function readBackup(text: string, onShare: OnShare = () => undefined): Result<Backup, BackupCode> {
   if (text.trim() === '') return refuse('emptyFile');

@@ -1,12 +1,11 @@
 /** Keeping copies of everything: after a quiet minute and when the page hides, in the browser's own file storage and in the
  *  file that the user chose. Outside React; one copy at a time over all tabs. */
-import { collect, listsPrint } from '../storage/backup.ts';
-import { copiesToRemove, COPIES_FOLDER, copyName, type Copy } from '../storage/copies.ts';
+import type { Copy } from '../storage/copies.ts';
 import { listCopies } from '../storage/copyFiles.ts';
 import { chosenCopyFile } from '../storage/device.ts';
-import { heldIn } from '../storage/held.ts';
 import type { Writer } from '../storage/writer.ts';
 import { createListeners } from '../core/listeners.ts';
+import { seedOf, type RecordWork } from './recordWork.ts';
 
 export type CopyState = {
   /** Null = this browser keeps none. */
@@ -35,18 +34,9 @@ async function allowed(handle: Askable | null): Promise<FileSystemFileHandle | n
   return (await handle.queryPermission({ mode: 'readwrite' })) === 'granted' ? handle : null;
 }
 
-/** Null when there is nothing of the user's to copy, or it is copied already. */
-async function makeCopy(writer: Writer, existing: readonly Copy[] | null): Promise<void> {
-  const { backup } = await collect(writer);
-  const held = heldIn(backup.lists);
-  const print = listsPrint(backup.lists);
-  if (held.records + held.readings === 0 || existing?.[0]?.print === print) return;
-  const chosenFile = await allowed(await chosenCopyFile());
-  if (existing === null && !chosenFile) return;
-  const fileName = existing === null ? null : copyName(writer.nowMs(), held, print);
-  const names = [...(existing ?? []).map((c) => c.fileName), ...(fileName === null ? [] : [fileName])];
-  const { keepCopy } = await import('../workers/keepCopy.ts');
-  await keepCopy({ backup, folder: COPIES_FOLDER, fileName, removeNames: copiesToRemove(names), chosenFile });
+async function makeCopy(writer: Writer, records: RecordWork, existing: readonly Copy[] | null): Promise<void> {
+  const place = { existing, chosenFile: await allowed(await chosenCopyFile()) };
+  await records('copy', { seed: seedOf(writer), place });
 }
 
 /** A state that tells who listens when it changes. */
@@ -63,14 +53,14 @@ function observable<T>(first: T) {
   };
 }
 
-export function createCopies(writer: Writer, locks: LockManager | undefined): Copies {
+export function createCopies(writer: Writer, records: RecordWork, locks: LockManager | undefined): Copies {
   const shown = observable<CopyState>({ copies: [], problem: null });
   let timer: ReturnType<typeof setTimeout> | null = null;
   let pending = false;
   const refresh = async (problem: string | null): Promise<void> => shown.set({ copies: await listCopies(), problem });
   const copy = async (): Promise<void> => {
     try {
-      await makeCopy(writer, await listCopies());
+      await makeCopy(writer, records, await listCopies());
       await refresh(null);
     } catch (error) {
       pending = true;

@@ -9,6 +9,7 @@ import type { NightStatic } from '../core/night/nightStatic.ts';
 import type { Format } from '../text/format.ts';
 import type { Clock } from './clock.ts';
 import type { Copies } from './copies.ts';
+import type { RecordWork } from './recordWork.ts';
 import type { Presses } from './presses.ts';
 import type { RibbonTime } from './ribbonTime.ts';
 import type { Tab } from './tab.ts';
@@ -21,6 +22,8 @@ export type Session = {
   tab: Tab;
   presses: Presses;
   copies: Copies;
+  /** What goes through all records, away from the page. */
+  records: RecordWork;
 };
 export type NoticeAction = { label: string; run: () => void };
 /** Shows a short notice; `undo` adds the button that takes the last change back, `action` one of its own. */

@@ -1,36 +1,43 @@
 /** Taking back this tab's last change, with the notice that follows; and a change of another tab that removed something. */
 import { useCallback } from 'react';
+import { refuse } from '../core/result.ts';
 import type { StoredChange } from '../storage/changes.ts';
-import { undoChange, undoLast } from '../storage/undo.ts';
-import type { Written } from '../storage/transact.ts';
-import type { Writer } from '../storage/writer.ts';
+import { lastChange, undoChange } from '../storage/undo.ts';
 import { writeWords } from '../text/errorWords.ts';
 import { changeWords } from '../text/changeWords.ts';
+import { seedOf } from './recordWork.ts';
 import { useSession, useShared } from './session.ts';
 import { rememberNow } from './useWholeWrite.ts';
 
-function useTakingBack(): (undoing: (w: Writer) => Written<StoredChange>) => Promise<void> {
-  const { writer } = useSession();
+function useTakingBack(): (find: () => Promise<StoredChange | undefined>) => Promise<void> {
+  const { writer, records } = useSession();
   const { notify } = useShared();
   return useCallback(
-    async (undoing) => {
-      const undone = await undoing(writer);
+    async (find) => {
+      const change = await find();
+      const undone = await (change === undefined
+        ? refuse('nothingToUndo')
+        : change.label === 'whole'
+          ? records('undo', { seed: seedOf(writer), changeId: change.id })
+          : undoChange(writer, change.id));
       if (undone.ok) {
         notify(changeWords(undone.value.label, undone.value.name));
         if (undone.value.label === 'whole') await rememberNow(writer);
       } else notify(writeWords(undone.code, undone.figures), { tone: 'problem' });
     },
-    [writer, notify],
+    [writer, records, notify],
   );
 }
 
 /** Each press takes back one change more. */
 export function useUndo(): () => Promise<void> {
   const takeBack = useTakingBack();
-  return useCallback(() => takeBack(undoLast), [takeBack]);
+  const { db, tab } = useSession();
+  return useCallback(() => takeBack(() => lastChange(db, tab.id())), [takeBack, db, tab]);
 }
 
 export function useUndoChange(): (id: string) => Promise<void> {
   const takeBack = useTakingBack();
-  return useCallback((id) => takeBack((w) => undoChange(w, id)), [takeBack]);
+  const { db } = useSession();
+  return useCallback((id) => takeBack(() => db.changes.get(id)), [takeBack, db]);
 }

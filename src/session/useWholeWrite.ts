@@ -1,15 +1,14 @@
 /** Writes that may take records away on purpose: how much the device holds is remembered anew after them, so that they are
  *  not taken for a loss. */
 import { useCallback } from 'react';
-import { collect } from '../storage/backup.ts';
-import { heldIn, rememberHeld } from '../storage/held.ts';
+import { rememberHeld } from '../storage/held.ts';
+import { heldNow } from '../storage/heldNow.ts';
 import type { Writer } from '../storage/writer.ts';
 import { useSession } from './session.ts';
 import { useWrite, type Write } from './useWrite.ts';
 
-export async function rememberNow(writer: Writer): Promise<void> {
-  const { backup } = await collect(writer);
-  rememberHeld(heldIn(backup.lists), localStorage);
+export async function rememberNow({ db }: Writer): Promise<void> {
+  rememberHeld(await heldNow(db), localStorage);
 }
 
 export function useWholeWrite(): Write {

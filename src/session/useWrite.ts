@@ -1,7 +1,8 @@
 /** Writing from a page: the same press writes once, what was kept is said with a way back, what was not is said with what
  *  to do; and the write that most of these are, a setting. */
 import { useCallback, useSyncExternalStore } from 'react';
-import type { Result } from '../core/result.ts';
+import { refuse, type Result } from '../core/result.ts';
+import { Cancelled } from '../core/work.ts';
 import type { SettingKey, SettingValue } from '../core/records/setting.ts';
 import { saveSetting } from '../storage/settings.ts';
 import type { WriteCode } from '../storage/transact.ts';
@@ -17,13 +18,20 @@ export type Write = <T>(
   said?: string | ((value: T) => string) | null,
 ) => Promise<Result<T, WriteCode>>;
 
+/** Work away from the page that ended before its end is a refusal like others. */
+function notDone(error: unknown): Result<never, WriteCode> {
+  if (error instanceof Cancelled) return refuse('cancelled');
+  if (error instanceof Error && error.name === 'WorkerDied') return refuse('workerDied');
+  throw error;
+}
+
 export function useWrite(): Write {
   const { presses } = useSession();
   const { notify } = useShared();
   return useCallback(
     async (what, work, said = null) => {
       try {
-        const written = await presses.run(what, work);
+        const written = await presses.run(what, (w) => work(w).catch(notDone));
         if (!written.ok) notify(writeWords(written.code, written.figures), { tone: 'problem' });
         else if (said !== null) notify(typeof said === 'string' ? said : said(written.value), { undo: true });
         return written;

@@ -3,6 +3,8 @@
 import { fingerprint } from '../core/fingerprint.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
 import { firstIssue } from '../core/records/issue.ts';
+import { QUIETLY, type Work } from '../core/work.ts';
+import type { Reading } from '../core/records/reading.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import { LONGEST_LINEAGE, type Backup, type BackupLists } from '../formats/backup.ts';
 import { logRows } from './changeLog.ts';
@@ -28,7 +30,7 @@ import { caught, transact, type WriteCode, type Written } from './transact.ts';
 import type { Writer } from './writer.ts';
 
 /** All records as they stand, with those that could not be read. */
-export async function collect(w: Writer): Promise<{ backup: Backup; damaged: Damaged[] }> {
+export async function collect(w: Writer, work: Work = QUIETLY): Promise<{ backup: Backup; damaged: Damaged[] }> {
   const { db } = w;
   const [parts, rigs, sites, targets, nights, settings, snapshots, readings] = await Promise.all([
     readHeads(db, 'parts'),
@@ -38,7 +40,7 @@ export async function collect(w: Writer): Promise<{ backup: Backup; damaged: Dam
     readHeads(db, 'nights'),
     readHeads(db, 'settings'),
     readSnapshots(db),
-    readReadings(db),
+    readReadings(db, work),
   ]);
   const lists: BackupLists = {
     parts: parts.records,
@@ -69,14 +71,16 @@ export function listsPrint(lists: BackupLists): string {
 /** What a file would change, and a print of the state that it was planned against. */
 export type Preview = { plan: MergePlan; print: string };
 
-export function previewImport(w: Writer, file: Backup): Written<Preview> {
+export function previewImport(w: Writer, file: Backup, work: Work = QUIETLY): Written<Preview> {
   return caught(() =>
-    w.db.transaction('r', RECORD_TABLES, async () => {
-      const { backup } = await collect(w);
+    w.db.transaction('r', [...RECORD_TABLES, 'nightDigests'], async () => {
+      const { backup } = await collect(w, work);
       return ok({ plan: planMerge(backup, file), print: listsPrint(backup.lists) });
     }),
   );
 }
+
+const nightsOf = (readings: readonly Reading[]): number => new Set(readings.map((r) => r.nightId)).size;
 
 /** Runs a change of many rows in one transaction; what it replaced is kept for undo. */
 function asWhole<T>(
@@ -84,12 +88,13 @@ function asWhole<T>(
   name: string,
   change: (log: RowLog) => Promise<Result<T, WriteCode>>,
   again: T,
+  work: Work = QUIETLY,
 ): Written<T> {
   return transact(
     w,
     () => ok(again),
     async () => {
-      const log = rowLog(w.db);
+      const log = rowLog(w.db, work);
       const done = await change(log);
       const rows = done.ok ? await log.finish() : [];
       if (rows.length > 0) await logRows(w, name, rows);
@@ -98,10 +103,10 @@ function asWhole<T>(
   );
 }
 
-async function putHead(w: Writer, log: RowLog, table: HeadTable, record: AnyHead): Promise<void> {
-  const before = await w.db.heads(table).get(record.id);
-  if (before) await log.put('lineage', await contentsWith(w.db, table, before));
-  await log.put(table, record);
+async function putHeads(w: Writer, log: RowLog, table: HeadTable, records: readonly AnyHead[]): Promise<void> {
+  const before = (await w.db.heads(table).bulkGet(records.map((r) => r.id))).filter((r) => r !== undefined);
+  for (const one of before) await log.put('lineage', [await contentsWith(w.db, table, one)]);
+  await log.put(table, records);
 }
 
 /** Their earlier contents become known here too, so that the next merge can tell an older version. */
@@ -117,7 +122,7 @@ async function joinLineage(
   ];
   for (const [key, added] of theirs) {
     const earlier = (await w.db.lineage.get(key))?.earlier ?? [];
-    await log.put('lineage', { key, earlier: [...new Set([...added, ...earlier])].slice(-LONGEST_LINEAGE) });
+    await log.put('lineage', [{ key, earlier: [...new Set([...added, ...earlier])].slice(-LONGEST_LINEAGE) }]);
   }
 }
 
@@ -138,10 +143,17 @@ function settledHeads(plan: MergePlan, choices: Choices): Result<{ table: HeadTa
 async function writeMerge(w: Writer, log: RowLog, file: Backup, plan: MergePlan, choices: Choices): Written<null> {
   const settled = settledHeads(plan, choices);
   if (!settled.ok) return settled;
-  for (const { table, record } of [...plan.incoming, ...settled.value]) await putHead(w, log, table, record);
-  for (const snapshot of plan.snapshots) await log.put('snapshots', snapshot);
-  for (const blob of plan.blobs) await log.put('blobs', blob);
-  for (const row of await rowsWith(w.db, plan.readings)) await log.put('nightReadings', row);
+  const heads = [...plan.incoming, ...settled.value];
+  for (const table of HEAD_TABLES)
+    await putHeads(
+      w,
+      log,
+      table,
+      heads.filter((one) => one.table === table).map(({ record }) => record),
+    );
+  await log.put('snapshots', plan.snapshots);
+  await log.put('blobs', plan.blobs);
+  await log.put('nightReadings', await rowsWith(w.db, plan.readings));
   const theirs = plan.conflicts.map((c) => [lineageKey(c.table, c.id), c.theirs] as [string, AnyHead]);
   await joinLineage(w, log, file.lineage, theirs);
   return ok(null);
@@ -149,19 +161,28 @@ async function writeMerge(w: Writer, log: RowLog, file: Backup, plan: MergePlan,
 
 /** Carries a merge out as it was previewed. Refused while a field in conflict is undecided, and when something here changed
  *  since; a merge that was carried out before changes nothing. */
-export function applyMerge(w: Writer, file: Backup, plan: MergePlan, choices: Choices): Written<null> {
+export function applyMerge(
+  w: Writer,
+  file: Backup,
+  plan: MergePlan,
+  choices: Choices,
+  work: Work = QUIETLY,
+): Written<null> {
   return asWhole<null>(
     w,
     'the import',
     async (log) => {
-      const { backup } = await collect(w);
+      const { backup } = await collect(w, work);
       const now = planMerge(backup, file);
       if (isNothing(now)) return ok(null);
       if (planPrint(now) !== planPrint(plan)) return refuse('changedSince');
       const open = undecided(plan, choices);
-      return open > 0 ? refuse('undecided', { open }) : writeMerge(w, log, file, plan, choices);
+      if (open > 0) return refuse('undecided', { open });
+      log.expect(plan.incoming.length + plan.conflicts.length + plan.snapshots.length + nightsOf(plan.readings));
+      return writeMerge(w, log, file, plan, choices);
     },
     null,
+    work,
   );
 }
 
@@ -171,27 +192,31 @@ async function clearAll(log: RowLog): Promise<void> {
 
 async function writeReplace(w: Writer, log: RowLog, { lists, lineage }: Backup): Promise<void> {
   await clearAll(log);
-  for (const table of HEAD_TABLES) for (const record of lists[table]) await log.put(table, record);
-  for (const snapshot of lists.snapshots) await log.put('snapshots', snapshot);
-  for (const blob of lists.blobs) await log.put('blobs', blob);
-  for (const row of await rowsWith(w.db, lists.readings)) await log.put('nightReadings', row);
-  for (const [key, earlier] of Object.entries(lineage)) await log.put('lineage', { key, earlier });
+  for (const table of HEAD_TABLES) await log.put(table, lists[table]);
+  await log.put('snapshots', lists.snapshots);
+  await log.put('blobs', lists.blobs);
+  await log.put('nightReadings', await rowsWith(w.db, lists.readings));
+  const contents = Object.entries(lineage).map(([key, earlier]) => ({ key, earlier }));
+  await log.put('lineage', contents);
 }
 
 /** Puts the file's records in the place of all that are here. Refused when something here changed since the preview.
  *  @param seen print of the state that was shown; null = whatever is here. */
-export function applyReplace(w: Writer, file: Backup, seen: string | null = null): Written<null> {
+export function applyReplace(w: Writer, file: Backup, seen: string | null = null, work: Work = QUIETLY): Written<null> {
   return asWhole<null>(
     w,
     'the import',
     async (log) => {
-      const print = listsPrint((await collect(w)).backup.lists);
+      const print = listsPrint((await collect(w, work)).backup.lists);
       if (print === listsPrint(file.lists)) return ok(null);
       if (seen !== null && print !== seen) return refuse('changedSince');
+      const heads = HEAD_TABLES.reduce((count, table) => count + file.lists[table].length, 0);
+      log.expect(heads + file.lists.snapshots.length + nightsOf(file.lists.readings));
       await writeReplace(w, log, file);
       return ok(null);
     },
     null,
+    work,
   );
 }
 
@@ -217,9 +242,9 @@ export async function removeDemo(w: Writer): Written<{ removed: number; kept: nu
     async (log) => {
       const { backup } = await collect(w);
       const found = demoToRemove(backup.lists);
-      for (const table of HEAD_TABLES) for (const id of found.heads[table]) await log.remove(table, id);
-      for (const id of found.snapshots) await log.remove('snapshots', id);
-      for (const id of found.nights) await log.remove('nightReadings', id);
+      for (const table of HEAD_TABLES) await log.remove(table, found.heads[table]);
+      await log.remove('snapshots', found.snapshots);
+      await log.remove('nightReadings', found.nights);
       return ok({ removed: found.removed, kept: found.kept });
     },
     { removed: 0, kept: 0 },

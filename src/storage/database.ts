@@ -3,7 +3,8 @@ import Dexie, { type Table } from 'dexie';
 import type { NightReadings } from '../core/records/reading.ts';
 import type { Snapshot } from '../core/records/snapshot.ts';
 import type { ChangedRow, StoredChange } from './changes.ts';
-import type { StoredNightDigest, StoredSnapshotDigest } from './digests.ts';
+import type { NightDigest } from '../core/night/storedNight.ts';
+import type { SnapshotDigest } from '../core/night/storedSnapshot.ts';
 import { dropDigests } from './dropDigests.ts';
 import type { HeadRecord, HeadTable } from '../core/records/heads.ts';
 import { MIGRATIONS } from './migrations.ts';
@@ -11,6 +12,9 @@ import { MIGRATIONS } from './migrations.ts';
 export type StoredBlob = { id: string; mime: string; bytes: Uint8Array };
 /** Fingerprints of the contents that a record had before, oldest first; `key` is `table/id`. */
 export type Lineage = { key: string; earlier: string[] };
+/** With the version by which they were made. */
+export type StoredNightDigest = NightDigest & { version: number };
+export type StoredSnapshotDigest = SnapshotDigest & { version: number };
 export type MetaRow = { key: string; value: string };
 export class OwlDatabase extends Dexie {
   declare snapshots: Table<Snapshot, string>;

@@ -1,29 +1,15 @@
 /** Digests of nights and snapshots: what other nights ask of them, made of rows that were checked, so that opening reads a
  *  long history without taking it apart again. */
-import {
-  digestOf,
-  nightOfDigest,
-  wholeNight,
-  type LatOf,
-  type NightDigest,
-  type StoredNight,
-} from '../core/night/storedNight.ts';
-import {
-  digestOfSnapshot,
-  snapshotOfDigest,
-  type SnapshotDigest,
-  type StoredSnapshot,
-} from '../core/night/storedSnapshot.ts';
-import type { Reading } from '../core/records/reading.ts';
+import { digestOf, nightOfDigest, wholeNight, type LatOf, type StoredNight } from '../core/night/storedNight.ts';
+import { digestOfSnapshot, snapshotOfDigest, type StoredSnapshot } from '../core/night/storedSnapshot.ts';
+import type { NightReadings, Reading } from '../core/records/reading.ts';
 import { snapshotSchema } from '../core/records/snapshot.ts';
-import type { OwlDatabase } from './database.ts';
+import type { OwlDatabase, StoredSnapshotDigest } from './database.ts';
 import { checkNight } from './checkNight.ts';
 
 /** Counts up when a digest of the same readings would hold anything else: a test compares. Others are made anew. */
 export const DIGEST_VERSION = 1;
 type Versioned = { version: number };
-export type StoredNightDigest = NightDigest & Versioned;
-export type StoredSnapshotDigest = SnapshotDigest & Versioned;
 
 const isOurs = ({ version }: Versioned): boolean => version === DIGEST_VERSION;
 
@@ -54,10 +40,15 @@ export async function latitudes(
   return (snapshotId) => known.get(snapshotId) ?? null;
 }
 
+const keysOfOurs = async (db: OwlDatabase, digests: string): Promise<Set<string>> =>
+  new Set(await db.table<Versioned, string>(digests).where('version').equals(DIGEST_VERSION).primaryKeys());
+
+/** Nights whose digest is there: their rows were checked when it was made. */
+export const digestedIds = (db: OwlDatabase): Promise<Set<string>> => keysOfOurs(db, 'nightDigests');
+
 async function keysWithout(db: OwlDatabase, source: string, digests: string): Promise<string[]> {
   const keys = (await db.table(source).toCollection().primaryKeys()) as string[];
-  const ours = await db.table<Versioned, string>(digests).where('version').equals(DIGEST_VERSION).primaryKeys();
-  const there = new Set(ours);
+  const there = await keysOfOurs(db, digests);
   return keys.filter((key) => !there.has(key));
 }
 
@@ -65,25 +56,33 @@ export const nightsWithoutDigest = (db: OwlDatabase): Promise<string[]> =>
   keysWithout(db, 'nightReadings', 'nightDigests');
 
 const AT_ONCE = 50;
-const inParts = <T>(list: readonly T[]): T[][] =>
+export const inParts = <T>(list: readonly T[]): T[][] =>
   Array.from({ length: Math.ceil(list.length / AT_ONCE) }, (_, i) => list.slice(i * AT_ONCE, (i + 1) * AT_ONCE));
 
-async function digestNights(db: OwlDatabase, nightIds: readonly string[]): Promise<void> {
+/** Of nights whose readings were checked already. Runs inside the caller's transaction. */
+export async function digestChecked(db: OwlDatabase, nights: readonly NightReadings[]): Promise<void> {
+  const latOf = await latitudes(
+    db,
+    nights.map(({ readings }) => readings),
+    new Map(),
+  );
+  const made = nights.map(({ nightId, readings }) => ({
+    ...digestOf(nightId, wholeNight(readings, latOf)),
+    version: DIGEST_VERSION,
+  }));
+  await db.nightDigests.bulkPut(made);
+}
+
+export async function digestNights(db: OwlDatabase, nightIds: readonly string[]): Promise<void> {
   await db.transaction('rw', db.nightReadings, db.nightDigests, db.snapshots, async () => {
     const rows = await db.nightReadings.bulkGet([...nightIds]);
-    const checked = rows.map((row) => (row === undefined ? null : checkNight(row)));
-    const latOf = await latitudes(
-      db,
-      checked.map((row) => row?.readings ?? []),
-      new Map(),
-    );
-    const made = checked.flatMap((row, i): StoredNightDigest[] => {
+    const good = rows.flatMap((row, i): NightReadings[] => {
+      if (row === undefined) return [];
+      const { readings, damaged, doubles } = checkNight(row);
       // What is damaged or double is found again and named until it is mended.
-      if (!row || row.damaged.length > 0 || row.doubles > 0) return [];
-      const night = wholeNight(row.readings, latOf);
-      return [{ ...digestOf(nightIds[i] ?? '', night), version: DIGEST_VERSION }];
+      return damaged.length > 0 || doubles > 0 ? [] : [{ nightId: nightIds[i] ?? '', readings: [...readings] }];
     });
-    await db.nightDigests.bulkPut(made);
+    await digestChecked(db, good);
   });
 }
 

@@ -6,6 +6,7 @@ import type { Backup, BackupBlob, BackupLists } from '../formats/backup.ts';
 import { canonicalJson } from '../formats/canonicalJson.ts';
 import type { Reading } from '../core/records/reading.ts';
 import type { Snapshot } from '../core/records/snapshot.ts';
+import { fingerprint } from '../core/fingerprint.ts';
 import { contentFields, contentFingerprint } from './content.ts';
 import { HEAD_TABLES, type HeadRecord, type HeadTable } from '../core/records/heads.ts';
 import { lineageKey } from './lineage.ts';
@@ -92,15 +93,40 @@ export function isNothing({ incoming, conflicts, readings, snapshots, blobs }: M
 /** A text that differs whenever a plan made later would do anything else. */
 export function planPrint({ incoming, conflicts, readings, snapshots, blobs }: MergePlan): string {
   const ids = (records: readonly { id: string }[]): string[] => records.map((r) => r.id);
-  return canonicalJson([
+  const all = canonicalJson([
     incoming.map(({ table, record, isNew }) => [table, record.id, isNew, record.rev, contentFingerprint(record)]),
     conflicts.map((c) => [c.table, c.id, contentFingerprint(c.mine), contentFingerprint(c.theirs)]),
     ...[readings, snapshots, blobs].map(ids),
   ]);
+  return fingerprint(all);
+}
+
+/** What is shown of a plan before it is carried out. `fresh`, `newer`: how many of each list. */
+export type PlanOutline = {
+  fresh: Record<string, number>;
+  newer: Record<string, number>;
+  unchanged: number;
+  conflicts: Conflict[];
+};
+
+function countByTable(incoming: readonly Incoming[]): Record<string, number> {
+  const counts: Record<string, number> = {};
+  for (const { table } of incoming) counts[table] = (counts[table] ?? 0) + 1;
+  return counts;
+}
+
+export function outlineOf({ incoming, readings, blobs, unchanged, conflicts }: MergePlan): PlanOutline {
+  const fresh = countByTable(incoming.filter((one) => one.isNew));
+  return {
+    fresh: { ...fresh, readings: readings.length, blobs: blobs.length },
+    newer: countByTable(incoming.filter((one) => !one.isNew)),
+    unchanged,
+    conflicts,
+  };
 }
 
 /** Fields in conflict that have not been decided yet. */
-export function undecided(plan: MergePlan, choices: Choices): number {
+export function undecided(plan: Pick<MergePlan, 'conflicts'>, choices: Choices): number {
   return plan.conflicts.reduce(
     (count, c) => count + c.fields.filter((f) => choices[lineageKey(c.table, c.id)]?.[f.field] === undefined).length,
     0,

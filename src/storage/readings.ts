@@ -24,11 +24,14 @@ export async function rowsWith(db: OwlDatabase, readings: readonly Reading[]) {
   const byNight = new Map<string, Reading[]>();
   for (const reading of readings) {
     const nightId = reading.nightId ?? NO_NIGHT;
-    byNight.set(nightId, [...(byNight.get(nightId) ?? []), reading]);
+    const night = byNight.get(nightId);
+    if (night) night.push(reading);
+    else byNight.set(nightId, [reading]);
   }
+  const stored = await db.nightReadings.bulkGet([...byNight.keys()]);
   const rows = [];
-  for (const [nightId, added] of byNight) {
-    const there = (await db.nightReadings.get(nightId))?.readings ?? [];
+  for (const [i, [nightId, added]] of [...byNight].entries()) {
+    const there = stored[i]?.readings ?? [];
     const seen = new Set(there.map((r) => r.id));
     const fresh = added.filter((r) => !seen.has(r.id) && seen.add(r.id));
     if (fresh.length > 0) rows.push({ nightId, readings: [...there, ...fresh] });

@@ -3,11 +3,13 @@
  *  since stay when the change is taken back. */
 import { fingerprint } from '../core/fingerprint.ts';
 import { HEAD_TABLES } from '../core/records/heads.ts';
-import type { NightReadings, Reading } from '../core/records/reading.ts';
+import { NO_NIGHT, type NightReadings, type Reading } from '../core/records/reading.ts';
 import { canonicalJson } from '../formats/canonicalJson.ts';
+import { QUIETLY, type Work } from '../core/work.ts';
 import type { RowChange } from './changes.ts';
 import { contentOf } from './content.ts';
 import type { OwlDatabase } from './database.ts';
+import { digestChecked, digestNights, inParts } from './digests.ts';
 
 /** The tables that hold records. */
 export const RECORD_TABLES = [...HEAD_TABLES, 'snapshots', 'nightReadings', 'blobs', 'lineage'];
@@ -15,9 +17,11 @@ export const RECORD_TABLES = [...HEAD_TABLES, 'snapshots', 'nightReadings', 'blo
 type Row = Record<string, unknown>;
 
 export type RowLog = {
-  put: (table: string, row: object) => Promise<void>;
-  remove: (table: string, key: string) => Promise<void>;
+  put: (table: string, rows: readonly object[]) => Promise<void>;
+  remove: (table: string, keys: readonly string[]) => Promise<void>;
   clear: (table: string) => Promise<void>;
+  /** How many rows are still to be put: what is told on the way is a share of them. */
+  expect: (rows: number) => void;
   /** What was changed; rows that are as they were before are left out. */
   finish: () => Promise<RowChange[]>;
 };
@@ -25,7 +29,7 @@ export type RowLog = {
 const readingsOf = (row: Row | null | undefined): Reading[] =>
   (row as NightReadings | null | undefined)?.readings ?? [];
 
-function printOf(table: string, row: Row | undefined): string | null {
+function printOf(table: string, row: Row | null | undefined): string | null {
   if (!row) return null;
   if (table === 'nightReadings')
     return fingerprint(
@@ -38,44 +42,91 @@ function printOf(table: string, row: Row | undefined): string | null {
   return fingerprint((HEAD_TABLES as string[]).includes(table) ? contentOf(row) : canonicalJson(row));
 }
 
-/** Writes through this log remember what they replace. Runs inside the caller's transaction. */
-export function rowLog(db: OwlDatabase): RowLog {
-  const before = new Map<string, { table: string; key: string; row: Row | null }>();
-  const keyOf = (table: string, row: object): string => {
-    const { keyPath } = db.table(table).schema.primKey;
-    return String((row as Row)[String(keyPath)]);
-  };
-  const remember = async (table: string, key: string): Promise<void> => {
-    const name = `${table} ${key}`;
-    if (!before.has(name)) before.set(name, { table, key, row: (await db.table<Row>(table).get(key)) ?? null });
-  };
+/** Up to here nights are left whole. */
+const FEW_NIGHTS = 30;
+
+/** A row as it was and as it is now. */
+type Touched = { table: string; key: string; before: Row | null; after: Row | null };
+
+const keyIn = (db: OwlDatabase, table: string, row: object): string =>
+  String((row as Row)[String(db.table(table).schema.primKey.keyPath)]);
+
+function changesIn(touched: readonly Touched[]): RowChange[] {
+  return touched.flatMap(({ table, key, before, after }): RowChange[] => {
+    const afterPrint = printOf(table, after);
+    if (afterPrint === printOf(table, before)) return [];
+    const afterIds = table === 'nightReadings' ? readingsOf(after).map((r) => r.id) : [];
+    return [{ table, key, before, afterPrint, afterIds }];
+  });
+}
+
+/** What comes in was checked before it is put: many new nights are put away at once. */
+async function putNewNightsAway(db: OwlDatabase, touched: readonly Touched[]): Promise<void> {
+  const made = touched.flatMap(({ table, key, before, after }) =>
+    table === 'nightReadings' && key !== NO_NIGHT && before === null && after !== null
+      ? [after as unknown as NightReadings]
+      : [],
+  );
+  for (const some of made.length > FEW_NIGHTS ? inParts(made) : []) await digestChecked(db, some);
+}
+
+/** Counts rows that are put, and tells of it. */
+function counter({ report, check }: Work) {
+  let [expected, put] = [1, 0];
   return {
-    put: async (table, row) => {
-      await remember(table, keyOf(table, row));
-      await db.table(table).put(row);
+    expect: (rows: number): void => {
+      expected = Math.max(1, rows);
     },
-    remove: async (table, key) => {
-      await remember(table, key);
-      await db.table(table).delete(key);
+    more: (rows: number): void => {
+      check();
+      put += rows;
+      report('writing', Math.min(1, put / expected));
+    },
+  };
+}
+
+/** The rows that were touched, each as it was first found. */
+function touchedRows(db: OwlDatabase) {
+  const touched = new Map<string, Touched>();
+  const nameOf = (table: string, key: string): string => `${table} ${key}`;
+  const note = (table: string, key: string, before: Row | null, after: Row | null): void => {
+    const known = touched.get(nameOf(table, key));
+    touched.set(nameOf(table, key), { table, key, before: known ? known.before : before, after });
+  };
+  /** Before rows are put or removed: those that were not met yet are looked up. @param after null = they go. */
+  const change = async (table: string, keys: readonly string[], after: readonly Row[] | null): Promise<void> => {
+    const unmet = keys.filter((key) => !touched.has(nameOf(table, key)));
+    const found = new Map((await db.table<Row>(table).bulkGet(unmet)).map((row, i) => [unmet[i], row ?? null]));
+    keys.forEach((key, i) => note(table, key, found.get(key) ?? null, after?.[i] ?? null));
+  };
+  return { note, change, all: (): Touched[] => [...touched.values()] };
+}
+
+/** Writes through this log remember what they replace. Runs inside the caller's transaction. */
+export function rowLog(db: OwlDatabase, work: Work = QUIETLY): RowLog {
+  const touched = touchedRows(db);
+  const { expect, more } = counter(work);
+  return {
+    expect,
+    put: async (table, rows) => {
+      for (const some of inParts(rows)) {
+        more(some.length);
+        const keys = some.map((row) => keyIn(db, table, row));
+        await touched.change(table, keys, some as Row[]);
+        await db.table(table).bulkPut(some);
+      }
+    },
+    remove: async (table, keys) => {
+      await touched.change(table, keys, null);
+      await db.table(table).bulkDelete([...keys]);
     },
     clear: async (table) => {
-      for (const row of await db.table<Row>(table).toArray()) {
-        const key = keyOf(table, row);
-        const name = `${table} ${key}`;
-        if (!before.has(name)) before.set(name, { table, key, row });
-      }
+      for (const row of await db.table<Row>(table).toArray()) touched.note(table, keyIn(db, table, row), row, null);
       await db.table(table).clear();
     },
     finish: async () => {
-      const changed: RowChange[] = [];
-      for (const { table, key, row } of before.values()) {
-        const after = await db.table<Row>(table).get(key);
-        const afterPrint = printOf(table, after);
-        if (afterPrint === printOf(table, row ?? undefined)) continue;
-        const afterIds = table === 'nightReadings' ? readingsOf(after).map((r) => r.id) : [];
-        changed.push({ table, key, before: row, afterPrint, afterIds });
-      }
-      return changed;
+      await putNewNightsAway(db, touched.all());
+      return changesIn(touched.all());
     },
   };
 }
@@ -100,17 +151,30 @@ function readingsBefore({ before, afterIds }: RowChange, now: Row | undefined): 
 
 /** Sets the rows back. Runs inside the caller's transaction. */
 export async function restoreRows(db: OwlDatabase, rows: readonly RowChange[]): Promise<void> {
-  for (const change of rows) {
-    const table = db.table<Row>(change.table);
-    const now = await table.get(change.key);
-    if (change.table === 'nightReadings') {
-      const readings = readingsBefore(change, now);
-      if (readings.length === 0) await table.delete(change.key);
-      else await table.put({ nightId: change.key, readings });
-    } else if (change.before === null) await table.delete(change.key);
-    else {
-      const rev = typeof now?.['rev'] === 'number' ? { rev: now['rev'] + 1 } : {};
-      await table.put({ ...change.before, ...rev });
+  await setBack(db, rows);
+  const nights = rows.filter(({ table }) => table === 'nightReadings').map(({ key }) => key);
+  for (const ids of nights.length > FEW_NIGHTS ? inParts(nights) : []) await digestNights(db, ids);
+}
+
+/** A row as it is to stand again; null = it goes. @param now as it stands. */
+function rowBefore(change: RowChange, now: Row | undefined): Row | null {
+  if (change.table === 'nightReadings') {
+    const readings = readingsBefore(change, now);
+    return readings.length === 0 ? null : { nightId: change.key, readings };
+  }
+  if (change.before === null) return null;
+  const rev = typeof now?.['rev'] === 'number' ? { rev: now['rev'] + 1 } : {};
+  return { ...change.before, ...rev };
+}
+
+async function setBack(db: OwlDatabase, rows: readonly RowChange[]): Promise<void> {
+  for (const name of new Set(rows.map(({ table }) => table))) {
+    const table = db.table<Row>(name);
+    for (const some of inParts(rows.filter((change) => change.table === name))) {
+      const now = await table.bulkGet(some.map(({ key }) => key));
+      const then = some.map((change, i) => rowBefore(change, now[i]));
+      await table.bulkPut(then.filter((row) => row !== null));
+      await table.bulkDelete(some.filter((_, i) => then[i] === null).map(({ key }) => key));
     }
   }
 }

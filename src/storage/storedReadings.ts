@@ -2,11 +2,12 @@
  *  the others. */
 import type { ReadingsByNight } from '../core/night/readingIndex.ts';
 import { wholeNight, type StoredNight } from '../core/night/storedNight.ts';
-import type { Reading } from '../core/records/reading.ts';
+import type { NightReadings, Reading } from '../core/records/reading.ts';
+import { QUIETLY, type Work } from '../core/work.ts';
 import { checkNight, type CheckedNight } from './checkNight.ts';
 import type { Checked, Damaged } from './checkRows.ts';
 import type { OwlDatabase } from './database.ts';
-import { digestedNights, latitudes } from './digests.ts';
+import { digestedIds, digestedNights, latitudes } from './digests.ts';
 import type { TableReading } from './tableSource.ts';
 
 export type StoredReadings = {
@@ -75,9 +76,25 @@ export const READINGS: TableReading<Row, StoredReadings> = {
   gather: gathered,
 };
 
-/** Everything once, as one list: for files and copies. */
-export async function readReadings(db: OwlDatabase): Promise<Checked<Reading> & { doubles: number }> {
-  const rows = await wholeRows(db, await db.nightReadings.toCollection().primaryKeys());
-  const { byNight, ...rest } = gathered(rows);
-  return { records: [...byNight.values()].flatMap((night) => night.stored), ...rest };
+/** Everything once, as one list: for files and copies. A night that has its digest was checked when that was made. */
+export async function readReadings(
+  db: OwlDatabase,
+  { report, check }: Work = QUIETLY,
+): Promise<Checked<Reading> & { doubles: number }> {
+  const digested = await digestedIds(db);
+  const [ids, seen] = [await db.nightReadings.toCollection().primaryKeys(), new Set<unknown>()];
+  const nights: CheckedNight[] = [];
+  for (let i = 0; i < ids.length; i += AT_ONCE) {
+    check();
+    report('collecting', i / ids.length);
+    for (const row of await db.nightReadings.bulkGet(ids.slice(i, i + AT_ONCE)))
+      if (row) nights.push(digested.has(row.nightId) ? asChecked(row) : checkNight(row, seen));
+  }
+  return {
+    records: nights.flatMap((night) => night.readings),
+    damaged: nights.flatMap((night) => night.damaged),
+    doubles: nights.reduce((count, night) => count + night.doubles, 0),
+  };
 }
+
+const asChecked = ({ readings }: NightReadings): CheckedNight => ({ readings, damaged: [], doubles: 0 });

@@ -13,6 +13,9 @@ export type WriteCode =
   | 'nothingToUndo'
   | 'stillUsed'
   | 'undecided'
+  /** Work away from the page: it was cancelled, or could not be done to its end. Nothing was written. */
+  | 'cancelled'
+  | 'workerDied'
   | FailureCode;
 /** The browser did not keep it: no room, the database closed under the app, another tab's newer one, anything else. */
 export type FailureCode = 'diskFull' | 'databaseClosed' | 'newerDatabase' | 'writeFailed';
@@ -24,9 +27,11 @@ export const ALL_TABLES = [
   'nightReadings',
   'blobs',
   'changes',
+  'changedRows',
   'meta',
   'lineage',
-  'changedRows',
+  'nightDigests',
+  'snapshotDigests',
 ];
 
 const CODES: Record<string, FailureCode> = {

@@ -2,6 +2,8 @@
 import type { BackupCode } from '../formats/readBackup.ts';
 import type { Copy } from '../storage/copies.ts';
 import type { Held } from '../storage/held.ts';
+import type { WriteCode } from '../storage/transact.ts';
+import { writeWords } from './errorWords.ts';
 import type { Format } from './format.ts';
 import { clipped, schemaWords } from './schemaWords.ts';
 import { heldWords, LIST_NAMES, many, momentWords } from './storedWords.ts';
@@ -44,6 +46,11 @@ const BACKUP_WORDS: Record<BackupCode, (f: Figures) => string> = {
 
 export function backupWords(code: BackupCode, figures: Figures): string {
   return BACKUP_WORDS[code](figures);
+}
+
+/** Of a file that is brought in: what is wrong with it, or what stood in the way of writing it. */
+export function fileWords(code: BackupCode | WriteCode, figures: Figures): string {
+  return code in BACKUP_WORDS ? backupWords(code as BackupCode, figures) : writeWords(code as WriteCode, figures);
 }
 
 /** A copy by its moment and what it holds. */
@@ -107,7 +114,22 @@ export function lostSentence(held: Held, newest: Copy | null): string {
 export const JOB_WORDS: Record<string, string> = {
   reading: 'Reading the file',
   checking: 'Checking every record',
+  collecting: 'Reading what is here',
+  writing: 'Writing',
+  putting: 'Putting the file together',
 };
+export const SAVE_WORDS = {
+  cancelled: 'Cancelled. Nothing was saved.',
+  died: 'The file could not be put together on this device: it may be too large for its memory. Nothing was changed. Close other pages and press again.',
+};
+
+/** @param damaged records that could not be read. */
+export function savedWords(damaged: number): string {
+  return damaged === 0
+    ? 'Everything was saved to your downloads.'
+    : `Saved, but ${damaged} damaged records could not be read and are not in the file.`;
+}
+
 export const WORKER_DIED = `The file could not be read on this device: it may be too large for its memory. ${KEPT} Try on a computer.`;
 
 /** `3 parts, 1 rig and 240 readings`. */

@@ -18,6 +18,8 @@ export const WRITE_CODES = [
   'databaseClosed',
   'newerDatabase',
   'writeFailed',
+  'cancelled',
+  'workerDied',
 ] as const satisfies readonly WriteCode[];
 const WRITE_WORDS: Record<WriteCode, (f: Figures) => string> = {
   invalidRecord: (f) =>
@@ -40,6 +42,9 @@ const WRITE_WORDS: Record<WriteCode, (f: Figures) => string> = {
     'Not saved: a newer Tidy Owl has changed the database. What was stored before is kept. Copy what you typed, then reload the page.',
   writeFailed: (f) =>
     `Not saved: the browser broke the write off (${clipped(f['what'] ?? 'no reason told')}). What was stored before is kept, and what you typed is still here. Press again; if it goes on, save everything to a file on Data and reload.`,
+  cancelled: () => 'Cancelled. Nothing was changed.',
+  workerDied: () =>
+    'This could not be done to its end on this device: it may be too much for its memory. Nothing was changed. Close other pages and press again.',
   undecided: (f) =>
     `${String(f['open'] ?? 'Some')} fields are still undecided. Nothing was imported. Choose a side for each, then import.`,
 };

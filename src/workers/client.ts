@@ -1,15 +1,18 @@
-/** The one way to run heavy work: a worker per job, with progress, cancel, and an answer also when the worker dies. */
-import { proxy, wrap } from 'comlink';
+/** The one way to run heavy work: at most two jobs at once, the others wait their turn; progress, cancel, and an answer also
+ *  when the worker dies. */
+import { proxy, transfer, wrap } from 'comlink';
+import { Cancelled } from '../core/work.ts';
+import { createSlots } from './slots.ts';
+import { TaskFailed, type Answer, type InputOf, type OutputOf, type Progress, type Served } from './protocol.ts';
 
-export type Progress = { doing: string; share: number };
-/** What a worker file exposes. */
-export type Task<Input, Output> = { run: (input: Input, onProgress: (progress: Progress) => void) => Promise<Output> };
-export type JobOptions = { onProgress?: (progress: Progress) => void; signal?: AbortSignal };
+export type JobOptions = {
+  onProgress?: (progress: Progress) => void;
+  signal?: AbortSignal;
+  /** Handed over with the input and not copied; the page has them no more. */
+  handOver?: ArrayBuffer[];
+};
 
-export class JobCancelled extends Error {
-  override name = 'JobCancelled';
-}
-/** The worker could not start, ran out of memory, or threw what cannot be carried over. */
+/** The worker could not start, ran out of memory, or was ended in the middle. */
 export class WorkerDied extends Error {
   override name = 'WorkerDied';
 }
@@ -17,38 +20,127 @@ export class WorkerDied extends Error {
 /** The parts of a worker that a job needs; a test can stand in for the browser's. */
 export type JobWorker = Pick<Worker, 'postMessage' | 'addEventListener' | 'removeEventListener' | 'terminate'>;
 
-/** Rejects when the worker fails or the user cancels; the worker is ended at once in every case. */
-function ending(worker: JobWorker, signal: AbortSignal | undefined): Promise<never> {
-  return new Promise((_resolve, reject) => {
-    worker.addEventListener('error', (event) => {
-      const message = 'message' in event && typeof event.message === 'string' ? event.message : '';
-      reject(new WorkerDied(message));
-    });
-    worker.addEventListener('messageerror', () => reject(new WorkerDied('an answer could not be read')));
-    const cancel = (): void => reject(new JobCancelled('cancelled'));
-    if (signal?.aborted) cancel();
-    signal?.addEventListener('abort', cancel, { once: true });
+const AT_ONCE = 2;
+const slots = createSlots(AT_ONCE);
+/** A worker that was asked to stop and does not is ended after this. */
+const GRACE_MS = 1500;
+
+/** A worker with what is known of it. */
+export type Held = {
+  worker: JobWorker;
+  /** It died, or was ended. */
+  dead: boolean;
+  /** Ends it; a job that runs on it dies. */
+  end: () => void;
+  /** Rejects when it dies. */
+  death: Promise<never>;
+};
+
+export function hold(worker: JobWorker): Held {
+  let fail: (error: WorkerDied) => void = () => undefined;
+  const death = new Promise<never>((_resolve, reject) => {
+    fail = reject;
   });
+  // Looked at when a job runs; between jobs nobody waits for it.
+  death.catch(() => undefined);
+  const die = (message: string): void => {
+    held.dead = true;
+    fail(new WorkerDied(message));
+  };
+  const end = (): void => {
+    worker.terminate();
+    die('ended');
+  };
+  const held: Held = { worker, dead: false, end, death };
+  worker.addEventListener('error', (event) => {
+    die('message' in event && typeof event.message === 'string' ? event.message : '');
+  });
+  worker.addEventListener('messageerror', () => die('an answer could not be read'));
+  return held;
 }
 
-/** Runs a task to its end. @throws JobCancelled, WorkerDied, or what the task itself threw. */
-export async function runJob<Output>(
-  makeWorker: () => JobWorker,
-  input: unknown,
-  { onProgress, signal }: JobOptions = {},
-): Promise<Output> {
-  const worker = makeWorker();
+/** Asks a job to stop when it is cancelled; who does not stop is ended. */
+function whenCancelled(held: Held, signal: AbortSignal | undefined, ask: () => void) {
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  let stop: () => void = () => undefined;
+  const outOfPatience = new Promise<never>((_resolve, reject) => {
+    stop = () => {
+      ask();
+      timer = setTimeout(() => {
+        reject(new Cancelled());
+        held.end();
+      }, GRACE_MS);
+    };
+  });
+  signal?.addEventListener('abort', stop, { once: true });
+  const done = (): void => {
+    clearTimeout(timer);
+    signal?.removeEventListener('abort', stop);
+  };
+  return { outOfPatience, done };
+}
+
+function outcome(answer: Answer<unknown>): unknown {
+  switch (answer.end) {
+    case 'done':
+      return answer.output;
+    case 'cancelled':
+      throw new Cancelled();
+    case 'failed':
+      throw new TaskFailed(answer.name, answer.message, answer.code);
+  }
+}
+
+/** @throws Cancelled */
+const heard = (signal: AbortSignal | undefined): void => {
+  if (signal?.aborted) throw new Cancelled();
+};
+
+/** One job on a worker that is there. @throws Cancelled, WorkerDied, TaskFailed. */
+export async function runOn<Output>(held: Held, input: unknown, options: JobOptions): Promise<Output> {
+  const { onProgress, signal, handOver = [] } = options;
   let over = false;
   // A last report can overtake the answer on its own channel; it must not come after it.
   const report = (progress: Progress): void => {
     if (!over) onProgress?.(progress);
   };
+  // The wrapped object has the served one's own shape: its methods already return promises.
+  const task = wrap(held.worker) as unknown as Served;
+  const { outOfPatience, done } = whenCancelled(held, signal, () => task.cancel());
+  const given = handOver.length > 0 ? transfer(input as object, handOver) : input;
   try {
-    // The wrapped task has the task's own shape: its methods already return promises.
-    const task = wrap(worker) as unknown as Task<unknown, Output>;
-    return await Promise.race([task.run(input, proxy(report)), ending(worker, signal)]);
+    // The worker's task and the job name the same types.
+    return outcome(await Promise.race([task.run(given, proxy(report)), held.death, outOfPatience])) as Output;
   } finally {
     over = true;
-    worker.terminate();
+    done();
   }
+}
+
+/** Waits for one of the places at which jobs run. @throws Cancelled while it waits. */
+export async function inASlot<T>(signal: AbortSignal | undefined, work: () => Promise<T>): Promise<T> {
+  heard(signal);
+  const leave = await slots.take(signal);
+  try {
+    heard(signal);
+    return await work();
+  } finally {
+    leave();
+  }
+}
+
+/** Runs a task of a worker of its own to its end. @throws Cancelled, WorkerDied, TaskFailed. */
+export function runJob<T>(
+  makeWorker: () => JobWorker,
+  input: InputOf<T>,
+  options: JobOptions = {},
+): Promise<OutputOf<T>> {
+  return inASlot(options.signal, async () => {
+    const held = hold(makeWorker());
+    try {
+      return await runOn<OutputOf<T>>(held, input, options);
+    } finally {
+      held.end();
+    }
+  });
 }

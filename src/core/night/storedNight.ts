@@ -45,8 +45,9 @@ export type StoredNight = NightHead & {
 };
 
 export const ALL_READINGS = '';
+const OF = ' ';
 export const keyOf = (kind: ReadingKind, subjectId?: string): string =>
-  subjectId === undefined ? kind : `${kind} ${subjectId}`;
+  subjectId === undefined ? kind : kind + OF + subjectId;
 const keysOf = (r: Reading): string[] => [keyOf(r.kind), keyOf(r.kind, r.subject.id)];
 
 export type Groups = ReadonlyMap<string, readonly Reading[]>;
@@ -101,39 +102,64 @@ export function nightWithout(night: StoredNight, reading: Reading): StoredNight 
 /** A night put away small, as it is stored beside the readings themselves. */
 export type NightDigest = NightHead & {
   nightId: string;
-  /** Keys of the standing readings, each between line breaks. */
+  /** Kinds with their subjects, each between line breaks. */
   keys: string;
   /** The standing readings that teach, in order: what they share, and each with what is its own. */
   text: string;
 };
 
+/** One reading, its fields by their places, and what is its own beside what the night's readings share. A time at which it
+ *  was recorded that is not the one at which it was taken is its own, too. */
+type PackedReading = [
+  id: string,
+  kind: string,
+  step: string,
+  subjectType: string,
+  subjectId: string,
+  takenAtUtc: string,
+  values: unknown,
+  own?: Partial<Reading>,
+];
 type Packed = {
   shared: Partial<Reading>;
-  own: Record<string, unknown>[];
+  readings: PackedReading[];
   /** Of those that are not ordered by the time at which they were taken: place and time. */
   times: [number, string][];
 };
 
 /** Fields that mostly say the same for all readings of a night. */
 const SHARED = ['deviceId', 'nightId', 'snapshotId', 'source', 'sigma', 'blobIds', 'note'] as const;
+type SharedFields = Pick<Reading, (typeof SHARED)[number]>;
 
 const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
 
-function packed({ readings, timeOf }: Ordered): Packed {
-  const taught = readings.filter(isTaught);
-  const shared: Partial<Reading> = Object.fromEntries(SHARED.map((key) => [key, taught[0]?.[key]]));
-  const own = taught.map((r) =>
-    Object.fromEntries(
-      Object.entries(r).filter(([key, value]) => !isSame(value, (shared as Record<string, unknown>)[key])),
-    ),
-  );
-  const times = taught.flatMap((r, i): [number, string][] => (timeOf(r) === r.takenAtUtc ? [] : [[i, timeOf(r)]]));
-  return { shared, own, times };
+function packReading(r: Reading, shared: Partial<SharedFields>): PackedReading {
+  const { id, kind, step, subject, takenAtUtc, values, recordedAtUtc, ...rest } = r;
+  const own = Object.entries(rest).filter(([key, value]) => !isSame(value, shared[key as keyof SharedFields]));
+  if (recordedAtUtc !== takenAtUtc) own.push(['recordedAtUtc', recordedAtUtc]);
+  const packed: PackedReading = [id, kind, step, subject.type, subject.id, takenAtUtc, values];
+  if (own.length > 0) packed.push(Object.fromEntries(own) as Partial<Reading>);
+  return packed;
 }
 
-function unpacked(text: string): Ordered {
-  const { shared, own, times } = JSON.parse(text) as Packed;
-  const readings = own.map((one) => ({ ...shared, ...one }) as Reading);
+function unpackReading(packed: PackedReading, shared: Partial<Reading>): Reading {
+  const [id, kind, step, type, subjectId, takenAtUtc, values, own] = packed;
+  const subject = { type, id: subjectId };
+  // A reading that was checked before it was packed.
+  return { ...shared, id, kind, step, subject, takenAtUtc, recordedAtUtc: takenAtUtc, values, ...own } as Reading;
+}
+
+function pack({ readings, timeOf }: Ordered): Packed {
+  const taught = readings.filter(isTaught);
+  const [first] = taught;
+  const shared: Partial<SharedFields> = first ? Object.fromEntries(SHARED.map((key) => [key, first[key]])) : {};
+  const times = taught.flatMap((r, i): [number, string][] => (timeOf(r) === r.takenAtUtc ? [] : [[i, timeOf(r)]]));
+  return { shared, readings: taught.map((r) => packReading(r, shared)), times };
+}
+
+function unpack(text: string): Ordered {
+  const { shared, readings: packed, times } = JSON.parse(text) as Packed;
+  const readings = packed.map((one) => unpackReading(one, shared));
   const byReading = new Map(times.flatMap(([i, time]) => (readings[i] ? [[readings[i], time] as const] : [])));
   return { readings, timeOf: (r) => byReading.get(r) ?? r.takenAtUtc };
 }
@@ -142,16 +168,16 @@ const BREAK = '\n';
 
 export function digestOf(nightId: string, night: StoredNight): NightDigest {
   const { standing, earliestUtc, latestUtc, latestTime, summary } = night;
-  const keys = [...groupsOf(standing).keys()].filter((key) => key !== ALL_READINGS);
+  const keys = [...groupsOf(standing).keys()].filter((key) => key.includes(OF));
   const head = { earliestUtc, latestUtc, latestTime, summary };
-  return { ...head, nightId, keys: BREAK + keys.join(BREAK) + BREAK, text: JSON.stringify(packed(standing)) };
+  return { ...head, nightId, keys: BREAK + keys.join(BREAK) + BREAK, text: JSON.stringify(pack(standing)) };
 }
 
 /** The night of a digest. Its readings are taken out when they are first asked for. */
 export function nightOfDigest(digest: NightDigest): StoredNight {
   const { keys, text, earliestUtc, latestUtc, latestTime, summary } = digest;
   let taken: Ordered | null = null;
-  const standing = (): Ordered => (taken ??= unpacked(text));
+  const standing = (): Ordered => (taken ??= unpack(text));
   return {
     earliestUtc,
     latestUtc,
@@ -164,6 +190,6 @@ export function nightOfDigest(digest: NightDigest): StoredNight {
     get standing() {
       return standing();
     },
-    mayHold: (key) => key === ALL_READINGS || keys.includes(BREAK + key + BREAK),
+    mayHold: (key) => key === ALL_READINGS || keys.includes(BREAK + key + (key.includes(OF) ? BREAK : OF)),
   };
 }

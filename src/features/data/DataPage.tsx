@@ -1,7 +1,7 @@
 import { useRef, useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
-import { removeDemo, wipe } from '../../storage/backup.ts';
-import { useShared } from '../../session/session.ts';
+import { seedOf } from '../../session/recordWork.ts';
+import { useSession, useShared } from '../../session/session.ts';
 import { useWholeWrite } from '../../session/useWholeWrite.ts';
 import { useBusy } from '../../session/useWrite.ts';
 import { demoRemovedWords } from '../../text/dataWords.ts';
@@ -15,13 +15,18 @@ import { PageTitle } from '../../ui/PageTitle.tsx';
 /** Takes the invented records away in one action; what the user's own refer to stays. */
 function Demo() {
   const { stored } = useShared();
+  const { records } = useSession();
   const write = useWholeWrite();
   const busy = useBusy();
   const heads = [stored.parts, stored.rigs, stored.sites, stored.targets, stored.nights].flat();
   const count = heads.filter((r) => r.origin === 'demo').length;
   if (count === 0) return null;
   const remove = (): void => {
-    void write(['removeDemo'], removeDemo, ({ removed, kept }) => demoRemovedWords(removed, kept));
+    void write(
+      ['removeDemo'],
+      (w) => records('removeDemo', { seed: seedOf(w) }),
+      ({ removed, kept }) => demoRemovedWords(removed, kept),
+    );
   };
   return (
     <section className="section" aria-labelledby="demo">
@@ -35,11 +40,12 @@ function Demo() {
 }
 
 function EmptyDevice() {
+  const { records } = useSession();
   const write = useWholeWrite();
   const [asking, setAsking] = useState(false);
   const empty = (): void => {
     setAsking(false);
-    void write(['wipe'], wipe, 'Everything was removed from this device.');
+    void write(['wipe'], (w) => records('wipe', { seed: seedOf(w) }), 'Everything was removed from this device.');
   };
   return (
     <section className="section" aria-labelledby="empty">

@@ -1,29 +1,12 @@
 import { useRef } from 'react';
-import { Button, Form, ProgressBar } from 'react-bootstrap';
-import { JOB_WORDS } from '../../text/dataWords.ts';
+import { Form } from 'react-bootstrap';
 import { Problem } from '../../ui/Problem.tsx';
-import type { Progress } from '../../workers/client.ts';
 import { ImportPreview } from './ImportPreview.tsx';
 import type { Importing } from './useImport.ts';
-
-function Reading({ progress, cancel }: { progress: Progress; cancel: () => void }) {
-  const words = JOB_WORDS[progress.doing] ?? progress.doing;
-  const percent = Math.round(progress.share * 100);
-  return (
-    <div className="short-field" role="status">
-      <p className="mb-1">{words}…</p>
-      <ProgressBar>
-        <ProgressBar isChild now={percent} aria-label={words} />
-      </ProgressBar>
-      <Button variant="outline" className="mt-2" onClick={cancel}>
-        Cancel
-      </Button>
-    </div>
-  );
-}
+import { WorkGoing } from './WorkGoing.tsx';
 
 export function ImportFile({ importing }: { importing: Importing }) {
-  const { state, read, show, reset } = importing;
+  const { state, going, read, show, watch, reset } = importing;
   const input = useRef<HTMLInputElement>(null);
   return (
     <section className="section" aria-labelledby="bring-in">
@@ -37,7 +20,7 @@ export function ImportFile({ importing }: { importing: Importing }) {
           ref={input}
           type="file"
           accept=".json,.gz,application/json"
-          disabled={state.step === 'reading'}
+          disabled={going !== null}
           // The same file chosen again, after it was mended, must be read again.
           onClick={(event) => {
             (event.target as HTMLInputElement).value = '';
@@ -48,7 +31,7 @@ export function ImportFile({ importing }: { importing: Importing }) {
           }}
         />
       </Form.Group>
-      {state.step === 'reading' && <Reading progress={state.progress} cancel={state.cancel} />}
+      {going && <WorkGoing going={going} />}
       {state.step === 'refused' && (
         <div role="alert">
           <Problem>{state.words}</Problem>
@@ -56,10 +39,11 @@ export function ImportFile({ importing }: { importing: Importing }) {
       )}
       {state.step === 'preview' && (
         <ImportPreview
-          key={state.preview.print}
+          key={state.shown.print}
           fileName={state.fileName}
           file={state.file}
-          preview={state.preview}
+          shown={state.shown}
+          watch={watch}
           again={() => void show(state.fileName, state.file)}
           done={() => {
             if (input.current) input.current.value = '';

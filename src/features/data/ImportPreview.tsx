@@ -1,31 +1,23 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import type { Backup } from '../../formats/backup.ts';
-import { applyMerge, applyReplace, type Preview } from '../../storage/backup.ts';
+import { seedOf } from '../../session/recordWork.ts';
+import { useSession } from '../../session/session.ts';
+import type { ChosenFile, Shown } from '../../storage/allRecords.ts';
+import type { Written } from '../../storage/transact.ts';
 import { lineageKey } from '../../storage/lineage.ts';
-import { undecided, type Choices, type Conflict, type MergePlan } from '../../storage/merge.ts';
+import { undecided, type Choices, type Conflict } from '../../storage/merge.ts';
 import type { Writer } from '../../storage/writer.ts';
 import { useWholeWrite } from '../../session/useWholeWrite.ts';
 import { useBusy } from '../../session/useWrite.ts';
 import { countsWords } from '../../text/dataWords.ts';
 import { fieldLabel, tableName, valueWords } from '../../text/storedWords.ts';
+import type { Watched } from './useWatched.ts';
 import { SideChoice } from '../../ui/form/SideChoice.tsx';
 
 const nameOf = (record: object): string => {
   if ('name' in record && typeof record.name === 'string') return record.name;
   return 'eveningDate' in record && typeof record.eveningDate === 'string' ? record.eveningDate : '';
 };
-
-/** How many of each kind come in. */
-function incomingCounts(plan: MergePlan, isNew: boolean): Record<string, number> {
-  const counts: Record<string, number> = {};
-  for (const one of plan.incoming.filter((i) => i.isNew === isNew)) counts[one.table] = (counts[one.table] ?? 0) + 1;
-  if (isNew) {
-    counts['readings'] = plan.readings.length;
-    counts['blobs'] = plan.blobs.length;
-  }
-  return counts;
-}
 
 type ConflictProps = { conflict: Conflict; choices: Choices; choose: (field: string, side: 'mine' | 'theirs') => void };
 
@@ -57,47 +49,54 @@ function ConflictTable({ conflict, choices, choose }: ConflictProps) {
 
 type Props = {
   fileName: string;
-  file: Backup;
-  preview: Preview;
+  file: ChosenFile;
+  shown: Shown;
+  watch: <T>(work: (options: Watched) => Promise<T>) => Promise<T>;
   /** Plan anew: something here changed since. */
   again: () => void;
   done: () => void;
 };
 
-function Summary({ file, plan }: { file: Backup; plan: MergePlan }) {
-  const saved = file.exportedAtUtc.slice(0, 16).replace('T', ' ');
+function Summary({ exportedAtUtc, outline }: Shown) {
+  const saved = exportedAtUtc.slice(0, 16).replace('T', ' ');
+  const { fresh, newer, unchanged, conflicts } = outline;
   return (
     <ul>
       <li>Saved on {saved} UTC.</li>
-      <li>New here: {countsWords(incomingCounts(plan, true))}.</li>
-      <li>Newer in the file: {countsWords(incomingCounts(plan, false))}.</li>
+      <li>New here: {countsWords(fresh)}.</li>
+      <li>Newer in the file: {countsWords(newer)}.</li>
       <li>
-        Equal or newer here: {plan.unchanged} {plan.unchanged === 1 ? 'record' : 'records'}.
+        Equal or newer here: {unchanged} {unchanged === 1 ? 'record' : 'records'}.
       </li>
       <li>
-        Changed on both sides: {plan.conflicts.length} {plan.conflicts.length === 1 ? 'record' : 'records'}
-        {plan.conflicts.length > 0 && ', yours to decide below'}.
+        Changed on both sides: {conflicts.length} {conflicts.length === 1 ? 'record' : 'records'}
+        {conflicts.length > 0 && ', yours to decide below'}.
       </li>
     </ul>
   );
 }
 
 /** What the file would change, conflicts field by field, then merge or replace. */
-export function ImportPreview({ fileName, file, preview, again, done }: Props) {
+export function ImportPreview({ fileName, file, shown, watch, again, done }: Props) {
+  const { records } = useSession();
   const write = useWholeWrite();
   const busy = useBusy();
-  const { plan, print } = preview;
+  const { outline, print } = shown;
   const [choices, setChoices] = useState<Choices>({});
-  const open = undecided(plan, choices);
+  const open = undecided(outline, choices);
   const finish = async (
     what: string,
-    work: (w: Writer) => ReturnType<typeof applyReplace>,
+    work: (w: Writer, options: Watched) => Written<null>,
     said: string,
   ): Promise<void> => {
-    const result = await write([what, print, choices], work, said);
+    const result = await write([what, print, choices], (w) => watch((options) => work(w, options)), said);
     if (result.ok) done();
     else if (result.code === 'changedSince') again();
   };
+  const merge = (w: Writer, options: Watched): Written<null> =>
+    records('merge', { file, seed: seedOf(w), choices }, options);
+  const replace = (w: Writer, options: Watched): Written<null> =>
+    records('replace', { file, seed: seedOf(w), seen: print }, options);
   const choose =
     ({ table, id }: Conflict) =>
     (field: string, side: 'mine' | 'theirs') => {
@@ -107,8 +106,8 @@ export function ImportPreview({ fileName, file, preview, again, done }: Props) {
   return (
     <div className="section">
       <h2>What {fileName} would change</h2>
-      <Summary file={file} plan={plan} />
-      {plan.conflicts.map((conflict) => (
+      <Summary {...shown} />
+      {outline.conflicts.map((conflict) => (
         <ConflictTable
           key={lineageKey(conflict.table, conflict.id)}
           conflict={conflict}
@@ -121,15 +120,11 @@ export function ImportPreview({ fileName, file, preview, again, done }: Props) {
           variant="primary"
           disabled={open > 0}
           aria-disabled={busy}
-          onClick={() => void finish('merge', (w) => applyMerge(w, file, plan, choices), 'Merged.')}
+          onClick={() => void finish('merge', merge, 'Merged.')}
         >
           {open > 0 ? `Merge: ${open} fields to decide` : 'Merge into what is here'}
         </Button>
-        <Button
-          variant="outline"
-          aria-disabled={busy}
-          onClick={() => void finish('replace', (w) => applyReplace(w, file, print), 'Replaced.')}
-        >
+        <Button variant="outline" aria-disabled={busy} onClick={() => void finish('replace', replace, 'Replaced.')}>
           Replace everything here
         </Button>
         <Button variant="outline" onClick={done}>

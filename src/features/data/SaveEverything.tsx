@@ -1,44 +1,51 @@
 import { Button } from 'react-bootstrap';
-import { writeBackup } from '../../formats/backup.ts';
-import { ok } from '../../core/result.ts';
-import { collect } from '../../storage/backup.ts';
-import { heldIn, rememberSaved } from '../../storage/held.ts';
-import { caught } from '../../storage/transact.ts';
+import { Cancelled } from '../../core/work.ts';
+import { rememberSaved } from '../../storage/held.ts';
+import type { Saved } from '../../storage/allRecords.ts';
+import { seedOf } from '../../session/recordWork.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import { useSaveReminder } from '../../session/useCopies.ts';
+import { SAVE_WORDS, savedWords } from '../../text/dataWords.ts';
 import { writeWords } from '../../text/errorWords.ts';
 import { Problem } from '../../ui/Problem.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
+import { useWatched } from './useWatched.ts';
+import { WorkGoing } from './WorkGoing.tsx';
 
 /** Everything as one JSON file. */
 export function SaveEverything() {
-  const { writer, clock } = useSession();
+  const { writer, clock, records } = useSession();
   const { notify } = useShared();
+  const { going, watch } = useWatched();
   const reminder = useSaveReminder();
-  const save = async (): Promise<void> => {
-    const collected = await caught(async () => ok(await collect(writer)));
-    if (!collected.ok) {
-      notify(writeWords(collected.code, collected.figures), { tone: 'problem' });
-      return;
-    }
-    const { backup, damaged } = collected.value;
+  const keep = ({ file, damaged, held }: Saved): void => {
     const day = new Date(clock.nowMs()).toISOString().slice(0, 10);
-    saveFile(`tidy-owl-${day}.json`, new Blob(writeBackup(backup), { type: 'application/json' }));
-    rememberSaved(heldIn(backup.lists), localStorage);
-    if (damaged.length === 0) notify('Everything was saved to your downloads.');
-    else
-      notify(`Saved, but ${damaged.length} damaged records could not be read and are not in the file.`, {
-        tone: 'problem',
-      });
+    saveFile(`tidy-owl-${day}.json`, file);
+    rememberSaved(held, localStorage);
+    notify(savedWords(damaged), damaged === 0 ? {} : { tone: 'problem' });
+  };
+  const save = async (): Promise<void> => {
+    try {
+      const saved = await watch((options) => records('save', { seed: seedOf(writer) }, options));
+      if (saved.ok) keep(saved.value);
+      else notify(writeWords(saved.code, saved.figures), { tone: 'problem' });
+    } catch (error) {
+      if (error instanceof Cancelled) notify(SAVE_WORDS.cancelled);
+      else notify(SAVE_WORDS.died, { tone: 'problem' });
+    }
   };
   return (
     <section className="section" aria-labelledby="save">
       <h2 id="save">Save everything</h2>
       {reminder !== null && <Problem>{reminder}</Problem>}
       <p>One JSON file with all parts, rigs, sites, nights and readings. Its shape is published with the program.</p>
-      <Button variant="primary" onClick={() => void save()}>
-        Save everything
-      </Button>
+      {going ? (
+        <WorkGoing going={going} />
+      ) : (
+        <Button variant="primary" onClick={() => void save()}>
+          Save everything
+        </Button>
+      )}
     </section>
   );
 }

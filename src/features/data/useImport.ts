@@ -1,47 +1,47 @@
 /** Reads a file away from the page, shows what it would change, and writes only when told to. */
-import { useState } from 'react';
-import type { Backup } from '../../formats/backup.ts';
-import { previewImport, type Preview } from '../../storage/backup.ts';
+import { useRef, useState } from 'react';
+import { Cancelled } from '../../core/work.ts';
+import { seedOf } from '../../session/recordWork.ts';
 import { useSession, useShared } from '../../session/session.ts';
-import { backupWords, WORKER_DIED } from '../../text/dataWords.ts';
-import { writeWords } from '../../text/errorWords.ts';
-import { JobCancelled, type Progress } from '../../workers/client.ts';
-import { readBackupFile } from '../../workers/readBackup.ts';
+import type { ChosenFile, Shown } from '../../storage/allRecords.ts';
+import { fileWords, WORKER_DIED } from '../../text/dataWords.ts';
+import { useWatched, type Watched } from './useWatched.ts';
 
 export type ImportState =
   | { step: 'idle' }
-  | { step: 'reading'; progress: Progress; cancel: () => void }
   | { step: 'refused'; words: string }
-  | { step: 'preview'; fileName: string; file: Backup; preview: Preview };
+  | { step: 'preview'; fileName: string; file: ChosenFile; shown: Shown };
 
 export function useImport() {
-  const { writer } = useSession();
+  const { writer, records } = useSession();
   const { notify } = useShared();
   const [state, setState] = useState<ImportState>({ step: 'idle' });
-  const show = async (fileName: string, file: Backup): Promise<void> => {
-    const preview = await previewImport(writer, file);
+  const { going, watch } = useWatched();
+  const chosen = useRef(0);
+  const look = async (fileName: string, file: ChosenFile, options: Watched): Promise<void> => {
+    const found = await records('preview', { file, seed: seedOf(writer) }, options);
     setState(
-      preview.ok
-        ? { step: 'preview', fileName, file, preview: preview.value }
-        : { step: 'refused', words: writeWords(preview.code, preview.figures) },
+      found.ok
+        ? { step: 'preview', fileName, file, shown: found.value }
+        : { step: 'refused', words: fileWords(found.code, found.figures) },
     );
   };
-  const read = async (file: File): Promise<void> => {
-    const stop = new AbortController();
-    const report = (progress: Progress): void => setState({ step: 'reading', progress, cancel: () => stop.abort() });
-    report({ doing: 'reading', share: 0 });
+  const show = async (fileName: string, file: ChosenFile): Promise<void> => {
     try {
-      const found = await readBackupFile(file, { onProgress: report, signal: stop.signal });
-      if (found.ok) await show(file.name, found.value);
-      else setState({ step: 'refused', words: backupWords(found.code, found.figures) });
+      await watch((options) => look(fileName, file, options));
     } catch (error) {
-      if (error instanceof JobCancelled) {
+      if (error instanceof Cancelled) {
         notify('Cancelled. Nothing was imported.');
         setState({ step: 'idle' });
       } else setState({ step: 'refused', words: WORKER_DIED });
     }
   };
-  return { state, read, show, reset: () => setState({ step: 'idle' }) };
+  const read = async (file: File): Promise<void> => {
+    chosen.current += 1;
+    setState({ step: 'idle' });
+    await show(file.name, { key: `${chosen.current} ${file.name}`, blob: file });
+  };
+  return { state, going, read, show, watch, reset: () => setState({ step: 'idle' }) };
 }
 
 export type Importing = ReturnType<typeof useImport>;

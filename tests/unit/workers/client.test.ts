@@ -1,36 +1,13 @@
 import { expect } from 'chai';
-import { expose } from 'comlink';
-import { MessageChannel } from 'node:worker_threads';
-import { JobCancelled, runJob, WorkerDied, type JobWorker, type Progress } from '../../../src/workers/client.ts';
+import { Cancelled } from '../../../src/core/work.ts';
+import { runJob, WorkerDied, type JobOptions } from '../../../src/workers/client.ts';
+import { TaskFailed, type Progress } from '../../../src/workers/protocol.ts';
+import { openWorkSession } from '../../../src/workers/workSession.ts';
+import type { Asked, TestTask } from '../../support/workers/task.ts';
+import { threads, type Threads } from '../../support/workers/thread.ts';
 
-/** A worker that runs in this thread behind a real message channel. */
-function workerOf(task: (input: unknown, onProgress: (p: Progress) => void) => Promise<unknown>) {
-  const { port1, port2 } = new MessageChannel();
-  expose({ run: task }, port1 as unknown as Parameters<typeof expose>[1]);
-  const listeners = new Map<string, ((event: Event) => void)[]>();
-  let ended = 0;
-  const port = port2 as unknown as MessagePort;
-  const worker = {
-    postMessage: port.postMessage.bind(port),
-    addEventListener: (type: string, listener: (event: Event) => void) => {
-      if (type === 'message') port.addEventListener(type, listener);
-      else listeners.set(type, [...(listeners.get(type) ?? []), listener]);
-    },
-    removeEventListener: port.removeEventListener.bind(port),
-    start: () => port.start(),
-    terminate: () => {
-      ended += 1;
-      port1.close();
-      port2.close();
-    },
-  };
-  return {
-    make: () => worker as unknown as JobWorker,
-    die: (type: string, message: string) =>
-      listeners.get(type)?.forEach((listener) => listener(Object.assign(new Event(type), { message }))),
-    ended: () => ended,
-  };
-}
+let given: Threads;
+const run = (input: Asked, options?: JobOptions) => runJob<TestTask>(given.make, input, options);
 
 async function thrown(promise: Promise<unknown>): Promise<Error> {
   try {
@@ -41,66 +18,124 @@ async function thrown(promise: Promise<unknown>): Promise<Error> {
   throw new Error('nothing was thrown');
 }
 
-describe('jobs in workers', () => {
-  it('gives the answer, reports progress, and ends the worker', async () => {
-    const fake = workerOf(async (input, onProgress) => {
-      // Across the channel a call is a promise; waiting for it keeps the report before the answer.
-      const report: (p: Progress) => unknown = onProgress;
-      await report({ doing: 'checking', share: 0.5 });
-      return { doubled: 2 * (input as number) };
-    });
+/** A signal that is aborted at the first report, and the promise of that. */
+function stopAtFirstReport() {
+  const stop = new AbortController();
+  const onProgress = () => stop.abort();
+  return { signal: stop.signal, onProgress };
+}
+
+describe('jobs in worker threads', function () {
+  this.timeout(20_000);
+  beforeEach(() => {
+    given = threads();
+  });
+  afterEach(() => given.endAll());
+
+  it('give the answer, report on the way, and end their worker', async () => {
     const seen: Progress[] = [];
-    expect(await runJob(fake.make, 21, { onProgress: (p) => seen.push(p) })).to.deep.equal({ doubled: 42 });
-    expect(seen).to.deep.equal([{ doing: 'checking', share: 0.5 }]);
-    expect(fake.ended()).to.equal(1);
+    expect(await run({ do: 'double', value: 21 }, { onProgress: (p) => seen.push(p) })).to.equal(42);
+    expect(seen).to.deep.equal([{ doing: 'doubling', share: 0.5 }]);
+    await given.endAll();
+    expect([given.made(), given.living()]).to.deep.equal([1, 0]);
   });
 
-  it('a report that comes after the answer is not passed on', async () => {
-    const seen: Progress[] = [];
-    let late: ((p: Progress) => void) | null = null;
-    const fake = workerOf((_input, onProgress) => {
-      late = onProgress;
-      onProgress({ doing: 'early', share: 0 });
-      return Promise.resolve('answer');
+  it('hand a frame of 26 megapixels there and back without copying it', async () => {
+    const frame = new Uint16Array(26_000_000).fill(7);
+    const buffer = frame.buffer;
+    const answer = await run({ do: 'invert', pixels: buffer }, { handOver: [buffer] });
+    expect(buffer.byteLength, 'it is gone from here').to.equal(0);
+    const back = new Uint16Array(answer as ArrayBuffer);
+    expect([back.length, back[0], back.at(-1)]).to.deep.equal([26_000_000, 65_528, 65_528]);
+  });
+
+  it('are cancelled by a word while they work, and before they begin', async () => {
+    expect(await thrown(run({ do: 'countTo', count: 1e9 }, stopAtFirstReport()))).to.be.instanceOf(Cancelled);
+    const made = given.made();
+    expect(await thrown(run({ do: 'lookUp' }, { signal: AbortSignal.abort() }))).to.be.instanceOf(Cancelled);
+    expect(given.made(), 'none is made for what is not wanted').to.equal(made);
+  });
+
+  it('that do not listen are ended', async () => {
+    expect(await thrown(run({ do: 'deaf' }, stopAtFirstReport()))).to.be.instanceOf(Cancelled);
+    while (given.living() > 0) await new Promise((resolve) => setImmediate(resolve));
+    expect(given.made()).to.equal(1);
+  });
+
+  it('say so when their worker dies', async () => {
+    expect(await thrown(run({ do: 'die' }))).to.be.instanceOf(WorkerDied);
+  });
+
+  it('keep the name and the code of a task’s own error', async () => {
+    const error = await thrown(run({ do: 'fail' }));
+    expect(error).to.be.instanceOf(TaskFailed);
+    expect(error).to.include({ name: 'TooShort', message: 'curve too short', code: 'tooShort' });
+  });
+
+  it('run two at once, the others wait in line, and one that is not wanted any more leaves it', async () => {
+    const stops = Array.from({ length: 4 }, () => new AbortController());
+    const counting = stops.map((stop) => run({ do: 'countTo', count: 1e9 }, { signal: stop.signal }));
+    const waiting = thrown(counting[3]!);
+    stops[3]!.abort();
+    expect(await waiting).to.be.instanceOf(Cancelled);
+    expect(given.made(), 'two were made, the third waits').to.equal(2);
+    const [first, second, third] = counting.map(thrown);
+    stops[0]!.abort();
+    expect(await first).to.be.instanceOf(Cancelled);
+    stops[1]!.abort();
+    stops[2]!.abort();
+    expect(await second).to.be.instanceOf(Cancelled);
+    expect(await third).to.be.instanceOf(Cancelled);
+    expect(await run({ do: 'double', value: 1 })).to.equal(2);
+  });
+});
+
+describe('a worker that keeps a table', function () {
+  this.timeout(20_000);
+  beforeEach(() => {
+    given = threads();
+  });
+  afterEach(() => given.endAll());
+  const open = (idleMs?: number) =>
+    openWorkSession<TestTask>(given.make, {
+      first: () => {
+        const table = new ArrayBuffer(4096);
+        return { input: { do: 'table', table }, handOver: [table] };
+      },
+      ...(idleMs === undefined ? {} : { idleMs }),
     });
-    expect(await runJob(fake.make, null, { onProgress: (p) => seen.push(p) })).to.equal('answer');
-    const before = seen.length;
-    (late as ((p: Progress) => void) | null)?.({ doing: 'late', share: 1 });
-    await new Promise((resolve) => setImmediate(resolve));
-    expect(seen.length).to.equal(before);
+
+  it('is given it once for many jobs, which run one after the other', async () => {
+    const session = open();
+    const answers = await Promise.all([1, 2, 3].map(() => session.run({ do: 'lookUp' })));
+    expect(answers).to.deep.equal([4096, 4096, 4096]);
+    expect(await session.run({ do: 'countTo', count: 0 }), 'the table and four jobs').to.equal(5);
+    expect(given.made()).to.equal(1);
+    session.end();
   });
 
-  it('cancels at once, also before it began', async () => {
-    const never = () => new Promise(() => undefined);
-    const stop = new AbortController();
-    const fake = workerOf(never);
-    const job = runJob(fake.make, null, { signal: stop.signal });
-    stop.abort();
-    expect(await thrown(job)).to.be.instanceOf(JobCancelled);
-    expect(fake.ended()).to.equal(1);
-    const already = workerOf(never);
-    expect(await thrown(runJob(already.make, null, { signal: stop.signal }))).to.be.instanceOf(JobCancelled);
-    expect(already.ended()).to.equal(1);
+  it('keeps it over a job that was cancelled or failed, and is given it again after a death', async () => {
+    const session = open();
+    expect(await thrown(session.run({ do: 'countTo', count: 1e9 }, stopAtFirstReport()))).to.be.instanceOf(Cancelled);
+    expect(await thrown(session.run({ do: 'fail' }))).to.be.instanceOf(TaskFailed);
+    expect(await session.run({ do: 'lookUp' })).to.equal(4096);
+    expect(given.made()).to.equal(1);
+    expect(await thrown(session.run({ do: 'die' }))).to.be.instanceOf(WorkerDied);
+    expect(await session.run({ do: 'lookUp' })).to.equal(4096);
+    expect(given.made()).to.equal(2);
+    session.end();
   });
 
-  it('says so when the worker dies instead of waiting for ever', async () => {
-    const fake = workerOf(() => new Promise(() => undefined));
-    const job = runJob(fake.make, null);
-    fake.die('error', 'out of memory');
-    const error = await thrown(job);
-    expect(error).to.be.instanceOf(WorkerDied);
-    expect(error.message).to.equal('out of memory');
-    const garbled = workerOf(() => new Promise(() => undefined));
-    const second = runJob(garbled.make, null);
-    garbled.die('messageerror', '');
-    expect(await thrown(second)).to.be.instanceOf(WorkerDied);
-    expect(garbled.ended()).to.equal(1);
-  });
-
-  it('carries a task’s own error over with its name', async () => {
-    const fake = workerOf(() => Promise.reject(Object.assign(new Error('curve too short'), { name: 'TooShort' })));
-    const error = await thrown(runJob(fake.make, null));
-    expect([error.name, error.message]).to.deep.equal(['TooShort', 'curve too short']);
-    expect(fake.ended()).to.equal(1);
+  it('ends when nothing is asked for a while, and begins anew when something is', async () => {
+    const session = open(1);
+    expect(await session.run({ do: 'lookUp' })).to.equal(4096);
+    while (given.living() > 0) await new Promise((resolve) => setImmediate(resolve));
+    expect(await session.run({ do: 'lookUp' })).to.equal(4096);
+    expect(given.made()).to.equal(2);
+    const running = session.run({ do: 'countTo', count: 1e9 }, { onProgress: () => session.end() });
+    const next = session.run({ do: 'lookUp' });
+    expect(await thrown(running), 'what runs dies with it').to.be.instanceOf(WorkerDied);
+    expect(await next).to.equal(4096);
+    session.end();
   });
 });

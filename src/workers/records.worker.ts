@@ -1,0 +1,9 @@
+/** Goes through all records away from the page. */
+import '../core/records/zodSetup.ts';
+import { ownDesk, runRecordJob, type AnyRecordJob } from '../storage/allRecords.ts';
+import type { Task } from './protocol.ts';
+import { serve } from './serve.ts';
+
+export type RecordsTask = Task<AnyRecordJob, unknown>;
+const desk = ownDesk();
+serve<AnyRecordJob, unknown>((given, context) => runRecordJob(desk, given, context));
