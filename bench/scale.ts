@@ -43,7 +43,7 @@ type Until = { selector: string; text?: string; gone?: boolean };
 type Act = { click: string } | { type: string; text: string } | { key: string };
 
 /** From an action to the frame in which the page shows what it is waited for, ms. */
-async function time(page: Page, act: Act, until: Until): Promise<number> {
+export async function time(page: Page, act: Act, until: Until): Promise<number> {
   return page.evaluate(
     async ({ act, until }) => {
       const isDone = (): boolean =>
@@ -77,13 +77,13 @@ async function time(page: Page, act: Act, until: Until): Promise<number> {
 }
 
 /** The longest time in which the page did not answer, since it was last asked. */
-const longest = (page: Page): Promise<number> =>
+export const longest = (page: Page): Promise<number> =>
   page.evaluate(() => {
     const kept = window as unknown as { longTasks?: number[] };
     return Math.max(0, ...(kept.longTasks?.splice(0) ?? []));
   });
 
-async function watchLongTasks(page: Page): Promise<void> {
+export async function watchLongTasks(page: Page): Promise<void> {
   await page.addInitScript(() => {
     const all: number[] = [];
     (window as unknown as { longTasks: number[] }).longTasks = all;
@@ -125,7 +125,7 @@ export async function putAway(page: Page, nights: number): Promise<number> {
 
 const station = (step: string): string => `.run a[href*="/${step}"]`;
 
-async function walk(page: Page): Promise<Record<string, number>> {
+export async function walk(page: Page): Promise<Record<string, number>> {
   const found: Record<string, number> = {};
   const inTurn = async (name: string, act: Act, until: Until): Promise<void> => {
     found[name] = await time(page, act, until);
@@ -200,7 +200,7 @@ async function outAndIn(page: Page, address: string): Promise<Record<string, num
   return { 'export, s': exportS, 'emptying, s': emptyS, 'import, s': (performance.now() - again) / 1000 };
 }
 
-async function heapMb(page: Page): Promise<number> {
+export async function heapMb(page: Page): Promise<number> {
   const devtools = await page.context().newCDPSession(page);
   await devtools.send('HeapProfiler.enable');
   await devtools.send('HeapProfiler.collectGarbage');

@@ -11,12 +11,12 @@ const LARGE_KEPT = 3;
 
 const COUNTER = 'counter';
 
-/** The next number of this database. Runs inside the caller's transaction. */
-export async function nextSeq(db: OwlDatabase): Promise<number> {
+/** The next numbers of this database, the first of so many. Runs inside the caller's transaction. */
+export async function nextSeqs(db: OwlDatabase, count: number): Promise<number> {
   const row = await db.meta.get(COUNTER);
-  const seq = Number(row?.value ?? 0) + 1;
-  await db.meta.put({ key: COUNTER, value: String(seq) });
-  return seq;
+  const last = Number(row?.value ?? 0);
+  await db.meta.put({ key: COUNTER, value: String(last + count) });
+  return last + 1;
 }
 
 const rowsAt = (db: OwlDatabase, changeId: string) =>
@@ -40,10 +40,12 @@ async function largeChanges(db: OwlDatabase): Promise<string[]> {
   return large.sort((a, b) => a.seq - b.seq).map((c) => c.id);
 }
 
-async function put(w: Writer, label: ChangeLabel, name: string, changes: Change[]): Promise<string> {
+type Logged = { label: ChangeLabel; name: string; changes: Change[]; seq: number };
+
+async function put(w: Writer, { label, name, changes, seq }: Logged): Promise<string> {
   const stored: StoredChange = {
     id: w.newId(),
-    seq: await nextSeq(w.db),
+    seq,
     tabId: w.tabId,
     press: w.press ?? w.newId(),
     atUtc: toUtcText(w.nowMs()),
@@ -52,20 +54,26 @@ async function put(w: Writer, label: ChangeLabel, name: string, changes: Change[
     changes,
     refused: false,
   };
-  await w.db.changes.put(stored);
-  const mine = await changesOf(w.db, w.tabId).primaryKeys();
-  await forgetChanges(w.db, mine.slice(0, Math.max(0, mine.length - CHANGES_KEPT)));
+  const [mine] = await Promise.all([changesOf(w.db, w.tabId).primaryKeys(), w.db.changes.put(stored)]);
+  const tooMany = mine.length + 1 - CHANGES_KEPT;
+  if (tooMany > 0) await forgetChanges(w.db, mine.slice(0, tooMany));
   return stored.id;
 }
 
-/** Keeps a change for undo. Runs inside the caller's transaction. */
-export async function logChange(w: Writer, label: ChangeLabel, name: string, changes: Change[]): Promise<void> {
-  await put(w, label, name, changes);
+/** Keeps a change for undo. Runs inside the caller's transaction. @param seq its number, where the caller took one. */
+export async function logChange(
+  w: Writer,
+  label: ChangeLabel,
+  name: string,
+  changes: Change[],
+  seq?: number,
+): Promise<void> {
+  await put(w, { label, name, changes, seq: seq ?? (await nextSeqs(w.db, 1)) });
 }
 
 /** Keeps a change of many rows. Runs inside the caller's transaction. */
 export async function logRows(w: Writer, name: string, rows: readonly RowChange[]): Promise<void> {
-  const changeId = await put(w, 'whole', name, [{ type: 'rows' }]);
+  const changeId = await put(w, { label: 'whole', name, changes: [{ type: 'rows' }], seq: await nextSeqs(w.db, 1) });
   await w.db.changedRows.bulkPut(rows.map((row, n) => ({ ...row, changeId, n })));
   const large = await largeChanges(w.db);
   await forgetChanges(w.db, large.slice(0, Math.max(0, large.length - LARGE_KEPT)));

@@ -4,7 +4,7 @@ import { firstIssue } from '../core/records/issue.ts';
 import { NO_NIGHT, readingSchema, type Reading } from '../core/records/reading.ts';
 import { isTakenBack } from '../core/night/standing.ts';
 import { toUtcText } from '../core/time/utc.ts';
-import { logChange, nextSeq } from './changeLog.ts';
+import { logChange, nextSeqs } from './changeLog.ts';
 import type { Change, StoredChange } from './changes.ts';
 import type { OwlDatabase } from './database.ts';
 import { snapshotFor } from './snapshots.ts';
@@ -55,19 +55,22 @@ const recordedBy = ({ changes }: StoredChange): Result<Reading[], WriteCode> =>
 export function recordReadings(w: Writer, given: readonly NewReading[]): Written<Reading[]> {
   return transact(w, recordedBy, async () => {
     const nightId = given[0]?.nightId ?? null;
-    const snapshot = await snapshotFor(w, nightId);
+    // One number for each, and one for the change.
+    const [snapshot, firstSeq] = await Promise.all([snapshotFor(w, nightId), nextSeqs(w.db, given.length + 1)]);
     if (!snapshot) return refuse('missingRecord', { id: nightId ?? '' });
     const head = { deviceId: w.deviceId, snapshotId: snapshot.made.id, recordedAtUtc: toUtcText(w.nowMs()) };
     const readings: Reading[] = [];
-    for (const one of given) {
-      const parsed = checked({ ...one, id: w.newId(), ...head, seq: await nextSeq(w.db) });
+    for (const [i, one] of given.entries()) {
+      const parsed = checked({ ...one, id: w.newId(), ...head, seq: firstSeq + i });
       if (!parsed.ok) return parsed;
       readings.push(parsed.value);
     }
-    if (snapshot.isNew) await w.db.snapshots.put(snapshot.made);
-    await append(w, readings);
     const changes = readings.map((reading): Change => ({ type: 'reading', reading }));
-    await logChange(w, 'recorded', readings[0]?.kind ?? '', changes);
+    await Promise.all([
+      snapshot.isNew ? w.db.snapshots.put(snapshot.made) : null,
+      append(w, readings),
+      logChange(w, 'recorded', readings[0]?.kind ?? '', changes, firstSeq + given.length),
+    ]);
     return ok(readings);
   });
 }
@@ -85,7 +88,7 @@ export async function appendRetraction(w: Writer, reading: Reading): Promise<Rea
     values: { readingId: reading.id },
     takenAtUtc: now,
     recordedAtUtc: now,
-    seq: await nextSeq(w.db),
+    seq: await nextSeqs(w.db, 1),
     note: '',
   };
   await append(w, [retract]);

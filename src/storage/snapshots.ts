@@ -12,14 +12,15 @@ export async function snapshotFor(
 ): Promise<{ made: Snapshot; isNew: boolean } | null> {
   const night = nightId === null ? undefined : await w.db.heads('nights').get(nightId);
   if (!night) return null;
-  const rig = await w.db.heads('rigs').get(night.rigId);
-  const site = await w.db.heads('sites').get(night.siteId);
+  const { rigId, siteId } = night;
+  const [rig, site, all, last] = await Promise.all([
+    w.db.heads('rigs').get(rigId),
+    w.db.heads('sites').get(siteId),
+    w.db.heads('parts').toArray(),
+    w.db.snapshots.where('[rig.id+site.id+takenAtUtc]').between([rigId, siteId, ''], [rigId, siteId, '\uffff']).last(),
+  ]);
   if (!rig || !site) return null;
-  const parts = partsOfRig(rig, await w.db.heads('parts').toArray());
-  const last = await w.db.snapshots
-    .where('[rig.id+site.id+takenAtUtc]')
-    .between([rig.id, site.id, ''], [rig.id, site.id, '\uffff'])
-    .last();
+  const parts = partsOfRig(rig, all);
   if (last && sameState(last, rig, parts, site)) return { made: last, isNew: false };
   return { made: { id: w.newId(), takenAtUtc: toUtcText(w.nowMs()), rig, parts, site }, isNew: true };
 }

@@ -1,6 +1,6 @@
 /** What lists show of a night, and what other nights count of it, by its own readings alone. */
 import type { Reading, ReadingOf } from '../records/reading.ts';
-import { errorsMeasured } from './pole/measuredErrors.ts';
+import { measuredPoleSteps, stepsMeasured, totalMeasured } from './pole/measuredErrors.ts';
 import type { Reference } from './pole/poleReference.ts';
 
 export type NightSummary = {
@@ -34,10 +34,10 @@ const isGood = ({ count, usable }: ReadingOf<'subs'>['values']): boolean =>
 
 function polarOf(readings: readonly Reading[], latDeg: number | null): NightSummary['polarArcmin'] {
   if (latDeg === null) return null;
-  const against = (reference: Reference): number | undefined =>
-    errorsMeasured(readings, latDeg, reference).at(-1)?.totalArcmin;
-  const [toTrue, toRefracted] = [against('true'), against('refracted')];
-  return toTrue === undefined || toRefracted === undefined ? null : { true: toTrue, refracted: toRefracted };
+  const last = measuredPoleSteps(stepsMeasured(readings, latDeg)).at(-1);
+  if (!last) return null;
+  const against = (reference: Reference): number => totalMeasured(last, latDeg, reference);
+  return { true: against('true'), refracted: against('refracted') };
 }
 
 /** @param stored everything, retractions too. @param standing those that stand, in order. */

@@ -131,7 +131,8 @@ type Packed = {
 const SHARED = ['deviceId', 'nightId', 'snapshotId', 'source', 'sigma', 'blobIds', 'note'] as const;
 type SharedFields = Pick<Reading, (typeof SHARED)[number]>;
 
-const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+const isSame = (a: unknown, b: unknown): boolean =>
+  a === b || (typeof a === 'object' && typeof b === 'object' && JSON.stringify(a) === JSON.stringify(b));
 
 function packReading(r: Reading, shared: Partial<SharedFields>): PackedReading {
   const { id, kind, step, subject, takenAtUtc, values, recordedAtUtc, ...rest } = r;

@@ -4,6 +4,7 @@ import { INVENTORY_LIST, PACKING_LIST } from '../../core/rig/packing.ts';
 import type { ReadingsByNight } from '../../core/night/readingIndex.ts';
 import type { Reference } from '../../core/night/pole/poleReference.ts';
 import type { Night } from '../../core/records/night.ts';
+import { oncePerKey } from '../../core/once.ts';
 import { formatDateIn } from '../../core/time/civil.ts';
 import { livingNights, yearOf } from '../../core/night/livingNights.ts';
 import type { Reading } from '../../core/records/reading.ts';
@@ -46,6 +47,9 @@ function measured(readings: ReadingsByNight, nightId: string, goal: Reference): 
   return { polarArcmin: polarArcmin?.[goal] ?? null, balanceM, seeingArcsec, subs, readings: summary.readings };
 }
 
+/** Once per night: a long list is drawn again with each reading. */
+const dateOf = oncePerKey((night: Night, year: string): string => formatDateIn(year, night.eveningDate));
+
 type Named = { id: string; name: string };
 const namesById = (records: readonly Named[]): ReadonlyMap<string, string> =>
   new Map(records.map(({ id, name }) => [id, name]));
@@ -62,7 +66,7 @@ export function nightRows(records: Records, goal: Reference): NightRow[] {
       target: targets?.get(night.plan[0]?.targetId ?? '') ?? '',
     };
     const { eveningDate } = night;
-    const date = formatDateIn(year, eveningDate);
+    const date = dateOf(night, year);
     const searched = [eveningDate, date, names.rig, names.site, names.target].join(' ').toLowerCase();
     return { night, date, ...names, searched, ...measured(records.readings, night.id, goal) };
   });

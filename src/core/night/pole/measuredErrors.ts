@@ -20,11 +20,15 @@ export function measuredPoleSteps(steps: readonly PoleStep[]): PoleStep[] {
   );
 }
 
+/** Total on the sky against a pole after a step that left both parts measured. */
+export function totalMeasured({ after }: PoleStep, latDeg: number, reference: Reference): number {
+  return totalErrorArcmin(toldAgainst(after.estimate, reference, latDeg), latDeg);
+}
+
 /** Totals on the sky against a pole, one after the other. @param readings of one night, standing and in order. */
 export function errorsMeasured(readings: readonly Reading[], latDeg: number, reference: Reference): MeasuredError[] {
-  return measuredPoleSteps(stepsMeasured(readings, latDeg)).map(({ reading: { id, takenAtUtc }, after }) => ({
-    id,
-    takenAtUtc,
-    totalArcmin: totalErrorArcmin(toldAgainst(after.estimate, reference, latDeg), latDeg),
-  }));
+  return measuredPoleSteps(stepsMeasured(readings, latDeg)).map((step) => {
+    const { id, takenAtUtc } = step.reading;
+    return { id, takenAtUtc, totalArcmin: totalMeasured(step, latDeg, reference) };
+  });
 }
