@@ -3,7 +3,7 @@
  *  first, so that a reading more costs its own night, not the whole history. */
 import { oncePer } from '../once.ts';
 import { NO_NIGHT, type Reading, type ReadingKind, type ReadingOf } from '../records/reading.ts';
-import { ALL_READINGS, groupsOf, keyOf, wholeNight, type StoredNight, type TaughtKind } from './storedNight.ts';
+import { ALL_READINGS, bitsOf, groupsOf, keyOf, wholeNight, type StoredNight, type TaughtKind } from './storedNight.ts';
 
 /** As they are stored: a night's readings by its id, those of no night under `NO_NIGHT`. */
 export type ReadingsByNight = ReadonlyMap<string, StoredNight>;
@@ -36,15 +36,15 @@ function listsOf(night: StoredNight | undefined): ReadingLists {
 type Entry = { nightId: string; night: StoredNight };
 /** Readings of one night that are still to come, the next one last. */
 type Waiting = Entry & { left: Reading[] };
-type Asked = { keys: readonly string[]; accept: (entry: Entry) => ((r: Reading) => boolean) | null };
+type Asked = { bits: number; keys: readonly string[]; accept: (entry: Entry) => ((r: Reading) => boolean) | null };
 
 /** Later first; what two nights took at the same instant, by night. */
 const isLater = (timeA: string, nightA: string, timeB: string, nightB: string): boolean =>
   timeA === timeB ? nightA > nightB : timeA > timeB;
 
-function waitingIn(entry: Entry, { keys, accept }: Asked): Waiting | null {
+function waitingIn(entry: Entry, { bits, keys, accept }: Asked): Waiting | null {
   const { night } = entry;
-  if (!keys.some((key) => night.mayHold(key))) return null;
+  if ((night.kinds & bits) === 0 || !keys.some((key) => night.mayHold(key))) return null;
   const accepted = accept(entry);
   if (!accepted) return null;
   const groups = groupsOf(night.standing);
@@ -109,9 +109,10 @@ function pastReadings(nights: readonly Entry[], own: string | null, endUtc: stri
     return night.earliestUtc < endUtc ? (r: Reading) => r.takenAtUtc < endUtc : null;
   };
   const latest = <K extends TaughtKind>(kinds: K | readonly K[], subjectId?: string): Iterable<ReadingOf<K>> => {
-    const keys = (typeof kinds === 'string' ? [kinds] : kinds).map((kind) => keyOf(kind, subjectId));
+    const list = typeof kinds === 'string' ? [kinds] : kinds;
+    const keys = list.map((kind) => keyOf(kind, subjectId));
     // A key holds its kind, so the readings are of these kinds.
-    return backwards(nights, { keys, accept }) as unknown as Iterable<ReadingOf<K>>;
+    return backwards(nights, { bits: bitsOf(list), keys, accept }) as unknown as Iterable<ReadingOf<K>>;
   };
   const counted = (): Entry[] => nights.filter((e) => e.night.summary.readings > 0 && accept(e) !== null);
   return {

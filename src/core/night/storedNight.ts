@@ -1,7 +1,7 @@
 /** One night's readings as they are at hand: all of them, or only those that teach other nights, put away small and taken
  *  out when they are first asked for. What lists show of a night is told beside them. */
 import { oncePer } from '../once.ts';
-import type { Reading, ReadingKind } from '../records/reading.ts';
+import { readingValues, type Reading, type ReadingKind } from '../records/reading.ts';
 import { standingOf, type Ordered } from './standing.ts';
 import { summaryOf, type NightSummary } from './nightSummary.ts';
 
@@ -24,6 +24,19 @@ export type TaughtKind = Exclude<ReadingKind, (typeof OF_ITS_OWN_NIGHT)[number]>
 const ownOnly: ReadonlySet<string> = new Set(OF_ITS_OWN_NIGHT);
 export const isTaught = ({ kind }: Reading): boolean => !ownOnly.has(kind);
 
+/** One bit for each kind that other nights may ask for. */
+const BITS: ReadonlyMap<string, number> = new Map(
+  Object.keys(readingValues)
+    .filter((kind) => !ownOnly.has(kind))
+    .map((kind, i) => [kind, 1 << i]),
+);
+/** Some kinds as bits: what a night has none of is passed over quickly. */
+export const bitsOf = (kinds: Iterable<string>): number => {
+  let bits = 0;
+  for (const kind of kinds) bits |= BITS.get(kind) ?? 0;
+  return bits;
+};
+
 /** What can be told of a night without taking its readings out. */
 export type NightHead = {
   /** First and last time at which a standing reading was taken; empty for a night without any. */
@@ -31,6 +44,8 @@ export type NightHead = {
   readonly latestUtc: string;
   /** No reading is ordered later than this. */
   readonly latestTime: string;
+  /** Kinds of its standing readings, as bits. */
+  readonly kinds: number;
   readonly summary: NightSummary;
 };
 
@@ -77,7 +92,8 @@ function headOf(stored: readonly Reading[], standing: Ordered, latOf: LatOf): Ni
   }
   const last = standing.readings.at(-1);
   const latDeg = last ? latOf(last.snapshotId) : null;
-  return { earliestUtc, latestUtc, latestTime, summary: summaryOf(stored, standing.readings, latDeg) };
+  const kinds = bitsOf(standing.readings.map((r) => r.kind));
+  return { earliestUtc, latestUtc, latestTime, kinds, summary: summaryOf(stored, standing.readings, latDeg) };
 }
 
 /** A night all of whose readings are at hand. @param latOf for what the pole's errors come to. */
@@ -168,21 +184,22 @@ function unpack(text: string): Ordered {
 const BREAK = '\n';
 
 export function digestOf(nightId: string, night: StoredNight): NightDigest {
-  const { standing, earliestUtc, latestUtc, latestTime, summary } = night;
+  const { standing, earliestUtc, latestUtc, latestTime, kinds, summary } = night;
   const keys = [...groupsOf(standing).keys()].filter((key) => key.includes(OF));
-  const head = { earliestUtc, latestUtc, latestTime, summary };
+  const head = { earliestUtc, latestUtc, latestTime, kinds, summary };
   return { ...head, nightId, keys: BREAK + keys.join(BREAK) + BREAK, text: JSON.stringify(pack(standing)) };
 }
 
 /** The night of a digest. Its readings are taken out when they are first asked for. */
 export function nightOfDigest(digest: NightDigest): StoredNight {
-  const { keys, text, earliestUtc, latestUtc, latestTime, summary } = digest;
+  const { keys, text, earliestUtc, latestUtc, latestTime, kinds, summary } = digest;
   let taken: Ordered | null = null;
   const standing = (): Ordered => (taken ??= unpack(text));
   return {
     earliestUtc,
     latestUtc,
     latestTime,
+    kinds,
     summary,
     whole: false,
     get stored() {

@@ -48,6 +48,7 @@ function measured(readings: ReadingsByNight, nightId: string, goal: Reference): 
 }
 
 /** Once per night: a long list is drawn again with each reading. */
+const searchedOf = oncePerKey((night: Night, words: string): string => `${night.eveningDate} ${words}`.toLowerCase());
 const dateOf = oncePerKey((night: Night, year: string): string => formatDateIn(year, night.eveningDate));
 
 type Named = { id: string; name: string };
@@ -65,9 +66,8 @@ export function nightRows(records: Records, goal: Reference): NightRow[] {
       site: sites?.get(night.siteId) ?? '',
       target: targets?.get(night.plan[0]?.targetId ?? '') ?? '',
     };
-    const { eveningDate } = night;
     const date = dateOf(night, year);
-    const searched = [eveningDate, date, names.rig, names.site, names.target].join(' ').toLowerCase();
+    const searched = searchedOf(night, `${date} ${names.rig} ${names.site} ${names.target}`);
     return { night, date, ...names, searched, ...measured(records.readings, night.id, goal) };
   });
 }

@@ -1,0 +1,240 @@
+/** Small rules of a night, each by figures that a hand can check. */
+import { expect } from 'chai';
+import { balanceOrder, unloadOrder } from '../../../../src/core/night/balance/balanceOrder.ts';
+import { usualTip } from '../../../../src/core/night/balance/tipOfNight.ts';
+import { deriveNight } from '../../../../src/core/night/deriveNight.ts';
+import { phaseAt } from '../../../../src/core/night/nightAt.ts';
+import { darkSpan, horizonAltDeg, intersect, longest } from '../../../../src/core/night/plan/darkness.ts';
+import { usableOfNight } from '../../../../src/core/night/plan/usableOfNight.ts';
+import { watchAt } from '../../../../src/core/night/plan/watch.ts';
+import { driftRun } from '../../../../src/core/night/pole/driftRun.ts';
+import { isKnownWell } from '../../../../src/core/night/pole/driftSteps.ts';
+import { poleOfNight } from '../../../../src/core/night/pole/poleOfNight.ts';
+import { altFromTrack, siteNight, TRACK_STEP_MS } from '../../../../src/core/night/skyOfNight.ts';
+import { movingKgOf } from '../../../../src/core/mount/levers.ts';
+import type { Reading } from '../../../../src/core/records/reading.ts';
+import type { Rig } from '../../../../src/core/records/rig.ts';
+import { ASSUMED } from '../../../../src/core/verdict/assumptions.ts';
+import type { NightEvents } from '../../../../src/core/sky/nightEvents.ts';
+import { before, night } from '../../../support/nights.ts';
+import { at, error, south } from '../../../support/polar.ts';
+import { nightRecords, NOW, reading, sites, snapshotOf, world } from '../../../support/records.ts';
+
+const HOUR = 3_600_000;
+
+describe('the horizon line of a site', () => {
+  const alt = (horizon: { azDeg: number; altDeg: number }[], azDeg: number) => horizonAltDeg({ horizon }, azDeg);
+  const two = [
+    { azDeg: 180, altDeg: 30 },
+    { azDeg: 90, altDeg: 10 },
+  ];
+  it('runs straight from point to point, and round through north', () => {
+    expect([90, 135, 180].map((az) => alt(two, az))).to.deep.equal([10, 20, 30]);
+    expect(alt(two, 270)).to.be.closeTo(30 - 20 / 3, 1e-9);
+    expect(alt(two, 0)).to.be.closeTo(30 - 40 / 3, 1e-9);
+    expect(alt(two, 359.999)).to.be.closeTo(alt(two, 0), 1e-3);
+  });
+
+  it('is level with one point, and 15 degrees without any', () => {
+    expect([0, 200, 359].map((az) => alt([{ azDeg: 200, altDeg: 12 }], az))).to.deep.equal([12, 12, 12]);
+    expect(alt([], 77)).to.equal(15);
+  });
+});
+
+/** A night of 24 hours of which only the astronomical twilight matters. */
+function eventsWith(duskMs: number | null, dawnMs: number | null, sunHighestDeg: number): NightEvents {
+  const limit = { duskMs, dawnMs };
+  const twilight = { sunset: limit, civil: limit, nautical: limit, astronomical: limit };
+  return { ...siteNight(sites[0]!, '2026-11-24').events, startMs: 0, endMs: 24, sunHighestDeg, twilight };
+}
+
+describe('the dark part of a night', () => {
+  it('lies between dusk and dawn, from noon or to noon where one of them never comes', () => {
+    expect(darkSpan(eventsWith(5, 19, 30), 'astronomical')).to.deep.equal({ fromMs: 5, toMs: 19 });
+    expect(darkSpan(eventsWith(null, 19, -17), 'astronomical')).to.deep.equal({ fromMs: 0, toMs: 19 });
+    expect(darkSpan(eventsWith(5, null, -17), 'astronomical')).to.deep.equal({ fromMs: 5, toMs: 24 });
+  });
+
+  it('is all of it in the polar night, nothing of it in the white one', () => {
+    expect(darkSpan(eventsWith(null, null, -20), 'astronomical')).to.deep.equal({ fromMs: 0, toMs: 24 });
+    expect(darkSpan(eventsWith(null, null, -17), 'astronomical')).to.equal(null);
+  });
+
+  it('has the phase of its darkest twilight, also where dusk or dawn never comes', () => {
+    const phases = (events: NightEvents) =>
+      [0, 4, 5, 18, 19, 23].map((t) => phaseAt({ ...siteNight(sites[0]!, '2026-11-24'), events }, t));
+    expect(phases(eventsWith(5, 19, 30))).to.deep.equal(['day', 'day', 'night', 'night', 'day', 'day']);
+    expect(phases(eventsWith(null, 19, -17))).to.deep.equal(['night', 'night', 'night', 'night', 'day', 'day']);
+    expect(phases(eventsWith(null, null, -20))[3]).to.equal('night');
+    expect(phases(eventsWith(null, null, -7))[3], 'between civil and nautical').to.equal('civil');
+  });
+
+  it('meets the target’s time above the horizon: what only touches does not count, the longest wins', () => {
+    const span = (fromMs: number, toMs: number) => ({ fromMs, toMs });
+    expect(intersect([span(0, 10), span(20, 30)], span(10, 25))).to.deep.equal([span(20, 25)]);
+    expect(longest([span(0, 10), span(100, 105)])).to.deep.equal(span(0, 10));
+    expect(longest([span(0, 10), span(100, 110)]), 'the first of two').to.deep.equal(span(0, 10));
+    expect(longest([])).to.equal(null);
+  });
+});
+
+describe('the sky of a night', () => {
+  it('is shown from an hour before sunset to an hour after sunrise, its track to the end', () => {
+    const { view, events, moonTrack } = siteNight(sites[0]!, '2026-11-24');
+    const { duskMs, dawnMs } = events.twilight.sunset;
+    expect([view.fromMs, view.toMs]).to.deep.equal([duskMs! - HOUR, dawnMs! + HOUR]);
+    const lastMs = view.fromMs + (moonTrack.altDeg.length - 1) * TRACK_STEP_MS;
+    expect(lastMs).to.be.at.most(view.toMs);
+    expect(view.toMs - lastMs).to.be.lessThan(TRACK_STEP_MS);
+  });
+
+  it('has altitudes between the points of a track, and its ends beyond them', () => {
+    const track = { fromMs: 1000, stepMs: 100, altDeg: [10, 20, 50] };
+    const found = [1000, 1050, 1100, 1150, 1200, 900, 2000].map((t) => altFromTrack(track, t));
+    expect(found).to.deep.equal([10, 15, 20, 35, 50, 10, 50]);
+  });
+});
+
+describe('the curve of usable subs', () => {
+  it('goes from two seconds to three planned subs, a minute at least, in 48 steps', () => {
+    const lengths = (subS: number) => {
+      const { curve, shortestS } = usableOfNight(night({ plan: { subS } }))!;
+      return [shortestS, curve[0]!.exposureS, curve.at(-1)!.exposureS, curve.length];
+    };
+    expect(lengths(120)).to.deep.equal([2, 2, 360, 48]);
+    expect(lengths(10)).to.deep.equal([2, 2, 60, 48]);
+  });
+});
+
+describe('the account of a pole of which one part was measured', () => {
+  const drift = (haH: number, rest: Partial<Reading> = {}) =>
+    reading('drift', { haH, decDeg: 0, rateArcsecPerMin: 1 }, { ...at(1), ...rest } as Partial<Reading>);
+  const sizeOf = (...readings: Reading[]) => {
+    const { polar } = night({ readings }).budget!.input;
+    return polar.known === 'size' ? polar.errorArcmin : null;
+  };
+  const sharp = { sigma: { rateArcsecPerMin: 0.01 } };
+
+  it('takes the other part as an axis usually has it', () => {
+    const records = nightRecords({ readings: [drift(-6, sharp)] });
+    const { altitude, azimuth } = poleOfNight(records, 'true');
+    expect([altitude.measured, azimuth.measured]).to.deep.equal([true, false]);
+    const other = ASSUMED.polarErrorUnsetArcmin * Math.SQRT1_2;
+    expect(sizeOf(drift(-6, sharp))).to.be.closeTo(Math.hypot(altitude.errorArcmin, other), 1e-6);
+    const meridian = poleOfNight(nightRecords({ readings: [drift(0, sharp)] }), 'true');
+    expect([meridian.altitude.measured, meridian.azimuth.measured]).to.deep.equal([false, true]);
+    const onSky = meridian.azimuth.errorArcmin * Math.cos((40.33 * Math.PI) / 180);
+    expect(sizeOf(drift(0, sharp))).to.be.closeTo(Math.hypot(onSky, other), 1e-6);
+  });
+
+  it('whose doubt was not stated gets the usual one', () => {
+    const sigma = (rest: Partial<Reading>) =>
+      poleOfNight(nightRecords({ readings: [drift(-6, rest)] })).altitude.sigmaArcmin;
+    expect(sigma({})).to.be.closeTo(sigma({ sigma: { rateArcsecPerMin: 0.3 } }), 1e-9);
+    expect(sigma({})).to.be.greaterThan(2 * sigma({ sigma: { rateArcsecPerMin: 0.1 } }));
+  });
+
+  it('is nothing of an axis that nobody touched', () => {
+    expect(sizeOf()).to.equal(ASSUMED.polarErrorUnsetArcmin);
+  });
+});
+
+describe('a star that is timed', () => {
+  it('is known well by a third of the goal, an eighth of the error, or a third of other doubts', () => {
+    const known = (errorArcmin: number, sigmaArcmin: number, timing: number) =>
+      isKnownWell({ errorArcmin, sigmaArcmin }, timing, 3);
+    expect([known(0, 0, 1), known(0, 0, 1.01)]).to.deep.equal([true, false]);
+    expect([known(-16, 0, 2), known(-16, 0, 2.01)]).to.deep.equal([true, false]);
+    expect([known(0, 9, 3), known(0, 9, 3.01)]).to.deep.equal([true, false]);
+  });
+
+  it('has its hour angle at the first mark while there is only one', () => {
+    const mark = (minute: number, starts: boolean) =>
+      reading(
+        'driftMark',
+        { starName: 's', raDeg: 10, decDeg: 0, northArcsec: 0, sigmaArcsec: 2, starts },
+        at(minute, { id: `m${minute}` }),
+      );
+    const run = (...readings: Reading[]) => driftRun(nightRecords({ readings }))!;
+    const step = run(mark(1, true), mark(21, false)).haH - run(mark(1, true)).haH;
+    expect(step, 'half of twenty minutes later').to.be.closeTo((10 / 60) * 1.0027379, 1e-6);
+  });
+});
+
+describe('the watch at the flip', () => {
+  it('is due up to the latest moment and late after it', () => {
+    const tonight = night();
+    const latestMs = tonight.plan!.limitMs ?? tonight.plan!.flip!.startMs;
+    expect(watchAt(tonight, latestMs).code).to.equal('flipDue');
+    expect(watchAt(tonight, latestMs + 1).code).to.equal('flipLate');
+  });
+});
+
+describe('where a rig stayed before', () => {
+  const tip = (readings: Reading[], change: (rig: Rig) => Rig = (rig) => rig) =>
+    usualTip(nightRecords({ readings, snapshots: [snapshotOf({}, 's1', change)] }), 'ra')!;
+  const rigSubject = { type: 'rig', id: 'demo-heron' } as const;
+
+  it('leaves the doubt of the place alone when nothing was changed since', () => {
+    const positionM = tip([]).problem.predictedM;
+    const stayed = before('balance', { axis: 'ra', positionM, drops: 'none' }, 'old-one', rigSubject);
+    const { taught, levers } = tip([stayed]);
+    expect(taught).to.deep.include({ added: [], removed: [], moved: [] });
+    expect(taught!.doubtKgM).to.be.closeTo(0.004 * movingKgOf(levers), 1e-12);
+  });
+
+  it('counts a trial of tonight whatever the record says of where the weights sit', () => {
+    const trial = reading('balance', { axis: 'ra', positionM: 0.25, drops: 'tube' }, at(1));
+    const moving = new Set(tip([]).levers.moving.map((l) => l.id));
+    const slid = (rig: Rig): Rig => ({
+      ...rig,
+      placed: rig.placed.map((p) => (moving.has(p.placedId) ? { ...p, fromRaAxisM: p.fromRaAxisM - 0.05 } : p)),
+    });
+    expect(tip([trial], slid).trials).to.deep.equal([{ axis: 'ra', positionM: 0.25, drops: 'tube' }]);
+  });
+
+  it('the piece shifted sideways is still the last one after a trial of another axis', () => {
+    const camera = 'demo-heron-guide-camera';
+    const sideways = reading(
+      'balance',
+      { axis: 'sideways', positionM: 0, drops: 'upper' },
+      { ...at(1), subject: { type: 'part', id: camera } },
+    );
+    const ra = reading('balance', { axis: 'ra', positionM: 0.2, drops: 'tube' }, at(2));
+    const found = usualTip(nightRecords({ readings: [sideways, ra], snapshots: [snapshotOf()] }), 'sideways')!;
+    expect(found.levers.moving[0]!.partId).to.equal(camera);
+  });
+});
+
+describe('taking a rig down', () => {
+  it('parks with the bar down where there is one, and bare where there is none', () => {
+    const unload = (wish: Parameters<typeof night>[0]) => unloadOrder(night(wish));
+    expect(unload({})).to.include.members(['park', 'weightsOff', 'barOff']);
+    const all = world();
+    const bare = { ...all.rigs.find((r) => r.id === 'demo-heron')!, placed: [] };
+    const found = deriveNight({ ...all, rigs: [bare] }, 'n1', NOW);
+    const order = found.state === 'night' ? unloadOrder(found.night) : [];
+    expect(order[0]).to.equal('parkBare');
+    expect(order).not.to.include('barOff');
+  });
+
+  it('a tracker’s pole comes first and is looked at again last', () => {
+    const steps = balanceOrder(night(south)).map((row) => [row.step, row.done]);
+    expect([steps[0], steps.at(-1)]).to.deep.equal([
+      ['roughPole', false],
+      ['poleCheck', false],
+    ]);
+    expect(balanceOrder(night({ ...south, readings: [error(1, 3, 3)] }))[0]).to.include({ done: true });
+  });
+});
+
+describe('a night that cannot be derived', () => {
+  it('says in its own words what stands in the way', () => {
+    const all = world({ site: { latDeg: Number.NaN } });
+    const found = deriveNight(all, 'n1', NOW);
+    expect(found.state).to.equal('broken');
+    expect(found.state === 'broken' && found.problem)
+      .to.match(/^[a-z]/i)
+      .and.not.match(/^\w*Error/);
+  });
+});
