@@ -155,7 +155,7 @@ function packReading(r: Reading, shared: Partial<SharedFields>): PackedReading {
   const own = Object.entries(rest).filter(([key, value]) => !isSame(value, shared[key as keyof SharedFields]));
   if (recordedAtUtc !== takenAtUtc) own.push(['recordedAtUtc', recordedAtUtc]);
   const packed: PackedReading = [id, kind, step, subject.type, subject.id, takenAtUtc, values];
-  if (own.length > 0) packed.push(Object.fromEntries(own) as Partial<Reading>);
+  if (own.length > 0) packed.push(Object.fromEntries(own));
   return packed;
 }
 

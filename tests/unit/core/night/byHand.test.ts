@@ -66,7 +66,7 @@ describe('the dark part of a night', () => {
     expect(phases(eventsWith(5, 19, 30))).to.deep.equal(['day', 'day', 'night', 'night', 'day', 'day']);
     expect(phases(eventsWith(null, 19, -17))).to.deep.equal(['night', 'night', 'night', 'night', 'day', 'day']);
     expect(phases(eventsWith(null, null, -20))[3]).to.equal('night');
-    expect(phases(eventsWith(null, null, -7))[3], 'between civil and nautical').to.equal('civil');
+    expect(phases(eventsWith(null, null, -7))[3], 'between civil and nautical twilight').to.equal('nautical');
   });
 
   it('meets the target’s time above the horizon: what only touches does not count, the longest wins', () => {
