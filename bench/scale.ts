@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { median, type Figure } from './figure.ts';
 import { scrub } from './frames.ts';
-import { historyOf, type History } from './history.ts';
+import { historyOf, type History } from '../scripts/trials/history.ts';
 
 const TONIGHT = 'demo-tonight-heron';
 const NOW = '2026-11-24T19:21:00Z';

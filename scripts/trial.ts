@@ -2,13 +2,14 @@
 import { execFileSync } from 'node:child_process';
 import { writeFileSync } from 'node:fs';
 import { join } from 'node:path';
+import { historyTrial } from './trials/historyTrial.ts';
 import { killTrial } from './trials/killTrial.ts';
 import { TRIALS } from './trials/trials.ts';
 import { runTrial } from './trials/trial.ts';
 
 const [only] = process.argv.slice(2);
 /** Those that drive a browser are not run with the unit tests. */
-const ALL = [...TRIALS, killTrial];
+const ALL = [...TRIALS, killTrial, historyTrial];
 const chosen = ALL.filter((t) => only === undefined || t.name === only);
 if (chosen.length === 0) {
   console.error(`There is no trial ${only ?? ''}. Trials: ${ALL.map((t) => t.name).join(', ')}`);

@@ -4,7 +4,7 @@ import type { RecordJob, RecordJobs, WriterSeed } from '../storage/allRecords.ts
 import type { Writer } from '../storage/writer.ts';
 import type { JobOptions } from '../workers/client.ts';
 import type { RecordsTask } from '../workers/records.worker.ts';
-import { openWorkSession } from '../workers/workSession.ts';
+import type { WorkSession } from '../workers/workSession.ts';
 
 export type RecordWork = <K extends RecordJob>(
   job: K,
@@ -19,10 +19,23 @@ export const seedOf = ({ nowMs, deviceId, tabId, press }: Writer): WriterSeed =>
   ...(press === undefined ? {} : { press }),
 });
 
-export function createRecordWork(): RecordWork {
-  const session = openWorkSession<RecordsTask>(
+/** What runs workers is fetched when it is first used. */
+async function openSession(): Promise<WorkSession<RecordsTask>> {
+  const { openWorkSession } = await import('../workers/workSession.ts');
+  return openWorkSession<RecordsTask>(
     () => new Worker(new URL('../workers/records.worker.ts', import.meta.url), { type: 'module' }),
   );
-  // Each job's answer is typed by its name; the worker keeps the pairing.
-  return (job, given, options) => session.run({ job, ...given } as never, options) as never;
+}
+
+export function createRecordWork(): RecordWork {
+  let session: Promise<WorkSession<RecordsTask>> | null = null;
+  return async (job, given, options) => {
+    session ??= openSession();
+    // A part of the program that could not be fetched is asked for again the next time.
+    session.catch(() => {
+      session = null;
+    });
+    // Each job's answer is typed by its name; the worker keeps the pairing.
+    return (await session).run({ job, ...given } as never, options) as never;
+  };
 }

@@ -1,5 +1,6 @@
 /** Right-ascension balance. Distances from the polar axis: parts + on the tube's side, bar and weights + on the bar's
- *  side. Moments in kg m (without g). */
+ *  side. Moments in kg m (without g).
+ *  Source: equilibrium of moments. */
 
 import { balancePositionM, momentAtKgM, movingKgOf, sum, type Levers } from './levers.ts';
 

@@ -1,5 +1,6 @@
 /** What to do when the weights would have to stand off the bar: another set from the box, a longer bar, or the camera
- *  clamp moved. */
+ *  clamp moved.
+ *  Source: equilibrium of moments, all sets tried. */
 import { raBalance, raInertiaKgM2, type RaBalanceInput } from './balance.ts';
 import { sum } from './levers.ts';
 

@@ -1,4 +1,5 @@
-/** Where the pole star stands on a polar finder's dial, for any engraving. */
+/** Where the pole star stands on a polar finder's dial, for any engraving.
+ *  Source: the sky turns 15 degrees an hour. North, H = 6 h: 270 degrees upright, 90 in an ordinary finder. */
 import { wrap, wrap360 } from '../math/angles.ts';
 
 export type Numbering = '12h' | '24h' | 'deg';

@@ -1,5 +1,7 @@
 /** A star's drift in declination, timed at the eyepiece or on a screen: rate, uncertainty, and the part of it that is the
- *  air's. */
+ *  air's.
+ *  Source: straight line by least squares (Bevington, Robinson, Data Reduction and Error Analysis, 2003, ch. 6); refraction by
+ *  `sky/refraction`. */
 import { ARCSEC_PER_RAD, DEG_PER_RAD, RAD_PER_DEG } from '../math/angles.ts';
 import { fromHorizontal, toHorizontal } from '../sky/horizontal.ts';
 import { apparentAltDeg } from '../sky/refraction.ts';

@@ -1,4 +1,5 @@
-/** The axis error from where a star stands in the polar finder against where it belongs. */
+/** The axis error from where a star stands in the polar finder against where it belongs.
+ *  Source: plane geometry about the pole, true to a percent within 5 degrees of it. */
 import { RAD_PER_DEG } from '../math/angles.ts';
 import { plus, times, type PlatePoint } from './finderPlate.ts';
 import type { AxisError } from './polarDrift.ts';

@@ -1,5 +1,6 @@
 /** Places on a polar finder's plate and in its view: x to the right, y up as the eye sees them, arcmin from the cross.
- *  View angles run clockwise from the top. */
+ *  View angles run clockwise from the top.
+ *  Source: plane geometry. Angle 90 at 10': x 10, y 0. */
 import { DEG_PER_RAD, RAD_PER_DEG, wrap360 } from '../math/angles.ts';
 
 export type PlatePoint = { xArcmin: number; yArcmin: number };

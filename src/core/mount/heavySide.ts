@@ -1,5 +1,6 @@
 /** The tube's side is the heavier one: more weight close in, or the same weight further out. And how near the bar's end
- *  the weights come. */
+ *  the weights come.
+ *  Source: equilibrium of moments; inertia as sum of m x^2. */
 import { raBalance, type RaBalanceInput } from './balance.ts';
 import { sum } from './levers.ts';
 import {

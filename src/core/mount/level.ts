@@ -1,4 +1,5 @@
-/** A tripod's feet and its level. Azimuths from true north through east. */
+/** A tripod's feet and its level. Azimuths from true north through east.
+ *  Source: three feet on a plane; a tilt is the sum of its slopes along two lines at right angles. */
 import { RAD_PER_DEG, wrap360 } from '../math/angles.ts';
 import { requirePositive, requireRange } from '../result.ts';
 import { tiltFromSlopes, type Tilt } from './tiltedBase.ts';

@@ -1,6 +1,7 @@
 /** Masses on levers about one axis, some of which are moved together to balance it: the one rule of balance, for the bar,
  *  for a tube in its rings and for a piece beside it. Arms in m, + = the side that drops when the sum of mass x arm is
- *  positive. Moments in kg m, without g. */
+ *  positive. Moments in kg m, without g.
+ *  Source: equilibrium of moments (Archimedes). */
 
 export type Arm = { massKg: number; armM: number };
 export type Levers<L extends Arm = Arm> = {

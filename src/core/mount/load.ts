@@ -1,4 +1,5 @@
-/** What hangs on the mount against its rating. */
+/** What hangs on the mount against its rating.
+ *  Source: parallel-axis theorem (Huygens, Steiner) for inertia. */
 import { type PlacedMass } from './balance.ts';
 import { sum } from './levers.ts';
 

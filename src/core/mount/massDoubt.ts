@@ -1,4 +1,5 @@
-/** How far stated masses and places may be off, and what that does to a predicted balance. */
+/** How far stated masses and places may be off, and what that does to a predicted balance.
+ *  Source: an even spread of half width a has a deviation of a / sqrt 3; independent doubts add in squares. */
 import { sum } from './levers.ts';
 
 /** One sigma of a mass as a share of it. A stated mass may be off by 30 % either way: evenly spread, that is 17 %. */

@@ -1,5 +1,6 @@
 /** What tells the stars around a pole from other groups of the same shape: the sides of the figure, and each star's
- *  brightest neighbour. */
+ *  brightest neighbour.
+ *  Source: angles between directions. */
 import { plus, times, toPlate, toPolar, type PlatePoint } from './finderPlate.ts';
 import type { FieldStar } from './poleField.ts';
 

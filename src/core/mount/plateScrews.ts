@@ -1,5 +1,6 @@
 /** The screws around a polar finder's plate: a screw that is tightened pushes the plate away from itself. Angles clockwise
- *  from the top of the view as the plate stands now. */
+ *  from the top of the view as the plate stands now.
+ *  Source: the smallest solution of too few equations (Penrose, Proc. Camb. Phil. Soc. 51, 406, 1955). */
 import { RAD_PER_DEG } from '../math/angles.ts';
 import type { PlatePoint } from './finderPlate.ts';
 

@@ -1,4 +1,5 @@
-/** The stars that a polar finder really shows around the pole. */
+/** The stars that a polar finder really shows around the pole.
+ *  Source: directions of date about the pole, plane within a finder's field. */
 import { wrap12 } from '../math/angles.ts';
 import { viewAngleDeg } from './dial.ts';
 import { toPlate, type PlatePoint } from './finderPlate.ts';

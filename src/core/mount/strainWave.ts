@@ -1,5 +1,6 @@
 /** Strain-wave drives hold an unbalanced rig by the drive alone: what they must hold, without and with a counterweight.
- *  Torques in N m about the polar axis. */
+ *  Torques in N m about the polar axis.
+ *  Source: torque m g d, standard gravity of the 3rd CGPM (1901). */
 import { type PlacedMass } from './balance.ts';
 import { sum } from './levers.ts';
 import { loadVerdict, type LoadVerdict } from './load.ts';

@@ -1,5 +1,6 @@
 /** Where a rig balances, from the trials of a tip test: probabilities over the place of balance and the friction, on a
- *  grid. Within friction nothing moves; one answer in twenty may be wrong. */
+ *  grid. Within friction nothing moves; one answer in twenty may be wrong.
+ *  Source: Bayes' rule on a grid (MacKay, Information Theory, Inference, and Learning Algorithms, 2003, ch. 3). */
 import { requirePositive } from '../result.ts';
 import type { TipTrial } from './tipTest.ts';
 

@@ -1,4 +1,5 @@
-/** Bracketing a balance by trials: the axis freed, the rig held; which end drops says which way the piece must go. */
+/** Bracketing a balance by trials: the axis freed, the rig held; which end drops says which way the piece must go.
+ *  Source: bracketing. */
 
 /** `wants`: the piece must stand at a larger position, at a smaller one, or nothing moved. */
 export type TipTrial = { positionM: number; wants: 'more' | 'less' | 'none' };

@@ -1,5 +1,6 @@
 /** Whether three feet carry what stands on them. Frame: x east, y north, z up, ground z = 0, origin under the column's
- *  centre line; lengths in m, masses in kg, forces in N. Feet are taken not to slide. */
+ *  centre line; lengths in m, masses in kg, forces in N. Feet are taken not to slide.
+ *  Source: statics of three supports; drag 0.5 rho Cd A v^2; standard gravity of the 3rd CGPM (1901). */
 import { DEG_PER_RAD, RAD_PER_DEG, wrap360 } from '../math/angles.ts';
 import { requirePositive } from '../result.ts';
 import { sum } from './levers.ts';

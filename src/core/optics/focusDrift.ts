@@ -1,4 +1,5 @@
-/** How focus moves with temperature: a straight line through what was recorded. */
+/** How focus moves with temperature: a straight line through what was recorded.
+ *  Source: straight line by least squares (Bevington, Robinson, Data Reduction and Error Analysis, 2003, ch. 6). */
 
 export type FocusPoint = { temperatureC: number; positionUm: number };
 export type FocusLine = {

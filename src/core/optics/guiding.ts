@@ -1,4 +1,5 @@
-/** Does a guide scope see finely enough, is a finder target far enough, and how good must the pole be. */
+/** Does a guide scope see finely enough, is a finder target far enough, and how good must the pole be.
+ *  Source: small angles; rules of thumb are named as such. */
 import { ARCSEC_PER_RAD, DEG_PER_RAD, RAD_PER_DEG } from '../math/angles.ts';
 import { imageScaleArcsecPerPx } from './train.ts';
 

@@ -1,4 +1,6 @@
-/** Single relations of the light path: exposure equivalence, focus tolerance, reducer, filter glass, eyepieces. */
+/** Single relations of the light path: exposure equivalence, focus tolerance, reducer, filter glass, eyepieces.
+ *  Source: Airy disc of Born and Wolf, Principles of Optics (1999), 8.5.2; thin lens and plane plate of Hecht, Optics (2017),
+ *  ch. 5. */
 import { requirePositive } from '../result.ts';
 
 export type Photosite = { focalRatio: number; pixelUm: number; transmission?: number; quantumEfficiency?: number };

@@ -1,4 +1,5 @@
-/** How long an alt-azimuth mount may expose before the corners of a sensor turn visibly. */
+/** How long an alt-azimuth mount may expose before the corners of a sensor turn visibly.
+ *  Source: the rate of `fieldRotation`, a chord for the arc. */
 import { ARCSEC_PER_RAD } from '../math/angles.ts';
 import { requirePositive } from '../result.ts';
 import { fieldRotationRateArcsecPerS } from './fieldRotation.ts';

@@ -1,4 +1,5 @@
-/** Compass and true bearings. Azimuths from north through east; magnetic declination + = east. */
+/** Compass and true bearings. Azimuths from north through east; magnetic declination + = east.
+ *  Source: definition of magnetic declination: 350 degrees read with 12 east is 2. */
 import { wrap180, wrap360 } from '../math/angles.ts';
 
 /** Two readings at different distances from the mount that differ by more than this tell of iron. */

@@ -1,4 +1,6 @@
-/** Field rotation of an ideal alt-azimuth mount: pure spherical geometry, no refraction. */
+/** Field rotation of an ideal alt-azimuth mount: pure spherical geometry, no refraction.
+ *  Source: derivative of the parallactic angle (Smart, Textbook on Spherical Astronomy, 1977). At latitude 40, due south at 45
+ *  degrees: 16.3 arcsec a second. */
 import { RAD_PER_DEG, wrap180 } from '../math/angles.ts';
 import { parallacticAngleDeg } from './horizontal.ts';
 

@@ -1,5 +1,6 @@
 /** Sun and moon over the 24 hours of one night: dusk, dawn, rise, set. Altitudes are of the disc's centre, without
- *  refraction; sunset and rise stand at -50 arcmin. */
+ *  refraction; sunset and rise stand at -50 arcmin.
+ *  Source: limits of the Astronomical Almanac (-6, -12, -18 degrees); places by the ephemeris library. */
 import { findCrossings, type Crossing } from '../math/crossings.ts';
 import { MS_PER_DAY } from '../time/utc.ts';
 import { moonIlluminatedFraction, moonOfDate, sunOfDate, type Place } from './ephemeris.ts';

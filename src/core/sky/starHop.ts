@@ -1,5 +1,6 @@
 /** From bright groups to the pole with the bare eye: which of them stand above the horizon now, and which way and how far
- *  the pole lies from them as the eye sees it. */
+ *  the pole lies from them as the eye sees it.
+ *  Source: Snyder, Map Projections: A Working Manual (1987), ch. 21. */
 import { DEG_PER_RAD, RAD_PER_DEG, wrap360 } from '../math/angles.ts';
 import { dot, fromSpherical, normalize, scale, add, cross, type Vec3 } from '../math/vectors.ts';
 import { BRIGHT_STARS } from './brightStars.ts';

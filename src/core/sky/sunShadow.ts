@@ -1,4 +1,5 @@
-/** True bearings from the shadow of a plumb line. Nobody looks at the sun for it. */
+/** True bearings from the shadow of a plumb line. Nobody looks at the sun for it.
+ *  Source: the sun's azimuth (Meeus, Astronomical Algorithms, 1998, ch. 13); the shadow lies opposite. */
 import { wrap12, wrap180, wrap360 } from '../math/angles.ts';
 import { MS_PER_DAY, MS_PER_HOUR } from '../time/utc.ts';
 import { poleBearingDeg } from './bearing.ts';

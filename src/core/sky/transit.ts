@@ -1,4 +1,5 @@
-/** Upper transit, rise and set of a fixed target. */
+/** Upper transit, rise and set of a fixed target.
+ *  Source: hour angle = sidereal time - right ascension (Meeus, Astronomical Algorithms, 1998, ch. 15). */
 import { wrap12, wrap24 } from '../math/angles.ts';
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../time/utc.ts';
 import { apparentPlace, localSiderealHours, type CatalogueStar, type Equatorial } from './ephemeris.ts';

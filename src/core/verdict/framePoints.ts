@@ -1,4 +1,5 @@
-/** The five points of the frame at which the star is judged. */
+/** The five points of the frame at which the star is judged.
+ *  Source: plane geometry of the frame. */
 import { RAD_PER_DEG } from '../math/angles.ts';
 
 export type FramePointName = 'centre' | 'corner0' | 'corner1' | 'corner2' | 'corner3';
