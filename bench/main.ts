@@ -1,5 +1,5 @@
 /** npm run bench [-- core | page | scale]: every figure with its target, within or over. Measured on the built app and on the core. */
-import { chromium, type Response } from '@playwright/test';
+import { chromium, type Page, type Response } from '@playwright/test';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
@@ -31,25 +31,51 @@ function coreFigures(): Figure[] {
   ];
 }
 
+/** When the first bench's sentence came into the page. */
+async function noteFirstBench(page: Page): Promise<void> {
+  await page.addInitScript(() => {
+    new MutationObserver((_, observer) => {
+      if (!document.querySelector('.sentence')) return;
+      performance.mark('first-bench');
+      observer.disconnect();
+    }).observe(document, { childList: true, subtree: true });
+  });
+}
+
+/** Addresses of everything that was asked for before that. */
+const requestedUntilFirstBench = (page: Page): Promise<string[]> =>
+  page.evaluate(() => {
+    const at = performance.getEntriesByName('first-bench')[0]?.startTime ?? Infinity;
+    return performance.getEntriesByType('resource').flatMap((e) => (e.startTime < at ? [e.name] : []));
+  });
+
 async function pageFigures(address: string): Promise<Figure[]> {
   const browser = await chromium.launch({
     executablePath: '/usr/bin/chromium',
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   });
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  const sizes: Record<string, Promise<number>[]> = { script: [], stylesheet: [] };
+  await noteFirstBench(page);
+  const sizes = new Map<string, Promise<{ type: string; kb: number }>>();
   const measure = (response: Response): void => {
-    sizes[response.request().resourceType()]?.push(response.body().then((body) => gzipSync(body).length));
+    const type = response.request().resourceType();
+    const kb = response.body().then((body) => ({ type, kb: gzipSync(body).length / 1024 }));
+    // What has no body is nothing that was loaded.
+    sizes.set(
+      response.url(),
+      kb.catch(() => ({ type, kb: 0 })),
+    );
   };
-  const sizeKb = async (type: string): Promise<number> =>
-    (await Promise.all(sizes[type] ?? [])).reduce((a, b) => a + b, 0) / 1024;
   page.on('response', measure);
   const start = performance.now();
   await page.goto(`${address}/?now=2026-11-24T19:21:00Z`);
   await page.locator('.sentence').waitFor();
   const firstMs = performance.now() - start;
   page.off('response', measure);
-  const [scriptKb, styleKb] = [await sizeKb('script'), await sizeKb('stylesheet')];
+  const until = await requestedUntilFirstBench(page);
+  const found = (await Promise.all([...sizes].filter(([url]) => until.includes(url)).map(([, size]) => size))).flat();
+  const sizeKb = (type: string): number => found.reduce((total, size) => total + (size.type === type ? size.kb : 0), 0);
+  const [scriptKb, styleKb] = [sizeKb('script'), sizeKb('stylesheet')];
   const again = performance.now();
   await page.reload();
   await page.locator('.sentence').waitFor();

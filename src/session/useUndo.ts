@@ -1,31 +1,41 @@
 /** Taking back this tab's last change, with the notice that follows; and a change of another tab that removed something. */
 import { useCallback } from 'react';
-import { refuse } from '../core/result.ts';
 import type { StoredChange } from '../storage/changes.ts';
-import { lastChange, undoChange } from '../storage/undo.ts';
+import type { Written } from '../storage/transact.ts';
+import type { Writer } from '../storage/writer.ts';
+import { lastChange } from '../storage/knownChanges.ts';
 import { writeWords } from '../text/errorWords.ts';
 import { changeWords } from '../text/changeWords.ts';
 import { seedOf } from './recordWork.ts';
-import { useSession, useShared } from './session.ts';
-import { rememberNow } from './useWholeWrite.ts';
+import { useSession, useShared, type Session } from './session.ts';
 
-function useTakingBack(): (find: () => Promise<StoredChange | undefined>) => Promise<void> {
-  const { writer, records } = useSession();
+type Undoing = (w: Writer, how: typeof import('../storage/undo.ts')) => Written<StoredChange>;
+
+/** What takes changes back is fetched when something is; a change of many rows is taken back away from the page.
+ *  @param change the one that is meant, as it was found. */
+async function takenBack(
+  change: StoredChange | undefined,
+  undoing: Undoing,
+  { writer, records }: Pick<Session, 'writer' | 'records'>,
+): Written<StoredChange> {
+  if (change?.label === 'whole') return records('undo', { seed: seedOf(writer), changeId: change.id });
+  return undoing(writer, await import('../storage/undo.ts'));
+}
+
+function useTakingBack(): (find: () => Promise<StoredChange | undefined>, undoing: Undoing) => Promise<void> {
+  const session = useSession();
   const { notify } = useShared();
   return useCallback(
-    async (find) => {
-      const change = await find();
-      const undone = await (change === undefined
-        ? refuse('nothingToUndo')
-        : change.label === 'whole'
-          ? records('undo', { seed: seedOf(writer), changeId: change.id })
-          : undoChange(writer, change.id));
+    async (find, undoing) => {
+      const undone = await takenBack(await find(), undoing, session);
       if (undone.ok) {
         notify(changeWords(undone.value.label, undone.value.name));
-        if (undone.value.label === 'whole') await rememberNow(writer);
+        if (undone.value.label !== 'whole') return;
+        const { rememberNow } = await import('./useWholeWrite.ts');
+        await rememberNow(session.writer);
       } else notify(writeWords(undone.code, undone.figures), { tone: 'problem' });
     },
-    [writer, records, notify],
+    [session, notify],
   );
 }
 
@@ -33,11 +43,25 @@ function useTakingBack(): (find: () => Promise<StoredChange | undefined>) => Pro
 export function useUndo(): () => Promise<void> {
   const takeBack = useTakingBack();
   const { db, tab } = useSession();
-  return useCallback(() => takeBack(() => lastChange(db, tab.id())), [takeBack, db, tab]);
+  return useCallback(
+    () =>
+      takeBack(
+        () => lastChange(db, tab.id()),
+        (w, { undoLast }) => undoLast(w),
+      ),
+    [takeBack, db, tab],
+  );
 }
 
 export function useUndoChange(): (id: string) => Promise<void> {
   const takeBack = useTakingBack();
   const { db } = useSession();
-  return useCallback((id) => takeBack(() => db.changes.get(id)), [takeBack, db]);
+  return useCallback(
+    (id) =>
+      takeBack(
+        () => db.changes.get(id),
+        (w, { undoChange }) => undoChange(w, id),
+      ),
+    [takeBack, db],
+  );
 }

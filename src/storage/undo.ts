@@ -2,9 +2,10 @@
  *  back; all of a change goes back, or nothing of it. */
 import { ok, refuse, type Result } from '../core/result.ts';
 import { toUtcText } from '../core/time/utc.ts';
-import { changesOf, forgetChanges, rowsOf } from './changeLog.ts';
+import { forgetChanges, rowsOf } from './changeLog.ts';
 import type { Change, HeadChange, StoredChange } from './changes.ts';
 import { contentOf } from './content.ts';
+import { lastChange } from './knownChanges.ts';
 import { nameOf } from './heads.ts';
 import { rememberContent } from './lineage.ts';
 import { appendRetraction } from './readings.ts';
@@ -51,14 +52,6 @@ async function undo(w: Writer, stored: StoredChange): Promise<Result<StoredChang
   return ok(stored);
 }
 
-/** A tab's last change that can be taken back. */
-export async function lastChange(db: Writer['db'], tabId: string): Promise<StoredChange | undefined> {
-  return changesOf(db, tabId)
-    .reverse()
-    .filter((c) => !c.refused)
-    .first();
-}
-
 /** Takes back this tab's last change. */
 export function undoLast(w: Writer): Written<StoredChange> {
   return transact(w, ok, async () => {
@@ -73,14 +66,4 @@ export function undoChange(w: Writer, id: string): Written<StoredChange> {
     const found = await w.db.changes.get(id);
     return found ? undo(w, found) : refuse('nothingToUndo');
   });
-}
-
-/** The latest change, of any tab, that removed a record; undefined when none is known any more. */
-export async function removalOf(db: Writer['db'], table: string, id: string): Promise<StoredChange | undefined> {
-  const rows = await db.changedRows.where('[table+key]').equals([table, id]).toArray();
-  const wholes = new Set(rows.filter((r) => r.afterPrint === null).map((r) => r.changeId));
-  const removes = (change: Change): boolean =>
-    change.type === 'head' && change.table === table && change.after.id === id && change.after.deletedAtUtc !== null;
-  const all = await db.changes.filter((c) => !c.refused && (wholes.has(c.id) || c.changes.some(removes))).toArray();
-  return all.sort((a, b) => a.seq - b.seq).at(-1);
 }

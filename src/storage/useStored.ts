@@ -11,7 +11,7 @@ import type { UserSetting } from '../core/records/setting.ts';
 import type { StoredChange } from './changes.ts';
 import type { OwlDatabase } from './database.ts';
 import type { Damaged } from './checkRows.ts';
-import { lastChange, removalOf } from './undo.ts';
+import { lastChange, removalOf } from './knownChanges.ts';
 import { headsOf, SNAPSHOTS } from './stored.ts';
 import { READINGS } from './storedReadings.ts';
 import { tableSource, type TableReading } from './tableSource.ts';

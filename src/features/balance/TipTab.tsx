@@ -7,6 +7,7 @@ import { gapWords } from '../../text/errorWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { Problem } from '../../ui/Problem.tsx';
+import { useDrawn } from '../../ui/useDrawn.ts';
 import { AxisDrawing } from './AxisDrawing.tsx';
 import { BalanceFigures } from './BalanceFigures.tsx';
 import { axisModel } from './model.ts';
@@ -19,6 +20,7 @@ export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
   const night = useNight();
   const { format, stored } = useShared();
   const [moverId, setMoverId] = useState<string | null>(null);
+  const isDrawn = useDrawn();
   const settings = settingOf(stored.settings, 'balance');
   const model = axisModel(night, axis, settings, moverId);
   const { saying, gaps, tip } = model;
@@ -35,10 +37,12 @@ export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
       {gaps.map((gap) => (
         <Problem key={JSON.stringify(gap)}>{gapWords(gap)}</Problem>
       ))}
-      <Suspense fallback={null}>
-        <TipParts model={model} axis={axis} chooseMover={setMoverId} />
-        <BalanceFigures model={model} />
-      </Suspense>
+      {isDrawn && (
+        <Suspense fallback={null}>
+          <TipParts model={model} axis={axis} chooseMover={setMoverId} />
+          <BalanceFigures model={model} />
+        </Suspense>
+      )}
     </BenchLayout>
   );
 }
