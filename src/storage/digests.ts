@@ -1,5 +1,6 @@
 /** Digests of nights and snapshots: what other nights ask of them, made of rows that were checked, so that opening reads a
  *  long history without taking it apart again. */
+import type { Table } from 'dexie';
 import { digestOf, nightOfDigest, wholeNight, type LatOf, type StoredNight } from '../core/night/storedNight.ts';
 import { digestOfSnapshot, snapshotOfDigest, type StoredSnapshot } from '../core/night/storedSnapshot.ts';
 import type { NightReadings, Reading } from '../core/records/reading.ts';
@@ -13,14 +14,28 @@ type Versioned = { version: number };
 
 const isOurs = ({ version }: Versioned): boolean => version === DIGEST_VERSION;
 
+/** So many at once: the page stays awake between them. */
+const PAGE = 1000;
+
+async function allOf<Row extends Versioned>(table: Table<Row, string>, keyOf: (row: Row) => string): Promise<Row[]> {
+  const rows: Row[] = [];
+  for (let last = ''; ;) {
+    const page = await table.where(':id').above(last).limit(PAGE).toArray();
+    rows.push(...page);
+    const end = page.at(-1);
+    if (!end || page.length < PAGE) return rows.filter(isOurs);
+    last = keyOf(end);
+  }
+}
+
 export async function digestedNights(db: OwlDatabase): Promise<Map<string, StoredNight>> {
-  const rows = await db.nightDigests.toArray();
-  return new Map(rows.filter(isOurs).map((digest) => [digest.nightId, nightOfDigest(digest)]));
+  const rows = await allOf(db.nightDigests, (row) => row.nightId);
+  return new Map(rows.map((digest) => [digest.nightId, nightOfDigest(digest)]));
 }
 
 export async function digestedSnapshots(db: OwlDatabase): Promise<Map<string, StoredSnapshot>> {
-  const rows = await db.snapshotDigests.toArray();
-  return new Map(rows.filter(isOurs).map((digest) => [digest.id, snapshotOfDigest(digest)]));
+  const rows = await allOf(db.snapshotDigests, (row) => row.id);
+  return new Map(rows.map((digest) => [digest.id, snapshotOfDigest(digest)]));
 }
 
 /** Where the snapshots of some nights were taken. @param known kept between calls. */

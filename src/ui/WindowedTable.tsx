@@ -5,7 +5,7 @@ import { ScrollTable, type TableProps } from './ScrollTable.tsx';
 /** Up to here all rows are drawn. */
 const DRAWN_WHOLE = 60;
 /** Until a row is measured. */
-const USUAL_ROW_PX = 54;
+const USUAL_ROW_PX = 71;
 const ROWS_AROUND = 12;
 
 /** Hangs on each row, with `data-index`: where only some are drawn their heights are measured. */

@@ -122,9 +122,11 @@ export function NightFrame() {
       return <GoneNight />;
     case 'unread':
       return (
-        <p className="opening" role="status">
-          Opening this night…
-        </p>
+        <PlainPage>
+          <p className="opening" role="status">
+            Opening this night…
+          </p>
+        </PlainPage>
       );
     case 'broken':
       return <BrokenNight problem={found.problem} />;

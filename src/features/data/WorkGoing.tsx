@@ -7,7 +7,7 @@ export function WorkGoing({ going }: { going: Going }) {
   const { progress, cancel } = going;
   const words = JOB_WORDS[progress.doing] ?? progress.doing;
   return (
-    <div className="short-field" role="status">
+    <div className="short-field mt-2" role="status">
       <p className="mb-1">{words}…</p>
       <ProgressBar>
         <ProgressBar isChild now={Math.round(progress.share * 100)} aria-label={words} />

@@ -15,18 +15,19 @@ import { WindowedTable, type RowRef } from '../../ui/WindowedTable.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 import { TextField } from '../../ui/form/Fields.tsx';
 import { Empty } from '../../ui/Problem.tsx';
-import { filterRows, nightRows, polarTrend, type NightRow, type TrendPoint } from './model.ts';
+import { filterRows, nightRows, polarTrend, smoothed, type NightRow, type TrendPoint } from './model.ts';
 import { NightInFull } from './NightInFull.tsx';
 
 const YEAR_MS = 365 * MS_PER_DAY;
 const formatDay = (ms: number): string => formatDate(new Date(ms).toISOString().slice(0, 10)).replace(/^\w+ /, '');
-/** More of them are one smear: then the line alone tells, and the shown night. */
+/** More of them are one smear: then a line through their middle tells, and the shown night. */
 const MOST_DOTS = 200;
 
 function Trend({ points, shownId }: { points: readonly TrendPoint[]; shownId: string }) {
   const { format } = useShared();
   const [first, last] = [points[0], points.at(-1)];
   if (!first || !last || points.length < 2) return null;
+  const isLong = points.length > MOST_DOTS;
   const highest = points.reduce((most, p) => Math.max(most, p.arcmin), 0);
   return (
     <ChartFrame
@@ -40,21 +41,17 @@ function Trend({ points, shownId }: { points: readonly TrendPoint[]; shownId: st
       }}
       y={{ domain: [0, highest * 1.08], label: 'polar error', format: (v) => format.quantity(v, 'arcmin', 0) }}
     >
-      {({ x, y }) => (
-        <g>
-          <path
-            d={
-              line<TrendPoint>()
-                .x((p) => x(p.dayMs))
-                .y((p) => y(p.arcmin))(points) ?? ''
-            }
-            fill="none"
-            stroke="var(--action)"
-            strokeWidth="2"
-          />
-          {points
-            .filter((p) => points.length <= MOST_DOTS || p.nightId === shownId)
-            .map((p) => (
+      {({ x, y }) => {
+        const through = (of: readonly TrendPoint[]): string =>
+          line<TrendPoint>()
+            .x((p) => x(p.dayMs))
+            .y((p) => y(p.arcmin))(of) ?? '';
+        const dots = points.filter((p) => !isLong || p.nightId === shownId);
+        return (
+          <g>
+            {isLong && <path d={through(points)} fill="none" stroke="var(--action)" strokeWidth="1" opacity="0.3" />}
+            <path d={through(isLong ? smoothed(points) : points)} fill="none" stroke="var(--action)" strokeWidth="2" />
+            {dots.map((p) => (
               <circle
                 key={p.nightId}
                 cx={x(p.dayMs)}
@@ -63,8 +60,9 @@ function Trend({ points, shownId }: { points: readonly TrendPoint[]; shownId: st
                 fill={p.nightId === shownId ? 'var(--amber)' : 'var(--action)'}
               />
             ))}
-        </g>
-      )}
+          </g>
+        );
+      }}
     </ChartFrame>
   );
 }

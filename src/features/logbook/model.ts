@@ -1,6 +1,7 @@
 /** The nights as rows, filtered, and how the pole developed over them. */
 import { ASSEMBLY_LIST } from '../../core/rig/assembly.ts';
 import { INVENTORY_LIST, PACKING_LIST } from '../../core/rig/packing.ts';
+import { median } from '../../core/math/statistics.ts';
 import type { ReadingsByNight } from '../../core/night/readingIndex.ts';
 import type { Reference } from '../../core/night/pole/poleReference.ts';
 import type { Night } from '../../core/records/night.ts';
@@ -96,6 +97,17 @@ export function polarTrend(rows: readonly NightRow[]): TrendPoint[] {
           ],
     )
     .reverse();
+}
+
+/** Nights on either side that a middle value is taken over. */
+const AROUND = 10;
+
+/** Each point at the middle value of the nights around it: what a long trend tells through its scatter. */
+export function smoothed(points: readonly TrendPoint[]): TrendPoint[] {
+  return points.map((point, i) => {
+    const around = points.slice(Math.max(0, i - AROUND), i + AROUND + 1).map((p) => p.arcmin);
+    return { ...point, arcmin: median(around) ?? point.arcmin };
+  });
 }
 
 const LONG_LISTS: ReadonlySet<string> = new Set([PACKING_LIST, INVENTORY_LIST, ASSEMBLY_LIST]);

@@ -4,7 +4,7 @@ import { runFor } from '../../../src/core/night/plan/run.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
 import { lightPathModel, starOnSensor } from '../../../src/features/light-path/model.ts';
-import { filterRows, foldedTicks, nightRows, polarTrend } from '../../../src/features/logbook/model.ts';
+import { filterRows, foldedTicks, nightRows, polarTrend, smoothed } from '../../../src/features/logbook/model.ts';
 import { CALENDAR_ALARMS, nightCard } from '../../../src/features/night-card/model.ts';
 import { focusModel } from '../../../src/features/pointing/model.ts';
 import { checksModel, trackingModel } from '../../../src/features/tracking/model.ts';
@@ -144,6 +144,19 @@ describe('logbook model', () => {
     expect(rowsOf(gone).map((r) => r.night.id)).to.deep.equal(['n2', 'n0']);
     const retract = reading('retract', { readingId: 'n0' }, { id: 'x', nightId: 'n0' });
     expect(rowsOf(withReadings(records, [retract]))[2]!.polarArcmin).to.equal(null);
+  });
+
+  it('a long trend is told by the middle of ten nights to either side', () => {
+    const points = Array.from({ length: 40 }, (_, i) => ({
+      nightId: `n${i}`,
+      date: '',
+      dayMs: i,
+      arcmin: i === 20 ? 90 : i % 2 === 0 ? 4 : 6,
+    }));
+    const through = smoothed(points).map((p) => p.arcmin);
+    expect(through[20], 'one clumsy night does not move it').to.equal(6);
+    expect([through[0], through[1], through[39]]).to.deep.equal([4, 5, 6]);
+    expect(smoothed(points).map((p) => p.dayMs)).to.deep.equal(points.map((p) => p.dayMs));
   });
 
   it('filters by every word in any column', () => {

@@ -3,7 +3,7 @@ import { fingerprint } from '../../../src/core/fingerprint.ts';
 import { canonicalJson } from '../../../src/formats/canonicalJson.ts';
 import { wipe } from '../../../src/storage/backup.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
-import { DIGEST_VERSION, makeDigests, nightsWithoutDigest } from '../../../src/storage/digests.ts';
+import { DIGEST_VERSION, digestedNights, makeDigests, nightsWithoutDigest } from '../../../src/storage/digests.ts';
 import { retractReading } from '../../../src/storage/readings.ts';
 import { READINGS } from '../../../src/storage/storedReadings.ts';
 import { SNAPSHOTS } from '../../../src/storage/stored.ts';
@@ -81,6 +81,14 @@ describe('digests of nights', () => {
     expect((await nights()).get(digest!.nightId)?.whole).to.equal(true);
     await makeDigests(db);
     expect(await db.nightDigests.get(digest!.nightId)).to.deep.equal(digest);
+  });
+
+  it('are read page by page, however many there are', async () => {
+    const [digest] = await db.nightDigests.toArray();
+    const many = Array.from({ length: 2500 }, (_, i) => ({ ...digest!, nightId: `n${String(i).padStart(4, '0')}` }));
+    await db.nightDigests.clear();
+    await db.nightDigests.bulkPut(many);
+    expect([...(await digestedNights(db)).keys()]).to.deep.equal(many.map((one) => one.nightId));
   });
 
   it('are not made of what is damaged or stored twice: it is named until it is mended', async () => {
