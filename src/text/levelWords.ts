@@ -2,7 +2,7 @@
 import type { HeightAdvice } from '../core/mount/finderEye.ts';
 import type { IronCheck } from '../core/night/bearing.ts';
 import type { ScaleToSet } from '../core/night/pole/scaleToSet.ts';
-import type { GroundMarks } from '../core/night/groundMarks.ts';
+import { LAST_NIGHTS, type GroundMarks } from '../core/night/groundMarks.ts';
 import type { SunShadow } from '../core/sky/sunShadow.ts';
 import type { MagneticField } from '../core/sky/magnetic.ts';
 import { formatDate } from '../core/time/civil.ts';
@@ -85,7 +85,8 @@ export function footReason(latDeg: number): string {
 
 /** What earlier nights remember of the ground. */
 export function marksWords(marks: GroundMarks, f: Format): string {
-  const nights = `${marks.nights} ${marks.nights === 1 ? 'night' : 'nights'}`;
+  const count = `${marks.nights} ${marks.nights === 1 ? 'night' : 'nights'}`;
+  const nights = marks.nights === LAST_NIGHTS ? `the last ${count}` : count;
   const error =
     marks.lastErrorDeg === null
       ? 'how near the pole that was has not been measured'

@@ -13,7 +13,7 @@ const LEAST_WITHIN_DEG = 0.5;
 /** How many nights with marks it takes to trust their own record, and how many count: one clumsy night long ago does
  *  not. */
 const ENOUGH_NIGHTS = 2;
-const LAST_NIGHTS = 6;
+export const LAST_NIGHTS = 6;
 
 export type GroundMarks = {
   /** The first foot's true azimuth as marked. */
