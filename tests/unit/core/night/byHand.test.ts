@@ -3,11 +3,12 @@ import { expect } from 'chai';
 import { balanceOrder, unloadOrder } from '../../../../src/core/night/balance/balanceOrder.ts';
 import { usualTip } from '../../../../src/core/night/balance/tipOfNight.ts';
 import { deriveNight } from '../../../../src/core/night/deriveNight.ts';
-import { phaseAt } from '../../../../src/core/night/nightAt.ts';
+import { nightEventList, phaseAt } from '../../../../src/core/night/nightAt.ts';
 import { darkSpan, horizonAltDeg, intersect, longest } from '../../../../src/core/night/plan/darkness.ts';
 import { usableOfNight } from '../../../../src/core/night/plan/usableOfNight.ts';
 import { watchAt } from '../../../../src/core/night/plan/watch.ts';
 import { driftRun } from '../../../../src/core/night/pole/driftRun.ts';
+import { errorsTonight } from '../../../../src/core/night/pole/errorHistory.ts';
 import { isKnownWell } from '../../../../src/core/night/pole/driftSteps.ts';
 import { poleOfNight } from '../../../../src/core/night/pole/poleOfNight.ts';
 import { altFromTrack, siteNight, TRACK_STEP_MS } from '../../../../src/core/night/skyOfNight.ts';
@@ -17,7 +18,7 @@ import type { Rig } from '../../../../src/core/records/rig.ts';
 import { ASSUMED } from '../../../../src/core/verdict/assumptions.ts';
 import type { NightEvents } from '../../../../src/core/sky/nightEvents.ts';
 import { before, night } from '../../../support/nights.ts';
-import { at, error, south } from '../../../support/polar.ts';
+import { at, error, mounts, south } from '../../../support/polar.ts';
 import { nightRecords, NOW, reading, sites, snapshotOf, world } from '../../../support/records.ts';
 
 const HOUR = 3_600_000;
@@ -134,6 +135,12 @@ describe('the account of a pole of which one part was measured', () => {
     expect(sigma({})).to.be.greaterThan(2 * sigma({ sigma: { rateArcsecPerMin: 0.1 } }));
   });
 
+  it('is no error measured, and two stars are', () => {
+    const errors = (...readings: Reading[]) => errorsTonight(nightRecords({ readings })).map((e) => e.id);
+    expect(errors(drift(-6, sharp))).to.deep.equal([]);
+    expect(errors(drift(-6, sharp), drift(0, { ...sharp, ...at(9) }))).to.deep.equal(['r9']);
+  });
+
   it('is nothing of an axis that nobody touched', () => {
     expect(sizeOf()).to.equal(ASSUMED.polarErrorUnsetArcmin);
   });
@@ -158,6 +165,48 @@ describe('a star that is timed', () => {
     const run = (...readings: Reading[]) => driftRun(nightRecords({ readings }))!;
     const step = run(mark(1, true), mark(21, false)).haH - run(mark(1, true)).haH;
     expect(step, 'half of twenty minutes later').to.be.closeTo((10 / 60) * 1.0027379, 1e-6);
+  });
+});
+
+describe('a flip that is planned', () => {
+  const flipMinutes = (...readings: Reading[]) => {
+    const { flip } = night({ readings }).plan!;
+    return (flip!.endMs - flip!.startMs) / 60_000;
+  };
+  const settles = (settleS: number) =>
+    reading('steadiness', { settleS }, { ...at(1), subject: { type: 'rig', id: 'demo-heron' } });
+
+  it('takes longer with a rig that swings long, and what flips took where that is known', () => {
+    expect(flipMinutes()).to.be.closeTo(ASSUMED.flipMinutes, 1e-6);
+    const waits = flipMinutes(settles(30)) - ASSUMED.flipMinutes;
+    expect(waits).to.be.within(0.5, 2);
+    const took = before(
+      'flip',
+      { atUtc: '2026-11-01T22:00:00.000Z', minutes: 17, missEastArcmin: null, missNorthArcmin: null },
+      'f',
+      {
+        type: 'rig',
+        id: 'demo-heron',
+      },
+    );
+    expect(flipMinutes(settles(30), took)).to.be.closeTo(17, 1e-6);
+  });
+
+  it('may begin at the meridian with a mount that was not asked when it goes over', () => {
+    const soon = (earliestFlipH: number | null) => {
+      const { plan, targetSky } = night({ parts: mounts({ earliestFlipH }), plan: { strategy: 'asSoonAsAllowed' } });
+      return (plan!.flip!.startMs - targetSky!.transit.transitMs) / HOUR;
+    };
+    expect(soon(null)).to.be.closeTo(soon(0), 1e-9);
+    expect(soon(1)).to.be.greaterThan(soon(0) + 0.5);
+  });
+});
+
+describe('the events of a night', () => {
+  it('stand in the order in which they come', () => {
+    const times = nightEventList(night()).map((e) => e.timeMs);
+    expect(times.length).to.be.greaterThan(4);
+    expect(times).to.deep.equal([...times].sort((a, b) => a - b));
   });
 });
 
