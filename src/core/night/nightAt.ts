@@ -7,6 +7,7 @@ import { SUN_LIMIT_DEG } from '../sky/nightEvents.ts';
 import { roundnessBudget, type Budget } from '../verdict/budget.ts';
 import { budgetInputAt } from './budgetSources.ts';
 import type { NightStatic } from './nightStatic.ts';
+import { subAt } from './plan/plan.ts';
 import { altFromTrack } from './skyOfNight.ts';
 
 export type SkyPhase = 'day' | 'civil' | 'nautical' | 'astronomical' | 'night';
@@ -94,7 +95,6 @@ export function nightAt(night: NightStatic, timeMs: number): NightAt {
   const target = place
     ? { haH: haOf(place.raDeg), ...toHorizontal(haOf(place.raDeg), place.decDeg, site.latDeg) }
     : null;
-  const subIndex = night.plan?.subs.findIndex((s) => timeMs >= s.startMs && timeMs < s.endMs) ?? -1;
   return {
     timeMs,
     siderealH,
@@ -110,6 +110,6 @@ export function nightAt(night: NightStatic, timeMs: number): NightAt {
         )
       : null,
     next: nightEventList(night).find((e) => e.timeMs > timeMs) ?? null,
-    subIndex: subIndex === -1 ? null : subIndex,
+    subIndex: night.plan ? subAt(night.plan.subs, timeMs) : null,
   };
 }

@@ -58,6 +58,12 @@ function finish(subs: Sub[], rest: Omit<Plan, 'subs' | 'integrationS'>, subS: nu
   return { subs, ...rest, integrationS: subs.length * subS };
 }
 
+/** The sub that is taken at an instant, counted from 0; null between subs. Its end belongs to it no more. */
+export function subAt(subs: readonly Sub[], timeMs: number): number | null {
+  const index = subs.findIndex((s) => timeMs >= s.startMs && timeMs < s.endMs);
+  return index === -1 ? null : index;
+}
+
 /** Lays the subs. With a transit inside the window: subs up to the flip, the flip, subs after it; with the transit
  *  before the start everything runs after the flip; with the limit after the end, before it. */
 export function planSubs(input: PlanInput): Plan {

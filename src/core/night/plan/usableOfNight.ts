@@ -16,6 +16,8 @@ export type UsableNight = {
   /** The longest sub of which nine in ten stay usable; null = not even the shortest. */
   longestS: number | null;
   shortestS: number;
+  /** For which hour angle: that of the middle of the time in which the target can be taken. */
+  haH: number;
   /** Where the periodic error comes from. */
   source: Source;
 };
@@ -79,6 +81,7 @@ export function usableOfNight(night: NightStatic): UsableNight | null {
     curve,
     longestS: longestUsableS(curve, WANTED_SHARE),
     shortestS: SHORTEST_S,
+    haH,
     source: base.sources.periodicError ?? { basis: 'assumed', atUtc: null },
   };
 }

@@ -2,7 +2,7 @@
 import type { Reading } from '../../records/reading.ts';
 import { lastReading } from '../nightRecords.ts';
 import type { NightStatic } from '../nightStatic.ts';
-import type { Plan, Sub } from './plan.ts';
+import { subAt, type Plan } from './plan.ts';
 
 /** The flip as recorded tonight. That it was begun is a record, so every tab shows the same. */
 export type FlipProgress = { state: 'none' } | { state: 'begun'; sinceMs: number } | { state: 'done'; atMs: number };
@@ -56,10 +56,6 @@ function flipPart(plan: Plan, timeMs: number, progress: FlipProgress): Watch | n
   return { code: timeMs > latestMs ? 'flipLate' : 'flipDue', latestMs };
 }
 
-function runningSub(subs: readonly Sub[], timeMs: number): number {
-  return subs.findIndex((s) => timeMs >= s.startMs && timeMs < s.endMs);
-}
-
 /** What to watch at a moment. */
 export function watchAt(night: NightStatic, timeMs: number): Watch {
   const { plan, target, records } = night;
@@ -70,8 +66,8 @@ export function watchAt(night: NightStatic, timeMs: number): Watch {
   if (flip) return flip;
   const next = nextOf(night, plan, timeMs, progress.state === 'done');
   if (!next) return { code: 'over' };
-  const index = runningSub(plan.subs, timeMs);
-  return index === -1
+  const index = subAt(plan.subs, timeMs);
+  return index === null
     ? { code: 'waiting', ...next }
     : { code: 'running', sub: index + 1, count: plan.subs.length, ...next };
 }

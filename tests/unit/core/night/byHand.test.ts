@@ -1,25 +1,24 @@
 /** Small rules of a night, each by figures that a hand can check. */
 import { expect } from 'chai';
-import { balanceOrder, unloadOrder } from '../../../../src/core/night/balance/balanceOrder.ts';
-import { usualTip } from '../../../../src/core/night/balance/tipOfNight.ts';
 import { deriveNight } from '../../../../src/core/night/deriveNight.ts';
-import { nightEventList, phaseAt } from '../../../../src/core/night/nightAt.ts';
+import { nightAt, nightEventList, phaseAt } from '../../../../src/core/night/nightAt.ts';
 import { darkSpan, horizonAltDeg, intersect, longest } from '../../../../src/core/night/plan/darkness.ts';
+import { subAt } from '../../../../src/core/night/plan/plan.ts';
 import { usableOfNight } from '../../../../src/core/night/plan/usableOfNight.ts';
 import { watchAt } from '../../../../src/core/night/plan/watch.ts';
 import { driftRun } from '../../../../src/core/night/pole/driftRun.ts';
 import { errorsTonight } from '../../../../src/core/night/pole/errorHistory.ts';
 import { isKnownWell } from '../../../../src/core/night/pole/driftSteps.ts';
+import { losesDeadBand } from '../../../../src/core/night/pole/knobsOfMount.ts';
 import { poleOfNight } from '../../../../src/core/night/pole/poleOfNight.ts';
+import { turnsTonight } from '../../../../src/core/night/pole/turnsTonight.ts';
 import { altFromTrack, siteNight, TRACK_STEP_MS } from '../../../../src/core/night/skyOfNight.ts';
-import { movingKgOf } from '../../../../src/core/mount/levers.ts';
 import type { Reading } from '../../../../src/core/records/reading.ts';
-import type { Rig } from '../../../../src/core/records/rig.ts';
 import { ASSUMED } from '../../../../src/core/verdict/assumptions.ts';
 import type { NightEvents } from '../../../../src/core/sky/nightEvents.ts';
 import { before, night } from '../../../support/nights.ts';
-import { at, error, mounts, south } from '../../../support/polar.ts';
-import { nightRecords, NOW, reading, sites, snapshotOf, world } from '../../../support/records.ts';
+import { at, error, mounts, turn } from '../../../support/polar.ts';
+import { nightRecords, NOW, reading, sites, world } from '../../../support/records.ts';
 
 const HOUR = 3_600_000;
 
@@ -104,6 +103,52 @@ describe('the curve of usable subs', () => {
     };
     expect(lengths(120)).to.deep.equal([2, 2, 360, 48]);
     expect(lengths(10)).to.deep.equal([2, 2, 60, 48]);
+  });
+});
+
+describe('the middle of the night', () => {
+  it('is where the sky has turned to by then', () => {
+    const tonight = night();
+    const { usable } = tonight;
+    const middleMs = (usable!.fromMs + usable!.toMs) / 2;
+    expect(Math.abs(usableOfNight(tonight)!.haH)).to.be.greaterThan(0.2);
+    expect(usableOfNight(tonight)!.haH).to.be.closeTo(nightAt(tonight, middleMs).target!.haH, 0.01);
+  });
+});
+
+describe('the sub that is taken', () => {
+  it('holds its beginning and not its end', () => {
+    const subs = [
+      { startMs: 10, endMs: 20 },
+      { startMs: 20, endMs: 30 },
+      { startMs: 35, endMs: 45 },
+    ].map((s) => ({ ...s, side: 'before' as const }));
+    expect([9, 10, 19, 20, 29, 30, 35, 45].map((t) => subAt(subs, t))).to.deep.equal([null, 0, 0, 1, 1, null, 2, null]);
+    const { plan } = night();
+    expect(nightAt(night(), plan!.subs[3]!.startMs).subIndex).to.equal(3);
+  });
+});
+
+describe('an adjuster within its goal', () => {
+  const { goalArcmin } = turnsTonight(night()).goal;
+  const within = (alt: number, az: number) => {
+    const { altitude, azimuth } = turnsTonight(night({ readings: [error(1, alt * goalArcmin, az * goalArcmin)] }));
+    return [altitude.within, azimuth.within];
+  };
+  it('uses up seven tenths of it, on the sky', () => {
+    expect(within(0.6, 0.6)).to.deep.equal([true, true]);
+    expect(within(0.8, 0.9)).to.deep.equal([false, true]);
+    expect(within(-0.8, -1)).to.deep.equal([false, false]);
+  });
+
+  it('loses its dead band at the first turn, the other way, and after a lock', () => {
+    const lock = reading('lockShift', { altArcmin: null, azArcmin: null }, at(2));
+    const loses = (clockwise: boolean, ...readings: Reading[]) =>
+      losesDeadBand(nightRecords({ readings }), 'altitude', clockwise);
+    const turned = turn(1, 'altitude', 0.5, 20);
+    expect([loses(true), loses(true, turned), loses(false, turned)]).to.deep.equal([true, false, true]);
+    expect(loses(true, turned, lock)).to.equal(true);
+    expect(loses(true, turned, turn(2, 'azimuth', -0.5, 20)), 'the other one’s turn').to.equal(false);
   });
 });
 
@@ -219,71 +264,17 @@ describe('the watch at the flip', () => {
   });
 });
 
-describe('where a rig stayed before', () => {
-  const tip = (readings: Reading[], change: (rig: Rig) => Rig = (rig) => rig) =>
-    usualTip(nightRecords({ readings, snapshots: [snapshotOf({}, 's1', change)] }), 'ra')!;
-  const rigSubject = { type: 'rig', id: 'demo-heron' } as const;
-
-  it('leaves the doubt of the place alone when nothing was changed since', () => {
-    const positionM = tip([]).problem.predictedM;
-    const stayed = before('balance', { axis: 'ra', positionM, drops: 'none' }, 'old-one', rigSubject);
-    const { taught, levers } = tip([stayed]);
-    expect(taught).to.deep.include({ added: [], removed: [], moved: [] });
-    expect(taught!.doubtKgM).to.be.closeTo(0.004 * movingKgOf(levers), 1e-12);
-  });
-
-  it('counts a trial of tonight whatever the record says of where the weights sit', () => {
-    const trial = reading('balance', { axis: 'ra', positionM: 0.25, drops: 'tube' }, at(1));
-    const moving = new Set(tip([]).levers.moving.map((l) => l.id));
-    const slid = (rig: Rig): Rig => ({
-      ...rig,
-      placed: rig.placed.map((p) => (moving.has(p.placedId) ? { ...p, fromRaAxisM: p.fromRaAxisM - 0.05 } : p)),
-    });
-    expect(tip([trial], slid).trials).to.deep.equal([{ axis: 'ra', positionM: 0.25, drops: 'tube' }]);
-  });
-
-  it('the piece shifted sideways is still the last one after a trial of another axis', () => {
-    const camera = 'demo-heron-guide-camera';
-    const sideways = reading(
-      'balance',
-      { axis: 'sideways', positionM: 0, drops: 'upper' },
-      { ...at(1), subject: { type: 'part', id: camera } },
-    );
-    const ra = reading('balance', { axis: 'ra', positionM: 0.2, drops: 'tube' }, at(2));
-    const found = usualTip(nightRecords({ readings: [sideways, ra], snapshots: [snapshotOf()] }), 'sideways')!;
-    expect(found.levers.moving[0]!.partId).to.equal(camera);
-  });
-});
-
-describe('taking a rig down', () => {
-  it('parks with the bar down where there is one, and bare where there is none', () => {
-    const unload = (wish: Parameters<typeof night>[0]) => unloadOrder(night(wish));
-    expect(unload({})).to.include.members(['park', 'weightsOff', 'barOff']);
-    const all = world();
-    const bare = { ...all.rigs.find((r) => r.id === 'demo-heron')!, placed: [] };
-    const found = deriveNight({ ...all, rigs: [bare] }, 'n1', NOW);
-    const order = found.state === 'night' ? unloadOrder(found.night) : [];
-    expect(order[0]).to.equal('parkBare');
-    expect(order).not.to.include('barOff');
-  });
-
-  it('a tracker’s pole comes first and is looked at again last', () => {
-    const steps = balanceOrder(night(south)).map((row) => [row.step, row.done]);
-    expect([steps[0], steps.at(-1)]).to.deep.equal([
-      ['roughPole', false],
-      ['poleCheck', false],
-    ]);
-    expect(balanceOrder(night({ ...south, readings: [error(1, 3, 3)] }))[0]).to.include({ done: true });
-  });
-});
-
 describe('a night that cannot be derived', () => {
   it('says in its own words what stands in the way', () => {
-    const all = world({ site: { latDeg: Number.NaN } });
-    const found = deriveNight(all, 'n1', NOW);
-    expect(found.state).to.equal('broken');
-    expect(found.state === 'broken' && found.problem)
-      .to.match(/^[a-z]/i)
-      .and.not.match(/^\w*Error/);
+    const all = world();
+    const hostile = {
+      ...all.rigs[0]!,
+      id: 'demo-heron',
+      get placed(): never {
+        throw new RangeError('no pieces');
+      },
+    };
+    const rigs = new Proxy(hostile, {});
+    expect(deriveNight({ ...all, rigs: [rigs] }, 'n1', NOW)).to.deep.equal({ state: 'broken', problem: 'no pieces' });
   });
 });
