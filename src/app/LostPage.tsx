@@ -19,10 +19,11 @@ function useBringingBack(done: () => void) {
   const restore = async (copy: Copy): Promise<string | null> => {
     const file = await readCopy(copy);
     if (!file) return LOST_WORDS.copyGone;
-    await initialiseEmpty(db, clock.nowMs());
     const given = { file: { key: copy.fileName, blob: file }, seed: seedOf(writer) };
     const written = await records('restore', given);
-    return written.ok ? null : fileWords(written.code, written.figures);
+    if (!written.ok) return fileWords(written.code, written.figures);
+    await initialiseEmpty(db, clock.nowMs());
+    return null;
   };
   const bringBack = async (copy: Copy): Promise<void> => {
     setState({ step: 'working' });

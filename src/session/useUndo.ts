@@ -8,6 +8,7 @@ import { writeWords } from '../text/errorWords.ts';
 import { changeWords } from '../text/changeWords.ts';
 import { seedOf } from './recordWork.ts';
 import { useSession, useShared, type Session } from './session.ts';
+import { notDone } from './useWrite.ts';
 
 type Undoing = (w: Writer, how: typeof import('../storage/undo.ts')) => Written<StoredChange>;
 
@@ -16,10 +17,13 @@ type Undoing = (w: Writer, how: typeof import('../storage/undo.ts')) => Written<
 async function takenBack(
   change: StoredChange | undefined,
   undoing: Undoing,
-  { writer, records }: Pick<Session, 'writer' | 'records'>,
+  { writer, records, presses }: Session,
 ): Written<StoredChange> {
-  if (change?.label === 'whole') return records('undo', { seed: seedOf(writer), changeId: change.id });
-  return undoing(writer, await import('../storage/undo.ts'));
+  if (change?.label !== 'whole') return undoing(writer, await import('../storage/undo.ts'));
+  // It takes a while: pressed again meanwhile, it is the same press.
+  return presses.run(['undo', change.id], (w) =>
+    records('undo', { seed: seedOf(w), changeId: change.id }).catch(notDone),
+  );
 }
 
 function useTakingBack(): (find: () => Promise<StoredChange | undefined>, undoing: Undoing) => Promise<void> {

@@ -19,7 +19,7 @@ export type Write = <T>(
 ) => Promise<Result<T, WriteCode>>;
 
 /** Work away from the page that ended before its end is a refusal like others. */
-function notDone(error: unknown): Result<never, WriteCode> {
+export function notDone(error: unknown): Result<never, WriteCode> {
   if (error instanceof Cancelled) return refuse('cancelled');
   if (error instanceof Error && error.name === 'WorkerDied') return refuse('workerDied');
   throw error;

@@ -2,7 +2,8 @@
  *  in, saving, copies, changes of everything, digests. */
 import type { Work } from '../core/work.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
-import { writeBackup, type Backup } from '../formats/backup.ts';
+import { BACKUP_LISTS, writeBackup, type Backup } from '../formats/backup.ts';
+import { columnsOf, toCsv } from '../formats/csv.ts';
 import { readBackup, textOf, type BackupCode } from '../formats/readBackup.ts';
 import {
   applyMerge,
@@ -14,40 +15,18 @@ import {
   wipe,
   type Preview,
 } from './backup.ts';
-import type { StoredChange } from './changes.ts';
 import { OwlDatabase } from './database.ts';
 import { makeDigests } from './digests.ts';
-import { heldIn, type Held } from './held.ts';
+import { heldIn } from './held.ts';
 import { ulidSource } from './ids.ts';
-import { keepCopy, type CopyPlace } from './keepCopy.ts';
-import { outlineOf, type Choices, type PlanOutline } from './merge.ts';
-import { caught, type WriteCode } from './transact.ts';
+import { keepCopy } from './keepCopy.ts';
+import { outlineOf } from './merge.ts';
+import type { ChosenFile, RecordJob, RecordJobs, WriterSeed } from './recordJobs.ts';
+import { readHeads } from './stored.ts';
+import { readReadings } from './storedReadings.ts';
+import { caught } from './transact.ts';
 import { undoChange } from './undo.ts';
 import type { Writer } from './writer.ts';
-
-/** Who writes, as it goes to another thread. */
-export type WriterSeed = { nowMs: number; deviceId: string; tabId: string; press?: string };
-/** A chosen file; `key` tells one choice from the next. */
-export type ChosenFile = { key: string; blob: Blob };
-export type Shown = { exportedAtUtc: string; outline: PlanOutline; print: string };
-export type Saved = { file: Blob; damaged: number; held: Held };
-
-/** What each job is given and what it answers. */
-export type RecordJobs = {
-  preview: { given: { file: ChosenFile; seed: WriterSeed }; answer: Result<Shown, BackupCode | WriteCode> };
-  merge: { given: { file: ChosenFile; seed: WriterSeed; choices: Choices }; answer: Result<null, WriteCode> };
-  replace: { given: { file: ChosenFile; seed: WriterSeed; seen: string }; answer: Result<null, WriteCode> };
-  /** The same in a database that was lost: whatever is there. */
-  restore: { given: { file: ChosenFile; seed: WriterSeed }; answer: Result<null, BackupCode | WriteCode> };
-  wipe: { given: { seed: WriterSeed }; answer: Result<null, WriteCode> };
-  removeDemo: { given: { seed: WriterSeed }; answer: Result<{ removed: number; kept: number }, WriteCode> };
-  undo: { given: { seed: WriterSeed; changeId: string }; answer: Result<StoredChange, WriteCode> };
-  save: { given: { seed: WriterSeed }; answer: Result<Saved, WriteCode> };
-  copy: { given: { seed: WriterSeed; place: CopyPlace }; answer: Held };
-  digest: { given: object; answer: null };
-};
-export type RecordJob = keyof RecordJobs;
-export type AnyRecordJob = { [K in RecordJob]: { job: K } & RecordJobs[K]['given'] }[RecordJob];
 
 type Known = { key: string; file: Backup; preview: Preview | null };
 /** What the jobs work with: one connection, and the file that was read last, for the next job about it. */
@@ -128,8 +107,13 @@ const JOBS: Jobs = {
     await keepCopy(backup, { held, print: listsPrint(backup.lists), nowMs: seed.nowMs }, place);
     return held;
   },
-  digest: async ({ db }, _given, { report }) => {
-    await makeDigests(db, (share) => report('digesting', share));
+  table: ({ db }, { table }, work) =>
+    caught(async () => {
+      const { records } = table === 'readings' ? await readReadings(db, work) : await readHeads(db, table);
+      return ok(new Blob([toCsv(records, columnsOf(BACKUP_LISTS[table]))], { type: 'text/csv' }));
+    }),
+  digest: async ({ db }, _given, work) => {
+    await makeDigests(db, work);
     return null;
   },
 };

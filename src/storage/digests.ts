@@ -4,8 +4,9 @@ import type { Table } from 'dexie';
 import { digestOf, nightOfDigest, wholeNight, type LatOf, type StoredNight } from '../core/night/storedNight.ts';
 import { digestOfSnapshot, snapshotOfDigest, type StoredSnapshot } from '../core/night/storedSnapshot.ts';
 import type { NightReadings, Reading } from '../core/records/reading.ts';
-import { snapshotSchema } from '../core/records/snapshot.ts';
-import type { OwlDatabase, StoredSnapshotDigest } from './database.ts';
+import { snapshotSchema, type Snapshot } from '../core/records/snapshot.ts';
+import { QUIETLY, type Work } from '../core/work.ts';
+import type { OwlDatabase } from './database.ts';
 import { checkNight } from './checkNight.ts';
 
 /** Counts up when a digest of the same readings would hold anything else: a test compares. Others are made anew. */
@@ -74,6 +75,17 @@ const AT_ONCE = 50;
 export const inParts = <T>(list: readonly T[]): T[][] =>
   Array.from({ length: Math.ceil(list.length / AT_ONCE) }, (_, i) => list.slice(i * AT_ONCE, (i + 1) * AT_ONCE));
 
+/** What cannot be reckoned with gets no digest: it stays whole, and whoever asks for it is told. */
+function ifReckoned<Row, Digest>(rows: readonly Row[], make: (row: Row) => Digest): (Digest & Versioned)[] {
+  return rows.flatMap((row) => {
+    try {
+      return [{ ...make(row), version: DIGEST_VERSION }];
+    } catch {
+      return [];
+    }
+  });
+}
+
 /** Of nights whose readings were checked already. Runs inside the caller's transaction. */
 export async function digestChecked(db: OwlDatabase, nights: readonly NightReadings[]): Promise<void> {
   const latOf = await latitudes(
@@ -81,11 +93,9 @@ export async function digestChecked(db: OwlDatabase, nights: readonly NightReadi
     nights.map(({ readings }) => readings),
     new Map(),
   );
-  const made = nights.map(({ nightId, readings }) => ({
-    ...digestOf(nightId, wholeNight(readings, latOf)),
-    version: DIGEST_VERSION,
-  }));
-  await db.nightDigests.bulkPut(made);
+  await db.nightDigests.bulkPut(
+    ifReckoned(nights, ({ nightId, readings }) => digestOf(nightId, wholeNight(readings, latOf))),
+  );
 }
 
 export async function digestNights(db: OwlDatabase, nightIds: readonly string[]): Promise<void> {
@@ -101,23 +111,32 @@ export async function digestNights(db: OwlDatabase, nightIds: readonly string[])
   });
 }
 
-async function digestSnapshots(db: OwlDatabase, ids: readonly string[]): Promise<void> {
+/** Of snapshots that were checked already. Runs inside the caller's transaction. */
+export async function digestCheckedSnapshots(db: OwlDatabase, snapshots: readonly Snapshot[]): Promise<void> {
+  await db.snapshotDigests.bulkPut(ifReckoned(snapshots, digestOfSnapshot));
+}
+
+export async function digestSnapshots(db: OwlDatabase, ids: readonly string[]): Promise<void> {
   await db.transaction('rw', db.snapshots, db.snapshotDigests, async () => {
     const rows = await db.snapshots.bulkGet([...ids]);
-    const made = rows.flatMap((row): StoredSnapshotDigest[] => {
+    const good = rows.flatMap((row): Snapshot[] => {
       const parsed = snapshotSchema.safeParse(row);
-      return parsed.success ? [{ ...digestOfSnapshot(parsed.data), version: DIGEST_VERSION }] : [];
+      return parsed.success ? [parsed.data] : [];
     });
-    await db.snapshotDigests.bulkPut(made);
+    await digestCheckedSnapshots(db, good);
   });
 }
 
-/** Makes the digests that are missing, a few at a time. @param onShare of the nights, 0 to 1. */
-export async function makeDigests(db: OwlDatabase, onShare: (share: number) => void = () => undefined): Promise<void> {
-  for (const ids of inParts(await keysWithout(db, 'snapshots', 'snapshotDigests'))) await digestSnapshots(db, ids);
+/** Makes the digests that are missing, a few at a time: what was made is there, also when the rest is not wanted now. */
+export async function makeDigests(db: OwlDatabase, { report, check }: Work = QUIETLY): Promise<void> {
+  for (const ids of inParts(await keysWithout(db, 'snapshots', 'snapshotDigests'))) {
+    check();
+    await digestSnapshots(db, ids);
+  }
   const parts = inParts(await nightsWithoutDigest(db));
   for (const [i, ids] of parts.entries()) {
+    check();
     await digestNights(db, ids);
-    onShare((i + 1) / parts.length);
+    report('digesting', (i + 1) / parts.length);
   }
 }

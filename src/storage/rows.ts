@@ -4,12 +4,13 @@
 import { fingerprint } from '../core/fingerprint.ts';
 import { HEAD_TABLES } from '../core/records/heads.ts';
 import { NO_NIGHT, type NightReadings, type Reading } from '../core/records/reading.ts';
+import type { Snapshot } from '../core/records/snapshot.ts';
 import { canonicalJson } from '../formats/canonicalJson.ts';
 import { QUIETLY, type Work } from '../core/work.ts';
 import type { RowChange } from './changes.ts';
 import { contentOf } from './content.ts';
 import type { OwlDatabase } from './database.ts';
-import { digestChecked, digestNights, inParts } from './digests.ts';
+import { digestChecked, digestCheckedSnapshots, digestNights, digestSnapshots, inParts } from './digests.ts';
 
 /** The tables that hold records. */
 export const RECORD_TABLES = [...HEAD_TABLES, 'snapshots', 'nightReadings', 'blobs', 'lineage'];
@@ -42,8 +43,9 @@ function printOf(table: string, row: Row | null | undefined): string | null {
   return fingerprint((HEAD_TABLES as string[]).includes(table) ? contentOf(row) : canonicalJson(row));
 }
 
-/** Up to here nights are left whole. */
-const FEW_NIGHTS = 30;
+/** Up to here they are left whole. */
+const FEW = 30;
+const manyParts = <T>(list: readonly T[]): T[][] => (list.length > FEW ? inParts(list) : []);
 
 /** A row as it was and as it is now. */
 type Touched = { table: string; key: string; before: Row | null; after: Row | null };
@@ -60,14 +62,20 @@ function changesIn(touched: readonly Touched[]): RowChange[] {
   });
 }
 
-/** What comes in was checked before it is put: many new nights are put away at once. */
-async function putNewNightsAway(db: OwlDatabase, touched: readonly Touched[]): Promise<void> {
-  const made = touched.flatMap(({ table, key, before, after }) =>
-    table === 'nightReadings' && key !== NO_NIGHT && before === null && after !== null
-      ? [after as unknown as NightReadings]
-      : [],
-  );
-  for (const some of made.length > FEW_NIGHTS ? inParts(made) : []) await digestChecked(db, some);
+/** What comes in was checked before it is put: much of it that is new is put away at once. */
+async function putNewAway(db: OwlDatabase, touched: readonly Touched[], { check }: Work): Promise<void> {
+  const newIn = <T>(name: string): T[] =>
+    touched.flatMap(({ table, key, before, after }) =>
+      table === name && key !== NO_NIGHT && before === null && after !== null ? [after as T] : [],
+    );
+  for (const some of manyParts(newIn<Snapshot>('snapshots'))) {
+    check();
+    await digestCheckedSnapshots(db, some);
+  }
+  for (const some of manyParts(newIn<NightReadings>('nightReadings'))) {
+    check();
+    await digestChecked(db, some);
+  }
 }
 
 /** Counts rows that are put, and tells of it. */
@@ -125,7 +133,7 @@ export function rowLog(db: OwlDatabase, work: Work = QUIETLY): RowLog {
       await db.table(table).clear();
     },
     finish: async () => {
-      await putNewNightsAway(db, touched.all());
+      await putNewAway(db, touched.all(), work);
       return changesIn(touched.all());
     },
   };
@@ -152,8 +160,9 @@ function readingsBefore({ before, afterIds }: RowChange, now: Row | undefined): 
 /** Sets the rows back. Runs inside the caller's transaction. */
 export async function restoreRows(db: OwlDatabase, rows: readonly RowChange[]): Promise<void> {
   await setBack(db, rows);
-  const nights = rows.filter(({ table }) => table === 'nightReadings').map(({ key }) => key);
-  for (const ids of nights.length > FEW_NIGHTS ? inParts(nights) : []) await digestNights(db, ids);
+  const keysIn = (name: string): string[] => rows.filter(({ table }) => table === name).map(({ key }) => key);
+  for (const ids of manyParts(keysIn('snapshots'))) await digestSnapshots(db, ids);
+  for (const ids of manyParts(keysIn('nightReadings'))) await digestNights(db, ids);
 }
 
 /** A row as it is to stand again; null = it goes. @param now as it stands. */

@@ -112,6 +112,7 @@ export function lostSentence(held: Held, newest: Copy | null): string {
 }
 
 export const JOB_WORDS: Record<string, string> = {
+  beginning: 'Beginning',
   reading: 'Reading the file',
   checking: 'Checking every record',
   collecting: 'Reading what is here',

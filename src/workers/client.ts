@@ -2,7 +2,7 @@
  *  when the worker dies. */
 import { proxy, transfer, wrap } from 'comlink';
 import { Cancelled } from '../core/work.ts';
-import { createSlots } from './slots.ts';
+import { createSlots, type Slots } from './slots.ts';
 import { TaskFailed, type Answer, type InputOf, type OutputOf, type Progress, type Served } from './protocol.ts';
 
 export type JobOptions = {
@@ -10,6 +10,8 @@ export type JobOptions = {
   signal?: AbortSignal;
   /** Handed over with the input and not copied; the page has them no more. */
   handOver?: ArrayBuffer[];
+  /** How long a cancelled job may take to stop by itself; then its worker is ended. */
+  graceMs?: number;
 };
 
 /** The worker could not start, ran out of memory, or was ended in the middle. */
@@ -22,8 +24,7 @@ export type JobWorker = Pick<Worker, 'postMessage' | 'addEventListener' | 'remov
 
 const AT_ONCE = 2;
 const slots = createSlots(AT_ONCE);
-/** A worker that was asked to stop and does not is ended after this. */
-const GRACE_MS = 1500;
+const USUAL_GRACE_MS = 1500;
 
 /** A worker with what is known of it. */
 export type Held = {
@@ -60,7 +61,7 @@ export function hold(worker: JobWorker): Held {
 }
 
 /** Asks a job to stop when it is cancelled; who does not stop is ended. */
-function whenCancelled(held: Held, signal: AbortSignal | undefined, ask: () => void) {
+function whenCancelled(held: Held, { signal, graceMs = USUAL_GRACE_MS }: JobOptions, ask: () => void) {
   let timer: ReturnType<typeof setTimeout> | undefined;
   let stop: () => void = () => undefined;
   const outOfPatience = new Promise<never>((_resolve, reject) => {
@@ -69,7 +70,7 @@ function whenCancelled(held: Held, signal: AbortSignal | undefined, ask: () => v
       timer = setTimeout(() => {
         reject(new Cancelled());
         held.end();
-      }, GRACE_MS);
+      }, graceMs);
     };
   });
   signal?.addEventListener('abort', stop, { once: true });
@@ -99,6 +100,8 @@ const heard = (signal: AbortSignal | undefined): void => {
 /** One job on a worker that is there. @throws Cancelled, WorkerDied, TaskFailed. */
 export async function runOn<Output>(held: Held, input: unknown, options: JobOptions): Promise<Output> {
   const { onProgress, signal, handOver = [] } = options;
+  // It may have been cancelled while its worker was made ready.
+  heard(signal);
   let over = false;
   // A last report can overtake the answer on its own channel; it must not come after it.
   const report = (progress: Progress): void => {
@@ -106,7 +109,7 @@ export async function runOn<Output>(held: Held, input: unknown, options: JobOpti
   };
   // The wrapped object has the served one's own shape: its methods already return promises.
   const task = wrap(held.worker) as unknown as Served;
-  const { outOfPatience, done } = whenCancelled(held, signal, () => task.cancel());
+  const { outOfPatience, done } = whenCancelled(held, options, () => task.cancel());
   const given = handOver.length > 0 ? transfer(input as object, handOver) : input;
   try {
     // The worker's task and the job name the same types.
@@ -118,9 +121,13 @@ export async function runOn<Output>(held: Held, input: unknown, options: JobOpti
 }
 
 /** Waits for one of the places at which jobs run. @throws Cancelled while it waits. */
-export async function inASlot<T>(signal: AbortSignal | undefined, work: () => Promise<T>): Promise<T> {
+export async function inASlot<T>(
+  signal: AbortSignal | undefined,
+  work: () => Promise<T>,
+  places: Slots = slots,
+): Promise<T> {
   heard(signal);
-  const leave = await slots.take(signal);
+  const leave = await places.take(signal);
   try {
     heard(signal);
     return await work();

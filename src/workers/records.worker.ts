@@ -1,6 +1,7 @@
 /** Goes through all records away from the page. */
 import '../core/records/zodSetup.ts';
-import { ownDesk, runRecordJob, type AnyRecordJob } from '../storage/allRecords.ts';
+import { ownDesk, runRecordJob } from '../storage/allRecords.ts';
+import type { AnyRecordJob } from '../storage/recordJobs.ts';
 import type { Task } from './protocol.ts';
 import { serve } from './serve.ts';
 

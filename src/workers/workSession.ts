@@ -2,9 +2,10 @@
  *  while. After that, or after its death, the next job begins with giving it the table again. */
 import { hold, inASlot, runOn, type Held, type JobOptions, type JobWorker } from './client.ts';
 import type { InputOf, OutputOf } from './protocol.ts';
+import { createSlots } from './slots.ts';
 
 export type WorkSession<T> = {
-  /** One after the other. @throws JobCancelled, WorkerDied, TaskFailed. */
+  /** One after the other. @throws Cancelled, WorkerDied, TaskFailed. */
   run: (input: InputOf<T>, options?: JobOptions) => Promise<OutputOf<T>>;
   /** Ends the worker; a job that runs dies with it. */
   end: () => void;
@@ -24,7 +25,8 @@ export function openWorkSession<T>(
 ): WorkSession<T> {
   let held: Held | null = null;
   let timer: ReturnType<typeof setTimeout> | undefined;
-  let last: Promise<unknown> = Promise.resolve();
+  // One after the other; who waits may go away.
+  const turn = createSlots(1);
   const end = (): void => {
     clearTimeout(timer);
     held?.end();
@@ -36,7 +38,11 @@ export function openWorkSession<T>(
     const fresh = held;
     if (first) {
       const { input, handOver = [] } = first();
-      await runOn(fresh, input, { handOver });
+      await runOn(fresh, input, { handOver }).catch((error: unknown) => {
+        // A worker without its table is none.
+        fresh.end();
+        throw error;
+      });
     }
     return fresh;
   };
@@ -49,11 +55,8 @@ export function openWorkSession<T>(
     }
   };
   return {
-    run: (input, options = {}) => {
-      const turn = last.then(() => inASlot(options.signal, () => job(input, options)));
-      last = turn.catch(() => undefined);
-      return turn;
-    },
+    run: (input, options = {}) =>
+      inASlot(options.signal, () => inASlot(options.signal, () => job(input, options)), turn),
     end,
   };
 }

@@ -142,6 +142,26 @@ test('a lost database is said, the demo is not put in its place, and the copy br
   }
 });
 
+test('a copy that is damaged is said, and the loss is still there after a reload', async ({ page }) => {
+  await openWithHill(page);
+  await hide(page);
+  await expect.poll(() => copyNames(page)).toHaveLength(1);
+  await page.evaluate(async () => {
+    const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('copies');
+    for await (const name of folder.keys()) {
+      const file = await (await folder.getFileHandle(name)).createWritable();
+      await file.write('{"half');
+      await file.close();
+    }
+  });
+  await loseDatabase(page);
+  await page.goto(`/?now=${NOW}`);
+  await page.getByRole('button', { name: 'Bring the copy back' }).click();
+  await expect(page.getByText(/ends early|not JSON|cut off/i)).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Your records are not here');
+});
+
 test('without a copy one begins anew, and the loss is said once', async ({ page }) => {
   await openWithHill(page);
   await loseDatabase(page);

@@ -40,9 +40,11 @@ function bearingFoundDeg(there: PoleOfThat | null): number | null {
 export const groundMarks = oncePer((records: NightRecords): GroundMarks | null => {
   const { earlier, snapshots, rig, site } = records;
   const byNight = new Map<string | null, ReadingOf<'feet'>>();
-  for (const r of earlier.latest('feet')) {
-    const snapshot = snapshots.get(r.snapshotId);
-    if (snapshot?.rigId !== rig.id || snapshot.siteId !== site.id) continue;
+  const takenWith = (id: string): boolean => {
+    const snapshot = snapshots.get(id);
+    return snapshot?.rigId === rig.id && snapshot.siteId === site.id;
+  };
+  for (const r of earlier.latest('feet', { takenWith })) {
     if (!byNight.has(r.nightId)) byNight.set(r.nightId, r);
     if (byNight.size === LAST_NIGHTS) break;
   }

@@ -67,8 +67,9 @@ export const learnedOf = oncePer((records: NightRecords): Learned => {
     track: () => known.last('track', rig.mountId),
     steadiness: () => known.last('steadiness', rig.id),
     corners: () => known.last('corners', rig.cameraId),
-    focus: () => firstOf(earlier.latest('focus', rig.id), KEPT_FOCUS).reverse(),
-    flipMinutes: () => median(firstOf(earlier.latest('flip', rig.id), KEPT_FLIPS).map((r) => r.values.minutes)),
+    focus: () => firstOf(earlier.latest('focus', { subjectId: rig.id }), KEPT_FOCUS).reverse(),
+    flipMinutes: () =>
+      median(firstOf(earlier.latest('flip', { subjectId: rig.id }), KEPT_FLIPS).map((r) => r.values.minutes)),
     goodInertiaKgM2: () => goodInertiaKgM2(known.goodSnapshotIds(), snapshots, rig.mountId),
   });
 });

@@ -20,6 +20,8 @@ export type NightSummary = {
   readonly goodSnapshotIds: readonly string[];
   /** Of the last reading. */
   readonly snapshotId: string | null;
+  /** Of all standing readings. */
+  readonly snapshotIds: readonly string[];
 };
 
 /** A night counts as good from this many subs and this share of usable ones on. */
@@ -49,16 +51,21 @@ export function summaryOf(
   const stayed = standing.findLast(
     (r): r is ReadingOf<'balance'> => r.kind === 'balance' && r.values.axis === 'ra' && r.values.drops === 'none',
   );
+  let polar: { told: NightSummary['polarArcmin'] } | null = null;
   const good = standing.flatMap((r) => (r.kind === 'subs' && isGood(r.values) ? [r.snapshotId] : []));
   return {
     stored: stored.length,
     readings: standing.length,
     own: stored.filter((r) => r.deviceId !== 'demo').length,
-    polarArcmin: polarOf(standing, latDeg),
+    // Reckoned when a list asks: a reading that cannot be reckoned with must not stand in the way of reading it.
+    get polarArcmin() {
+      return (polar ??= { told: polarOf(standing, latDeg) }).told;
+    },
     balanceM: stayed?.values.positionM ?? null,
     seeingArcsec: lastOf(standing, 'seeing')?.values.fwhmArcsec ?? null,
     subs: lastOf(standing, 'subs')?.values ?? null,
     goodSnapshotIds: [...new Set(good)],
     snapshotId: standing.at(-1)?.snapshotId ?? null,
+    snapshotIds: [...new Set(standing.map((r) => r.snapshotId))],
   };
 }

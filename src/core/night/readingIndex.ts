@@ -14,9 +14,12 @@ export type ReadingLists = {
   last: <K extends ReadingKind>(kind: K, subjectId?: string) => ReadingOf<K> | undefined;
 };
 
+/** Which of them: about a subject; taken with a snapshot of a kind, as of one rig or site. */
+export type About = { subjectId?: string; takenWith?: (snapshotId: string) => boolean };
+
 /** Of many nights: to be asked from the latest backwards, for as long as an answer needs more. */
 export type PastReadings = {
-  latest: <K extends TaughtKind>(kinds: K | readonly K[], subjectId?: string) => Iterable<ReadingOf<K>>;
+  latest: <K extends TaughtKind>(kinds: K | readonly K[], about?: About) => Iterable<ReadingOf<K>>;
   last: <K extends TaughtKind>(kind: K, subjectId?: string) => ReadingOf<K> | undefined;
   /** How many nights hold a reading. */
   nights: () => number;
@@ -104,21 +107,28 @@ const everything = (): boolean => true;
 
 /** @param own the night that counts whatever was recorded after its end; null = none does, and it is left out. */
 function pastReadings(nights: readonly Entry[], own: string | null, endUtc: string): PastReadings {
-  const accept = ({ nightId, night }: Entry) => {
+  const inTime = ({ nightId, night }: Entry): ((r: Reading) => boolean) | null => {
     if (nightId === own || night.latestUtc < endUtc) return everything;
-    return night.earliestUtc < endUtc ? (r: Reading) => r.takenAtUtc < endUtc : null;
+    return night.earliestUtc < endUtc ? (r) => r.takenAtUtc < endUtc : null;
   };
-  const latest = <K extends TaughtKind>(kinds: K | readonly K[], subjectId?: string): Iterable<ReadingOf<K>> => {
+  const latest = <K extends TaughtKind>(kinds: K | readonly K[], about: About = {}): Iterable<ReadingOf<K>> => {
+    const { subjectId, takenWith } = about;
     const list = typeof kinds === 'string' ? [kinds] : kinds;
     const keys = list.map((kind) => keyOf(kind, subjectId));
+    const accept = (entry: Entry): ((r: Reading) => boolean) | null => {
+      const timely = inTime(entry);
+      if (!takenWith || !timely) return timely;
+      if (!entry.night.summary.snapshotIds.some(takenWith)) return null;
+      return (r) => timely(r) && takenWith(r.snapshotId);
+    };
     // A key holds its kind, so the readings are of these kinds.
     return backwards(nights, { bits: bitsOf(list), keys, accept }) as unknown as Iterable<ReadingOf<K>>;
   };
-  const counted = (): Entry[] => nights.filter((e) => e.night.summary.readings > 0 && accept(e) !== null);
+  const counted = (): Entry[] => nights.filter((e) => e.night.summary.readings > 0 && inTime(e) !== null);
   return {
     latest,
     last: (kind, subjectId) => {
-      for (const reading of latest(kind, subjectId)) return reading;
+      for (const reading of latest(kind, subjectId === undefined ? {} : { subjectId })) return reading;
       return undefined;
     },
     nights: () => counted().filter(({ nightId }) => nightId !== NO_NIGHT).length,

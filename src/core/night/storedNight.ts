@@ -108,11 +108,9 @@ export function wholeNight(stored: readonly Reading[], latOf: LatOf = () => null
   };
 }
 
-/** The same night, one of its readings left out. */
+/** The same night, one of its readings left out; lists are not told from it. */
 export function nightWithout(night: StoredNight, reading: Reading): StoredNight {
-  const { summary, whole } = night;
-  const rest = wholeNight(night.stored.filter((r) => r.id !== reading.id));
-  return { ...rest, whole, summary: { ...rest.summary, polarArcmin: summary.polarArcmin } };
+  return { ...wholeNight(night.stored.filter((r) => r.id !== reading.id)), whole: night.whole };
 }
 
 /** A night put away small, as it is stored beside the readings themselves. */
@@ -184,7 +182,8 @@ function unpack(text: string): Ordered {
 const BREAK = '\n';
 
 export function digestOf(nightId: string, night: StoredNight): NightDigest {
-  const { standing, earliestUtc, latestUtc, latestTime, kinds, summary } = night;
+  const { standing, earliestUtc, latestUtc, latestTime, kinds } = night;
+  const summary = { ...night.summary };
   const keys = [...groupsOf(standing).keys()].filter((key) => key.includes(OF));
   const head = { earliestUtc, latestUtc, latestTime, kinds, summary };
   return { ...head, nightId, keys: BREAK + keys.join(BREAK) + BREAK, text: JSON.stringify(pack(standing)) };

@@ -30,6 +30,8 @@ export function statePrint(rig: Rig, parts: readonly Part[], site: Site): string
 }
 
 function headOf({ id, takenAtUtc, rig, parts, site }: Snapshot): SnapshotHead {
+  let inertiaKgM2: number | null = null;
+  let print: string | null = null;
   return {
     id,
     takenAtUtc,
@@ -37,13 +39,18 @@ function headOf({ id, takenAtUtc, rig, parts, site }: Snapshot): SnapshotHead {
     mountId: rig.mountId,
     siteId: site.id,
     latDeg: site.latDeg,
-    decInertiaKgM2: decInertiaKgM2(rigMasses(rig, new Map(parts.map((p) => [p.id, p]))).tubeSide),
-    print: statePrint(rig, parts, site),
+    // Reckoned when it is asked for: what cannot be reckoned with must not stand in the way of reading it.
+    get decInertiaKgM2() {
+      return (inertiaKgM2 ??= decInertiaKgM2(rigMasses(rig, new Map(parts.map((p) => [p.id, p]))).tubeSide));
+    },
+    get print() {
+      return (print ??= statePrint(rig, parts, site));
+    },
   };
 }
 
 export function wholeSnapshot(snapshot: Snapshot): StoredSnapshot {
-  return { ...headOf(snapshot), whole: () => snapshot };
+  return Object.assign(headOf(snapshot), { whole: () => snapshot });
 }
 
 export function digestOfSnapshot(snapshot: Snapshot): SnapshotDigest {

@@ -2,7 +2,7 @@ import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { seedOf } from '../../session/recordWork.ts';
 import { useSession } from '../../session/session.ts';
-import type { ChosenFile, Shown } from '../../storage/allRecords.ts';
+import type { ChosenFile, Shown } from '../../storage/recordJobs.ts';
 import type { Written } from '../../storage/transact.ts';
 import { lineageKey } from '../../storage/lineage.ts';
 import { undecided, type Choices, type Conflict } from '../../storage/merge.ts';

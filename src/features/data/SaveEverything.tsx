@@ -1,22 +1,20 @@
 import { Button } from 'react-bootstrap';
-import { Cancelled } from '../../core/work.ts';
 import { rememberSaved } from '../../storage/held.ts';
-import type { Saved } from '../../storage/allRecords.ts';
+import type { Saved } from '../../storage/recordJobs.ts';
 import { seedOf } from '../../session/recordWork.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import { useSaveReminder } from '../../session/useCopies.ts';
-import { SAVE_WORDS, savedWords } from '../../text/dataWords.ts';
-import { writeWords } from '../../text/errorWords.ts';
+import { savedWords } from '../../text/dataWords.ts';
 import { Problem } from '../../ui/Problem.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
-import { useWatched } from './useWatched.ts';
+import { useSaving } from './useSaving.ts';
 import { WorkGoing } from './WorkGoing.tsx';
 
 /** Everything as one JSON file. */
 export function SaveEverything() {
   const { writer, clock, records } = useSession();
   const { notify } = useShared();
-  const { going, watch } = useWatched();
+  const { going, save } = useSaving();
   const reminder = useSaveReminder();
   const keep = ({ file, damaged, held }: Saved): void => {
     const day = new Date(clock.nowMs()).toISOString().slice(0, 10);
@@ -24,16 +22,7 @@ export function SaveEverything() {
     rememberSaved(held, localStorage);
     notify(savedWords(damaged), damaged === 0 ? {} : { tone: 'problem' });
   };
-  const save = async (): Promise<void> => {
-    try {
-      const saved = await watch((options) => records('save', { seed: seedOf(writer) }, options));
-      if (saved.ok) keep(saved.value);
-      else notify(writeWords(saved.code, saved.figures), { tone: 'problem' });
-    } catch (error) {
-      if (error instanceof Cancelled) notify(SAVE_WORDS.cancelled);
-      else notify(SAVE_WORDS.died, { tone: 'problem' });
-    }
-  };
+  const saveAll = (): Promise<void> => save((options) => records('save', { seed: seedOf(writer) }, options), keep);
   return (
     <section className="section" aria-labelledby="save">
       <h2 id="save">Save everything</h2>
@@ -42,7 +31,7 @@ export function SaveEverything() {
       {going ? (
         <WorkGoing going={going} />
       ) : (
-        <Button variant="primary" onClick={() => void save()}>
+        <Button variant="primary" onClick={() => void saveAll()}>
           Save everything
         </Button>
       )}

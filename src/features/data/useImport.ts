@@ -3,7 +3,7 @@ import { useRef, useState } from 'react';
 import { Cancelled } from '../../core/work.ts';
 import { seedOf } from '../../session/recordWork.ts';
 import { useSession, useShared } from '../../session/session.ts';
-import type { ChosenFile, Shown } from '../../storage/allRecords.ts';
+import type { ChosenFile, Shown } from '../../storage/recordJobs.ts';
 import { fileWords, WORKER_DIED } from '../../text/dataWords.ts';
 import { useWatched, type Watched } from './useWatched.ts';
 

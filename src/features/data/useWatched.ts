@@ -15,6 +15,7 @@ export function useWatched(): {
     const stop = new AbortController();
     const cancel = (): void => stop.abort();
     const onProgress = (progress: Progress): void => setGoing({ progress, cancel });
+    onProgress({ doing: 'beginning', share: 0 });
     try {
       return await work({ onProgress, signal: stop.signal });
     } finally {

@@ -23,7 +23,6 @@ const task: TestTask = async (asked, { report, pause, handOver }) => {
   began += 1;
   switch (asked.do) {
     case 'double':
-      report('doubling', 0.5);
       await pause();
       return 2 * asked.value;
     case 'invert': {
@@ -47,8 +46,7 @@ const task: TestTask = async (asked, { report, pause, handOver }) => {
       report('deaf', 0);
       for (;;) began += 1;
     case 'die':
-      process.exit(1);
-    // eslint-disable-next-line no-fallthrough -- the process is gone
+      return process.exit(1);
     case 'fail':
       throw Object.assign(new Error('curve too short'), { name: 'TooShort', code: 'tooShort' });
   }

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { fingerprint } from '../../../src/core/fingerprint.ts';
+import { Cancelled } from '../../../src/core/work.ts';
 import { canonicalJson } from '../../../src/formats/canonicalJson.ts';
 import { wipe } from '../../../src/storage/backup.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
@@ -29,11 +30,23 @@ describe('digests of nights', () => {
   it('are made of every night and snapshot, once, and opening takes them in their place', async () => {
     expect(await nightsWithoutDigest(db)).to.deep.equal([]);
     const shares: number[] = [];
-    await makeDigests(db, (share) => shares.push(share));
+    await makeDigests(db, { report: (_doing, share) => shares.push(share), check: () => undefined });
     expect(shares, 'nothing is left to do').to.deep.equal([]);
     expect([...(await nights()).values()].map((night) => night.whole)).to.deep.equal(Array(12).fill(false));
     const snapshots = SNAPSHOTS.gather(await SNAPSHOTS.readAll(db)).byId;
     expect([...snapshots.values()].map((s) => s.whole().rig.id)).to.deep.equal(['demo-heron']);
+  });
+
+  it('stop when they are not wanted now, and what was made is there', async () => {
+    const rows = Array.from({ length: 120 }, (_, i) => ({ nightId: `many-${i}`, readings: [] }));
+    await db.nightReadings.bulkPut(rows);
+    let parts = 0;
+    const check = (): void => {
+      if ((parts += 1) > 1) throw new Cancelled();
+    };
+    const ended = await makeDigests(db, { report: () => undefined, check }).catch((error: unknown) => error);
+    expect(ended).to.be.instanceOf(Cancelled);
+    expect(await nightsWithoutDigest(db)).to.have.length(70);
   });
 
   it('go with every way of changing a night, and only its own', async () => {
@@ -105,6 +118,6 @@ describe('digests of nights', () => {
 
   it('hold what they held when their version was fixed: raise DIGEST_VERSION when this print changes', async () => {
     const digests = [...(await db.nightDigests.toArray()), ...(await db.snapshotDigests.toArray())];
-    expect([DIGEST_VERSION, fingerprint(canonicalJson(digests))]).to.deep.equal([1, '6ceb7f548fa8cb1a']);
+    expect([DIGEST_VERSION, fingerprint(canonicalJson(digests))]).to.deep.equal([1, '3f1124ee292799f1']);
   });
 });

@@ -32,10 +32,8 @@ describe('jobs in worker threads', function () {
   });
   afterEach(() => given.endAll());
 
-  it('give the answer, report on the way, and end their worker', async () => {
-    const seen: Progress[] = [];
-    expect(await run({ do: 'double', value: 21 }, { onProgress: (p) => seen.push(p) })).to.equal(42);
-    expect(seen).to.deep.equal([{ doing: 'doubling', share: 0.5 }]);
+  it('give the answer and end their worker', async () => {
+    expect(await run({ do: 'double', value: 21 })).to.equal(42);
     await given.endAll();
     expect([given.made(), given.living()]).to.deep.equal([1, 0]);
   });
@@ -49,8 +47,15 @@ describe('jobs in worker threads', function () {
     expect([back.length, back[0], back.at(-1)]).to.deep.equal([26_000_000, 65_528, 65_528]);
   });
 
-  it('are cancelled by a word while they work, and before they begin', async () => {
-    expect(await thrown(run({ do: 'countTo', count: 1e9 }, stopAtFirstReport()))).to.be.instanceOf(Cancelled);
+  it('report on the way, are cancelled by a word while they work, and before they begin', async () => {
+    const stop = new AbortController();
+    const seen: Progress[] = [];
+    const onProgress = (progress: Progress): void => {
+      if (seen.push(progress) === 3) stop.abort();
+    };
+    const counting = run({ do: 'countTo', count: 1e9 }, { signal: stop.signal, onProgress });
+    expect(await thrown(counting)).to.be.instanceOf(Cancelled);
+    expect(seen.slice(0, 3)).to.deep.equal([0, 1, 2].map((share) => ({ doing: 'counting', share })));
     const made = given.made();
     expect(await thrown(run({ do: 'lookUp' }, { signal: AbortSignal.abort() }))).to.be.instanceOf(Cancelled);
     expect(given.made(), 'none is made for what is not wanted').to.equal(made);
@@ -124,6 +129,26 @@ describe('a worker that keeps a table', function () {
     expect(await session.run({ do: 'lookUp' })).to.equal(4096);
     expect(given.made()).to.equal(2);
     session.end();
+  });
+
+  it('lets who waits for it go away, and asks again for a table that could not be given', async () => {
+    const stop = new AbortController();
+    const session = open();
+    const counting = thrown(session.run({ do: 'countTo', count: 1e9 }, { signal: stop.signal }));
+    const waiting = new AbortController();
+    const behind = thrown(session.run({ do: 'lookUp' }, { signal: waiting.signal }));
+    waiting.abort();
+    expect(await behind, 'before the one at work has ended').to.be.instanceOf(Cancelled);
+    stop.abort();
+    expect(await counting).to.be.instanceOf(Cancelled);
+    session.end();
+    let tries = 0;
+    const poor = openWorkSession<TestTask>(given.make, {
+      first: () => ({ input: (tries += 1) === 1 ? { do: 'fail' } : { do: 'table', table: new ArrayBuffer(8) } }),
+    });
+    expect(await thrown(poor.run({ do: 'lookUp' }))).to.be.instanceOf(TaskFailed);
+    expect(await poor.run({ do: 'lookUp' })).to.equal(8);
+    poor.end();
   });
 
   it('ends when nothing is asked for a while, and begins anew when something is', async () => {

@@ -118,7 +118,8 @@ function changeBetween(then: readonly Lever[], now: readonly Lever[], slid: Read
 export function taughtFor(records: NightRecords, levers: AxisLevers): Taught | null {
   const dress = dressOf(levers);
   const plainM = balancePositionM(levers);
-  for (const reading of records.known.latest('balance')) {
+  const ofThisRig = (id: string): boolean => records.snapshots.get(id)?.rigId === records.rig.id;
+  for (const reading of records.known.latest('balance', { takenWith: ofThisRig })) {
     if (reading.values.axis !== levers.axis || reading.values.drops !== 'none') continue;
     const then = leversThen(reading, records);
     if (!then || (reading.nightId === records.night.id && dressOf(then) === dress)) continue;

@@ -29,13 +29,13 @@ export function errorsBefore(records: NightRecords, most = 8): EarlierNight[] {
   const { night, site, earlier, snapshots, schools } = records;
   const looked = new Set<string>();
   const found: EarlierNight[] = [];
-  for (const { nightId, snapshotId, takenAtUtc } of earlier.latest(['polarError', 'drift'])) {
+  const takenWith = (id: string): boolean => snapshots.get(id)?.siteId === site.id;
+  for (const { nightId, snapshotId, takenAtUtc } of earlier.latest(['polarError', 'drift'], { takenWith })) {
     if (found.length === most) break;
-    const snapshot = snapshots.get(snapshotId);
-    if (snapshot?.siteId !== site.id || takenAtUtc.slice(0, 10) > night.eveningDate) continue;
-    if (nightId === null || looked.has(nightId)) continue;
+    if (takenAtUtc.slice(0, 10) > night.eveningDate || nightId === null || looked.has(nightId)) continue;
     looked.add(nightId);
-    const one = earlierNight(nightId, errorsMeasured(records.ofNight(nightId), snapshot.latDeg, schools.poleGoal));
+    const latDeg = snapshots.get(snapshotId)?.latDeg ?? site.latDeg;
+    const one = earlierNight(nightId, errorsMeasured(records.ofNight(nightId), latDeg, schools.poleGoal));
     if (one) found.push(one);
   }
   return found.sort((a, b) => (a.takenAtUtc < b.takenAtUtc ? 1 : -1));

@@ -87,7 +87,7 @@ function beginning({ reading: { values }, steps, at }: InNight<Turn>): number | 
 
 function loggedTurns(records: NightRecords, adjuster: Adjuster): LoggedTurn[] {
   const logged: LoggedTurn[] = [];
-  for (const turn of records.known.latest('knobTurn', records.rig.mountId)) {
+  for (const turn of records.known.latest('knobTurn', { subjectId: records.rig.mountId })) {
     if (logged.length === KEPT_TURNS) break;
     if (turn.values.adjuster !== adjuster) continue;
     const there = inItsNight(turn, records);
@@ -152,7 +152,7 @@ function shiftOf(shift: ReadingOf<'lockShift'>, records: NightRecords): LockShif
 
 /** What tightening does to this mount; null before the first record. */
 export const lockShiftOfMount = oncePer((records: NightRecords): LearnedLockShift | null => {
-  const shifts = firstOf(records.known.latest('lockShift', records.rig.mountId), KEPT_SHIFTS).reverse();
+  const shifts = firstOf(records.known.latest('lockShift', { subjectId: records.rig.mountId }), KEPT_SHIFTS).reverse();
   return learnLockShift(shifts.flatMap((r) => shiftOf(r, records) ?? []));
 });
 

@@ -51,7 +51,7 @@ function biasBy(reading: ReadingOf<'scaleReading'>, records: NightRecords): numb
 /** The middle of the mount's last readings; null before the first that tells. */
 export const scaleBias = oncePer((records: NightRecords): ScaleBias | null => {
   const kept: number[] = [];
-  for (const reading of records.known.latest('scaleReading', records.rig.mountId)) {
+  for (const reading of records.known.latest('scaleReading', { subjectId: records.rig.mountId })) {
     if (kept.length === KEPT) break;
     const bias = biasBy(reading, records);
     if (bias !== null) kept.push(bias);

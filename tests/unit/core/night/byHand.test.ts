@@ -15,7 +15,7 @@ import { turnsTonight } from '../../../../src/core/night/pole/turnsTonight.ts';
 import { altFromTrack, siteNight, TRACK_STEP_MS } from '../../../../src/core/night/skyOfNight.ts';
 import type { Reading } from '../../../../src/core/records/reading.ts';
 import { ASSUMED } from '../../../../src/core/verdict/assumptions.ts';
-import type { NightEvents } from '../../../../src/core/sky/nightEvents.ts';
+import { moonAltDeg, type NightEvents } from '../../../../src/core/sky/nightEvents.ts';
 import { before, night } from '../../../support/nights.ts';
 import { at, error, mounts, turn } from '../../../support/polar.ts';
 import { nightRecords, NOW, reading, sites, world } from '../../../support/records.ts';
@@ -86,6 +86,15 @@ describe('the sky of a night', () => {
     const lastMs = view.fromMs + (moonTrack.altDeg.length - 1) * TRACK_STEP_MS;
     expect(lastMs).to.be.at.most(view.toMs);
     expect(view.toMs - lastMs).to.be.lessThan(TRACK_STEP_MS);
+  });
+
+  it('tracks the moon as it really goes', () => {
+    const { moonTrack } = siteNight(sites[0]!, '2026-11-24');
+    moonTrack.altDeg.forEach((altDeg, i) => {
+      const really = moonAltDeg(moonTrack.fromMs + i * TRACK_STEP_MS, sites[0]!);
+      expect(altDeg, `point ${i}`).to.be.closeTo(really, 0.4);
+    });
+    expect(Math.max(...moonTrack.altDeg) - Math.min(...moonTrack.altDeg)).to.be.greaterThan(30);
   });
 
   it('has altitudes between the points of a track, and its ends beyond them', () => {

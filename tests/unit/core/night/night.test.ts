@@ -194,6 +194,16 @@ describe('snapshots', () => {
     expect([present(parts), present(heavier)]).to.deep.equal([true, false]);
   });
 
+  it('a past night stands by its snapshot when its site is gone since', () => {
+    const all = {
+      ...world({ readings: [reading('note', { text: 'x' })] }),
+      sites: [],
+      snapshots: snapshotsById([snapshot]),
+    };
+    expect(recordsOfNight(all, 'n1', NOW + 3 * 24 * HOUR)?.site.id).to.equal(snapshot.site.id);
+    expect(recordsOfNight(all, 'n1', NOW), 'tonight does not').to.equal(null);
+  });
+
   it('is null when night, rig or site are gone', () => {
     expect(recordsOfNight(world(), 'other', NOW)).to.equal(null);
     expect(recordsOfNight({ ...world(), sites: [] }, 'n1', NOW)).to.equal(null);

@@ -99,6 +99,21 @@ describe('a night put away small', () => {
   });
 });
 
+describe('a reading that cannot be reckoned with', () => {
+  const hostile = {
+    ...reading('polarError', {}, { id: 'hostile' }),
+    get values(): never {
+      throw new RangeError('no values');
+    },
+  };
+  it('stands in the way of what is told of its night, not of reading the night', () => {
+    const night = wholeNight([hostile], () => 40);
+    expect(night.standing.readings).to.have.length(1);
+    expect(() => night.summary.polarArcmin).to.throw('no values');
+    expect(() => digestOf('n', night)).to.throw('no values');
+  });
+});
+
 describe('a snapshot put away small', () => {
   it('is the same when it is taken out, and has the print of its state', () => {
     const [one, other] = [snapshotOf(), snapshotOf({}, 's2', (rig) => ({ ...rig, name: 'Another' }))];
@@ -150,9 +165,13 @@ describe('nights that learn from nights put away', () => {
     const known = standingIn(watched).knownBy('demo-tonight-heron', at(30));
     expect(known.last('track', 'demo-heron-mount')?.nightId).to.equal('demo-night-22');
     expect([...looked]).to.deep.equal(['demo-night-22']);
+    const none = known.latest('feet', { takenWith: () => false });
+    expect([...none], 'nights of other rigs and sites are not taken out').to.deep.equal([]);
+    expect([...known.latest('track', { takenWith: (id) => id === 'demo-snapshot-heron' })]).to.have.length(2);
+    expect([...looked].sort()).to.deep.equal(['demo-night-22', 'demo-night-54']);
     expect(known.last('track', 'nothing')).to.equal(undefined);
     expect(known.nights()).to.equal(12);
-    expect([...looked]).to.deep.equal(['demo-night-22']);
+    expect(looked.size).to.equal(2);
   });
 
   it('in the order that sorting all of them gives, whatever nights overlap', () => {
