@@ -218,6 +218,7 @@ const WANTED: Record<string, number> = {
   find: 100,
   'find by date': 100,
   'longest freeze': 200,
+  'longest freeze, out and in': 200,
   'heap, MB': 250,
   'export, s': 8,
   'emptying, s': 8,

@@ -1,5 +1,5 @@
 import { line } from 'd3';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { z } from 'zod';
@@ -23,7 +23,8 @@ const formatDay = (ms: number): string => formatDate(new Date(ms).toISOString().
 /** More of them are one smear: then a line through their middle tells, and the shown night. */
 const MOST_DOTS = 200;
 
-function Trend({ points, shownId }: { points: readonly TrendPoint[]; shownId: string }) {
+/** Drawn again only when its points changed: thousands take a while. */
+const Trend = memo(function Trend({ points, shownId }: { points: readonly TrendPoint[]; shownId: string }) {
   const { format } = useShared();
   const [first, last] = [points[0], points.at(-1)];
   if (!first || !last || points.length < 2) return null;
@@ -65,7 +66,7 @@ function Trend({ points, shownId }: { points: readonly TrendPoint[]; shownId: st
       }}
     </ChartFrame>
   );
-}
+});
 
 /** A value as a bar against the largest of all rows: the eye compares before it reads. */
 function Small({ value, largest, words }: { value: number | null; largest: number; words: string }) {
@@ -170,6 +171,8 @@ export function LogbookBench() {
   const shown = useMemo(() => filterRows(rows, wanted), [rows, wanted]);
   const own = rows.find((r) => r.night.id === records.night.id);
   const trend = useMemo(() => polarTrend(shown), [shown]);
+  // What was pressed is answered first, the drawing follows.
+  const drawn = useDeferredValue(trend);
   return (
     <BenchLayout
       title="Logbook"
@@ -180,7 +183,7 @@ export function LogbookBench() {
         format,
       )}
       instrumentName="The trend"
-      instrument={<Trend points={trend} shownId={records.night.id} />}
+      instrument={<Trend points={drawn} shownId={records.night.id} />}
     >
       <Form.Control
         className="mt-2"
