@@ -1,19 +1,11 @@
 /** Adapters of the mechanics topics. */
-import { DEG_PER_RAD } from '../../src/core/math/angles.ts';
 import { dialReading } from '../../src/core/mount/dial.ts';
-import { polarDrift } from '../../src/core/mount/polarDrift.ts';
-import { toHorizontal } from '../../src/core/sky/horizontal.ts';
 import { ASSUMED } from '../../src/core/verdict/assumptions.ts';
-import { roundnessBudget } from '../../src/core/verdict/budget.ts';
-import {
-  fieldRotationRad,
-  polarErrorSizeArcmin,
-  refractionDriftArcsec,
-  type BudgetInput,
-  type PolarError,
-  type Tracking,
-} from '../../src/core/verdict/contributions.ts';
-import { isObject, list, num, numbers, object, oneOf, type Adapter, type JsonObject } from './types.ts';
+import { isGoodEnough, roundnessBudget } from '../../src/core/verdict/budget.ts';
+import type { PlannedSub, PolarError, Tracking } from '../../src/core/verdict/plannedSub.ts';
+import { isObject, list, num, numbers, object, oneOf, type Adapter, type Json, type JsonObject } from './types.ts';
+
+const isNumber = (value: Json | undefined): boolean => typeof value === 'number';
 
 export const dial: Adapter = (input) => {
   const south = oneOf(input, 'hemisphere', ['north', 'south']) === 'south';
@@ -50,17 +42,20 @@ function trackingOf(input: JsonObject): Tracking {
       rmsDecArcsec: num(input, 'guideRmsDecArcsec', 0),
       guideStarArcsec: [gx, gy],
       flexureArcsecPerMin: num(input, 'flexureArcsecPerMin', 0),
-      flexureDirectionDeg: null,
+      flexureDirectionDeg: isNumber(input['flexureDirectionDeg']) ? num(input, 'flexureDirectionDeg') : null,
     };
   }
   const { curve, refraction } = input;
   return {
     guided: false,
-    sinusoids: (input['periodicError'] === undefined ? [] : list(input, 'periodicError')).map((s) => ({
-      amplitudeArcsec: num(s, 'amplitudeArcsec'),
-      periodS: num(s, 'periodS'),
-    })),
-    curve: isObject(curve) ? { stepS: num(curve, 'stepS'), errorArcsec: numbers(curve, 'errorArcsec') } : null,
+    drive: {
+      sinusoids: (input['periodicError'] === undefined ? [] : list(input, 'periodicError')).map((s) => ({
+        amplitudeArcsec: num(s, 'amplitudeArcsec'),
+        periodS: num(s, 'periodS'),
+        phaseDeg: isNumber(s['phaseDeg']) ? num(s, 'phaseDeg') : null,
+      })),
+      curve: isObject(curve) ? { stepS: num(curve, 'stepS'), errorArcsec: numbers(curve, 'errorArcsec') } : null,
+    },
     raRateAxisArcsecPerMin: num(input, 'raRateAxisArcsecPerMin', 0),
     refraction: isObject(refraction)
       ? { latDeg: num(refraction, 'latitudeDeg'), haH: num(refraction, 'hourAngleH') }
@@ -68,7 +63,7 @@ function trackingOf(input: JsonObject): Tracking {
   };
 }
 
-function spacingOf(input: JsonObject): BudgetInput['spacing'] {
+function spacingOf(input: JsonObject): PlannedSub['spacing'] {
   if (!isObject(input['spacing'])) return null;
   const spacing = input['spacing'];
   const sigma = spacing['sigmaArcsec'];
@@ -79,7 +74,7 @@ function spacingOf(input: JsonObject): BudgetInput['spacing'] {
   };
 }
 
-function budgetInput(input: JsonObject): BudgetInput {
+function plannedSub(input: JsonObject): PlannedSub {
   return {
     scaleArcsecPerPx: num(input, 'scaleArcsecPerPx'),
     widthPx: num(input, 'widthPx'),
@@ -97,40 +92,19 @@ function budgetInput(input: JsonObject): BudgetInput {
   };
 }
 
-/** Figures that only some cases ask for. */
-function budgetExtras(given: BudgetInput): JsonObject {
-  const extras: JsonObject = {};
-  if (given.polar.known === 'components') {
-    const { polar } = given;
-    // The case files state the size of the drift within the one minute that begins at the hour angle.
-    const minute = polarDrift(polar, polar.latDeg, given.declinationDeg, polar.haH, 60);
-    extras['decDriftArcsecPerMin'] = Math.abs(minute.decArcsec);
-    extras['polarErrorArcmin'] = polarErrorSizeArcmin(polar);
-  }
-  if (!given.tracking.guided && given.tracking.refraction) {
-    const at = given.tracking.refraction;
-    extras['zenithDistanceDeg'] = 90 - toHorizontal(at.haH, given.declinationDeg, at.latDeg).altDeg;
-    extras['refractionDriftArcsec'] = Math.hypot(...refractionDriftArcsec(given, at));
-  }
-  return extras;
-}
-
 export const budget: Adapter = (input) => {
-  const given = budgetInput(input);
-  const found = roundnessBudget(given);
+  const found = roundnessBudget(plannedSub(input));
   return {
     out: {
-      covariances: Object.fromEntries(found.covariances.map(({ name, covariance: c }) => [name, [c.xx, c.xy, c.yy]])),
-      ratios: found.covariances.map((c) => c.ratio),
-      worstRatio: found.worstRatio,
-      worstAt: found.worstAt,
-      fwhmMajorArcsec: found.fwhmMajorArcsec,
-      fwhmMinorArcsec: found.fwhmMinorArcsec,
-      verdict: found.verdict,
-      items: found.items.map(({ item, fall, sigmaArcsec }) => ({ item, fall, sigmaArcsec })),
-      fallPolarTogether: found.fallPolarTogether,
-      fieldRotationArcmin: fieldRotationRad(given) * DEG_PER_RAD * 60,
-      ...budgetExtras(given),
+      evenFwhmArcsec: found.evenFwhmArcsec,
+      stretch50: found.stretch50,
+      stretch90: found.stretch90,
+      centreStretch90: found.centreStretch90,
+      shareRound: found.shareRound,
+      shareAcceptable: found.shareAcceptable,
+      // The case files have one word for long and swollen stars.
+      verdict: isGoodEnough(found.verdict) ? found.verdict : 'stretched',
+      items: found.stretches.map(({ item, fall }) => ({ item, fall })),
     },
   };
 };

@@ -2,7 +2,7 @@
 import { balanceOrder, unloadOrder } from '../../src/core/night/balance/balanceOrder.ts';
 import { errorsBefore, errorsTonight } from '../../src/core/night/pole/errorHistory.ts';
 import { goalOfNight } from '../../src/core/night/pole/goalOfNight.ts';
-import { nightAt } from '../../src/core/night/nightAt.ts';
+import { nightAt, OVERHEAD } from '../../src/core/night/nightAt.ts';
 import type { NightStatic } from '../../src/core/night/nightStatic.ts';
 import { watchAt } from '../../src/core/night/plan/watch.ts';
 import { settingOf } from '../../src/core/records/setting.ts';
@@ -74,7 +74,7 @@ function outdoors(night: NightStatic): Benches {
     goal: () => goalOfNight(night),
     errors: () => [errorsTonight(records), errorsBefore(records)],
     focus: () => [focusModel(night, null), focusModel(night, 4)],
-    tracking: () => trackingModel(night),
+    tracking: () => trackingModel(night, at().stars, at().target ?? OVERHEAD),
     checks: () => checksModel(night),
     watch: () => watchAt(night, moment),
     logbook: () => [

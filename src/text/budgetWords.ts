@@ -1,14 +1,16 @@
 /** Words of the roundness budget. */
-import type { BudgetItemName } from '../core/verdict/contributions.ts';
-import type { RoundnessVerdict } from '../core/verdict/budget.ts';
-import type { Source } from '../core/night/budgetSources.ts';
+import type { Judgement, Unlooked } from '../core/night/account/judgement.ts';
+import type { WorthTheTurn } from '../core/night/account/worthTheTurn.ts';
+import type { BudgetItemName } from '../core/verdict/plannedSub.ts';
+import type { Budget, RoundnessVerdict } from '../core/verdict/budget.ts';
+import type { Source } from '../core/night/account/budgetSources.ts';
 import type { Step } from '../core/records/reading.ts';
+import type { Format } from './format.ts';
 
 export const ITEM_NAMES: Record<BudgetItemName, string> = {
   periodicError: 'Periodic error',
   raRate: 'Tracking rate',
-  polarDrift: 'Polar drift',
-  fieldRotation: 'Field rotation',
+  polar: 'Polar error',
   guiding: 'Guiding',
   flexure: 'Flexure',
   spacing: 'Spacing',
@@ -22,8 +24,7 @@ export const ITEM_NAMES: Record<BudgetItemName, string> = {
 
 /** The station that mends an item; undefined when nothing on the mount can. */
 export const MENDED_BY: Partial<Record<BudgetItemName, Step>> = {
-  polarDrift: 'polar',
-  fieldRotation: 'polar',
+  polar: 'polar',
   balanceWind: 'balance',
   periodicError: 'tracking',
   raRate: 'tracking',
@@ -36,8 +37,7 @@ export const MENDED_BY: Partial<Record<BudgetItemName, Step>> = {
 export const ITEM_ADVICE: Record<BudgetItemName, string> = {
   periodicError: 'Shorten the sub, or guide.',
   raRate: 'Check the star rate and the hemisphere switch, or shorten the sub.',
-  polarDrift: 'Improve the polar alignment, or shorten the sub.',
-  fieldRotation: 'Improve the polar alignment; guiding does not take it away.',
+  polar: 'Improve the polar alignment, or shorten the sub: guiding does not take the turn of the field away.',
   guiding: 'Look at balance, backlash and the guide exposure.',
   flexure: 'Stiffen the guide scope’s clamp, or shorten the sub.',
   spacing: 'Check the distance from corrector to sensor.',
@@ -52,13 +52,15 @@ export const ITEM_ADVICE: Record<BudgetItemName, string> = {
 export const VERDICT_NAMES: Record<RoundnessVerdict, string> = {
   round: 'Round',
   acceptable: 'Acceptable',
-  elongated: 'Elongated',
+  long: 'Long',
+  swollen: 'Swollen',
 };
 
 export const VERDICT_QUESTION: Record<RoundnessVerdict, string> = {
   round: 'Good enough. Nothing on the mount needs mending for this sub.',
-  acceptable: 'Slightly long stars. Worth mending when it is quick.',
-  elongated: 'Stars will be long. Mend the first item or shorten the sub.',
+  acceptable: 'Stars stretch a little. Worth mending when it is quick.',
+  long: 'Stars will be long. Mend the first item or shorten the sub.',
+  swollen: 'Stars will be wide all round. Mend the first item or shorten the sub.',
 };
 
 export const BASIS_WORDS: Record<Source['basis'], string> = {
@@ -67,3 +69,33 @@ export const BASIS_WORDS: Record<Source['basis'], string> = {
   given: 'from your rig',
   notChecked: 'not checked',
 };
+
+/** More are not read at a glance. */
+const MOST_NAMED = 2;
+
+/** `Round`, or `Cannot tell: pole, focus`. */
+export function judgementName({ state, unlooked }: Judgement): string {
+  if (state !== 'cannotTell') return VERDICT_NAMES[state];
+  return `Cannot tell: ${unlooked.slice(0, MOST_NAMED).join(', ')}`;
+}
+
+/** What to look at, and where. */
+export const LOOK_AT: Record<Unlooked, { words: string; step: Step }> = {
+  pole: {
+    words: 'Look for the pole: so far only bearing and latitude scale say where the axis points.',
+    step: 'polar',
+  },
+  focus: { words: 'Focus, and record it: nobody has looked at a star tonight.', step: 'pointing' },
+  spacing: { words: 'Check the distance to the sensor, or look at the corners of a frame.', step: 'light-path' },
+};
+
+/** `Nine in ten stay under 1.11 times the width that air and optics allow, 3.1″.` */
+export function stretchWords({ stretch90, evenFwhmArcsec }: Pick<Budget, 'stretch90' | 'evenFwhmArcsec'>, f: Format) {
+  return `Nine in ten stay under ${f.number(stretch90, 2)} times the width that air and optics allow, ${f.quantity(evenFwhmArcsec, 'arcsec', 1)}.`;
+}
+
+/** `Pole from 4.1′ to 1.8′: about 8 min, 4 subs lost, 0 won. Leave it.` */
+export function worthWords({ fromArcmin, toArcmin, minutes, lost, won, worth }: WorthTheTurn, f: Format): string {
+  const price = `about ${f.duration(minutes * 60)}, ${lost} subs lost, ${won} won`;
+  return `Pole from ${f.quantity(fromArcmin, 'arcmin', 1)} to ${f.quantity(toArcmin, 'arcmin', 1)}: ${price}. ${worth ? 'Turn now.' : 'Leave it.'}`;
+}

@@ -20,7 +20,8 @@ export const TUBE_NAMES: Record<TubeKind, string> = { lens: 'lens', refractor: '
 export const STAR_NAMES: Record<RoundnessVerdict, string> = {
   round: 'round',
   acceptable: 'acceptable',
-  elongated: 'elongated',
+  long: 'long',
+  swollen: 'swollen',
 };
 
 export type ChoiceSaying =

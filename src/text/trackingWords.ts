@@ -5,34 +5,44 @@ import type { Said } from './said.ts';
 
 export type TrackingSaying =
   | { code: 'incomplete' }
-  | { code: 'guided'; subS: number }
   | { code: 'keep'; subS: number; share: number }
   | { code: 'shorten'; subS: number; longestS: number }
-  | { code: 'none'; shortestS: number };
+  | { code: 'none'; shortestS: number; guided: boolean };
 
 export function trackingSentence(s: TrackingSaying, f: Format): Said {
   switch (s.code) {
     case 'incomplete':
       return 'Choose a **tube and a camera** for this rig in Kit.';
-    case 'guided':
-      return `Keep **${f.duration(s.subS)}**: guiding takes the drive’s swing away.`;
     case 'keep':
       return `Keep **${f.duration(s.subS)}**: about ${f.quantity(s.share, 'percent')} of the subs stay usable.`;
     case 'shorten':
       return `Shorten the sub to **${f.duration(s.longestS)}**.`;
     case 'none':
-      return 'Guide, or **use a shorter focal length**: even the shortest subs trail.';
+      return s.guided
+        ? '**Mend the first item** in the verdict: even the shortest subs trail.'
+        : 'Guide, or **use a shorter focal length**: even the shortest subs trail.';
   }
 }
 
-export function trackingReason(s: TrackingSaying, about: { measured: boolean; share: number }, f: Format): string {
-  if (s.code === 'incomplete') return 'How long a star may move follows from the image scale.';
-  const basis = about.measured
+export type TrackingBasis = {
+  /** The periodic error was measured; null when guiding takes it away. */
+  measured: boolean | null;
+  share: number;
+  /** Share that would be usable without guiding; null for a rig that does not guide. */
+  unguidedShare: number | null;
+};
+
+function basisWords({ measured, unguidedShare }: TrackingBasis, f: Format): string {
+  if (unguidedShare !== null) return `without guiding ${f.quantity(unguidedShare, 'percent')} would be usable`;
+  return measured === true
     ? 'from your measured periodic error'
     : 'from an assumed periodic error: type in yours below';
-  if (s.code === 'guided')
-    return `Without guiding ${f.quantity(about.share, 'percent')} of these subs would be usable, ${basis}.`;
-  if (s.code === 'none') return `Under nine in ten subs of ${f.duration(s.shortestS)} would be usable, ${basis}.`;
+}
+
+export function trackingReason(s: TrackingSaying, about: TrackingBasis, f: Format): string {
+  if (s.code === 'incomplete') return 'How long a star may move follows from the image scale.';
+  const basis = basisWords(about, f);
+  if (s.code === 'none') return `Under nine in ten subs of ${f.duration(s.shortestS)} would be usable; ${basis}.`;
   return `Nine in ten usable subs is the mark; at this length it is ${f.quantity(about.share, 'percent')}, ${basis}.`;
 }
 

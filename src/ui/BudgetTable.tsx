@@ -1,6 +1,7 @@
 import { memo, useId } from 'react';
-import type { BudgetSources, Source } from '../core/night/budgetSources.ts';
-import type { Budget, BudgetItem } from '../core/verdict/budget.ts';
+import type { BudgetSources, Source } from '../core/night/account/budgetSources.ts';
+import type { Budget } from '../core/verdict/budget.ts';
+import type { BudgetItemName } from '../core/verdict/plannedSub.ts';
 import { BASIS_WORDS, ITEM_NAMES, MENDED_BY } from '../text/budgetWords.ts';
 import type { Format } from '../text/format.ts';
 
@@ -31,8 +32,8 @@ function Bar({ percent, basis, colour }: { percent: number; basis: Source['basis
 }
 
 type RowProps = {
-  item: BudgetItem['item'];
-  group: BudgetItem['group'];
+  item: BudgetItemName;
+  widens: boolean;
   basis: Source['basis'];
   percent: number;
   figure: string;
@@ -40,8 +41,8 @@ type RowProps = {
 };
 
 /** Takes plain values only, so that a row is drawn again only when what it shows has changed. */
-const Row = memo(function Row({ item, group, basis, percent, figure, here }: RowProps) {
-  const colour = group === 'widens' ? 'var(--pale)' : here ? 'var(--action)' : 'var(--bar)';
+const Row = memo(function Row({ item, widens, basis, percent, figure, here }: RowProps) {
+  const colour = widens ? 'var(--pale)' : here ? 'var(--action)' : 'var(--bar)';
   return (
     <tr className={here ? 'here' : undefined} title={BASIS_WORDS[basis]}>
       <th scope="row">
@@ -56,35 +57,38 @@ const Row = memo(function Row({ item, group, basis, percent, figure, here }: Row
   );
 });
 
+type Entry = { item: BudgetItemName; fwhmArcsec: number };
+
+/** What stretches, ranked; what was never checked stands at the end, because nothing can be said of its size. */
+function stretchEntries({ stretches }: Budget, sources: BudgetSources): Entry[] {
+  const unchecked = sources.spacing?.basis === 'notChecked' && !stretches.some((e) => e.item === 'spacing');
+  return unchecked ? [...stretches, { item: 'spacing', fwhmArcsec: 0 }] : stretches;
+}
+
 /** The two groups: what stretches the star, ranked; pale, what widens it evenly. */
 export function BudgetTable({ budget, sources, format, here }: Props) {
-  const widest = Math.max(...budget.items.map((i) => i.fwhmArcsec), 0.1);
-  const toRow = ({ item, group, fwhmArcsec }: BudgetItem) => {
-    const basis = sources[item]?.basis ?? 'given';
-    const percent = Math.round(Math.max(1.5, Math.min(1, fwhmArcsec / widest) * 99));
-    const figure = basis === 'notChecked' && fwhmArcsec === 0 ? 'unchecked' : format.quantity(fwhmArcsec, 'arcsec');
-    return (
-      <Row
-        key={item}
-        item={item}
-        group={group}
-        basis={basis}
-        percent={percent}
-        figure={figure}
-        here={MENDED_BY[item] === here}
-      />
-    );
-  };
-  const rows = (group: BudgetItem['group']) => budget.items.filter((i) => i.group === group).map(toRow);
+  const stretches = stretchEntries(budget, sources);
+  const widest = Math.max(...[...stretches, ...budget.widens].map((e) => e.fwhmArcsec), 0.1);
+  const toRow =
+    (widens: boolean) =>
+    ({ item, fwhmArcsec }: Entry) => {
+      const basis = sources[item]?.basis ?? 'given';
+      const percent = Math.round(Math.max(1.5, Math.min(1, fwhmArcsec / widest) * 99));
+      const figure = basis === 'notChecked' && fwhmArcsec === 0 ? 'unchecked' : format.quantity(fwhmArcsec, 'arcsec');
+      const isHere = MENDED_BY[item] === here;
+      return (
+        <Row key={item} item={item} widens={widens} basis={basis} percent={percent} figure={figure} here={isHere} />
+      );
+    };
   return (
     <>
       <table className="budget">
         <caption>Stretches the star</caption>
-        <tbody>{rows('stretches')}</tbody>
+        <tbody>{stretches.map(toRow(false))}</tbody>
       </table>
       <table className="budget widens">
         <caption>Widens it evenly</caption>
-        <tbody>{rows('widens').reverse()}</tbody>
+        <tbody>{budget.widens.map(toRow(true))}</tbody>
       </table>
     </>
   );

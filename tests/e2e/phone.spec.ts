@@ -48,7 +48,7 @@ test('by touch: the trial, the verdict sheet, the ribbon and Red', async ({ page
   await page.getByRole('button', { name: 'Stays anywhere' }).tap();
   await expect(sentence(page)).toContainText('Balanced at 299 mm');
   await page.getByRole('button', { name: 'Close this notice' }).tap();
-  await page.getByRole('button', { name: /Round/ }).tap();
+  await page.getByRole('button', { name: /Cannot tell: pole, focus/ }).tap();
   await expect(page.getByRole('dialog')).toContainText('Stretches the star');
   await page.getByRole('button', { name: 'Close' }).tap();
   await page.getByRole('link', { name: /Polar alignment/ }).tap();

@@ -1,14 +1,15 @@
 import { lazy, Suspense, useState } from 'react';
 import { useLocation } from 'react-router';
 import { fromUtcText } from '../../core/time/utc.ts';
-import type { Budget } from '../../core/verdict/budget.ts';
+import type { StarsAt } from '../../core/night/nightAt.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { ITEM_ADVICE, ITEM_NAMES, MENDED_BY, VERDICT_NAMES, VERDICT_QUESTION } from '../../text/budgetWords.ts';
+import { judgementName, stretchWords } from '../../text/budgetWords.ts';
 import { CAUTIONS } from '../../text/cautions.ts';
 import { stationOf } from '../../text/stations.ts';
 import { BudgetTable } from '../../ui/BudgetTable.tsx';
 import { StarShape } from '../../ui/StarShape.tsx';
+import { Advice } from './Advice.tsx';
 
 /** Fetched when it is first pulled up. */
 const PullUpSheet = lazy(async () => ({ default: (await import('../../ui/PullUpSheet.tsx')).PullUpSheet }));
@@ -20,42 +21,20 @@ function useStep(): string {
   return useLocation().pathname.split('/')[3] ?? '';
 }
 
-function Verdict({ budget }: { budget: Budget }) {
+function Verdict({ stars: { budget, judgement } }: { stars: StarsAt }) {
   const { format } = useShared();
   return (
     <>
       <div className="verdict">
-        <StarShape ratio={budget.worstRatio} />
-        <strong>{VERDICT_NAMES[budget.verdict]}</strong>
-        <span className="figures">{format.number(budget.worstRatio, 2)}</span>
+        <StarShape star={budget.star} evenFwhmArcsec={budget.evenFwhmArcsec} />
+        <strong>{judgementName(judgement)}</strong>
       </div>
-      <p className="soft mb-1">
-        length over width in the worst corner;{' '}
-        {budget.centreVerdict === budget.verdict
-          ? 'the centre is the same'
-          : `the centre is ${VERDICT_NAMES[budget.centreVerdict].toLowerCase()}`}
-        , {format.quantity(budget.fwhmMajorArcsec, 'arcsec', 1)} wide
+      <p className="share">
+        <span className="figures">{format.quantity(budget.shareAcceptable, 'percent')}</span>
+        of the subs usable{judgement.state === 'cannotTell' && ', if what is assumed holds'}
       </p>
+      <p className="soft mb-1">{stretchWords(budget, format)}</p>
     </>
-  );
-}
-
-/** What would mend most, and where. */
-function Advice({ budget }: { budget: Budget }) {
-  const first = budget.items.find((i) => i.group === 'stretches');
-  const station = first ? MENDED_BY[first.item] : undefined;
-  const mends = budget.verdict !== 'round' && first && first.fall > 0.005;
-  return (
-    <div className="section">
-      <h2>Good enough?</h2>
-      <p className="mb-1">{VERDICT_QUESTION[budget.verdict]}</p>
-      {mends && (
-        <p className="mb-1">
-          First: <strong>{ITEM_NAMES[first.item].toLowerCase()}</strong>. {ITEM_ADVICE[first.item]}
-          {station !== undefined && ` Station: ${stationOf(station)?.name ?? ''}.`}
-        </p>
-      )}
-    </div>
   );
 }
 
@@ -89,7 +68,7 @@ function MarginContent() {
   const step = useStep();
   const station = stationOf(step);
   const { train } = night.numbers;
-  if (!at.budget || !night.budget || !train) {
+  if (!at.stars || !night.budget || !train) {
     return (
       <p>
         <strong>No verdict yet.</strong> The rig needs a tube, a camera and their numbers. Enter them in Kit.
@@ -104,9 +83,9 @@ function MarginContent() {
           {format.quantity(train.focalEffectiveMm, 'opticsMm', 0)}
         </strong>
       </p>
-      <Verdict budget={at.budget} />
-      <BudgetTable budget={at.budget} sources={night.budget.sources} format={format} here={step} />
-      <Advice budget={at.budget} />
+      <Verdict stars={at.stars} />
+      <BudgetTable budget={at.stars.budget} sources={night.budget.sources} format={format} here={step} />
+      <Advice stars={at.stars} />
       {step === 'polar' && (
         <Suspense>
           <GoalInMargin />
@@ -137,13 +116,13 @@ export function MarginSheet() {
   };
   const at = useNightAt();
   const { format } = useShared();
-  const { budget } = at;
+  const { stars } = at;
   return (
     <>
       <button type="button" className="sheet-button" onClick={pull}>
-        {budget ? <StarShape ratio={budget.worstRatio} /> : null}
-        <strong>{budget ? VERDICT_NAMES[budget.verdict] : 'No verdict yet'}</strong>
-        <span className="figures">{budget ? format.number(budget.worstRatio, 2) : ''}</span>
+        {stars ? <StarShape star={stars.budget.star} evenFwhmArcsec={stars.budget.evenFwhmArcsec} /> : null}
+        <strong>{stars ? judgementName(stars.judgement) : 'No verdict yet'}</strong>
+        <span className="figures">{stars ? format.quantity(stars.budget.shareAcceptable, 'percent') : ''}</span>
         <span className="soft">why</span>
       </button>
       {opened && (

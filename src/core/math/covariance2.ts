@@ -3,14 +3,6 @@ export type Covariance2 = { readonly xx: number; readonly xy: number; readonly y
 
 export const NO_SPREAD: Covariance2 = { xx: 0, xy: 0, yy: 0 };
 
-export function addCovariance(a: Covariance2, b: Covariance2): Covariance2 {
-  return { xx: a.xx + b.xx, xy: a.xy + b.xy, yy: a.yy + b.yy };
-}
-
-export function subtractCovariance(a: Covariance2, b: Covariance2): Covariance2 {
-  return { xx: a.xx - b.xx, xy: a.xy - b.xy, yy: a.yy - b.yy };
-}
-
 /** Equal spread `variance` on both axes. */
 export function roundSpread(variance: number): Covariance2 {
   return { xx: variance, xy: 0, yy: variance };
@@ -21,11 +13,6 @@ export function spreadAlong(x: number, y: number, variance: number): Covariance2
   const square = x * x + y * y;
   if (square === 0) return NO_SPREAD;
   return { xx: (variance * x * x) / square, xy: (variance * x * y) / square, yy: (variance * y * y) / square };
-}
-
-/** Spread of a star drawn evenly along the vector (x, y): length^2/12 along it (variance of a uniform distribution). */
-export function uniformTrail(x: number, y: number): Covariance2 {
-  return spreadAlong(x, y, (x * x + y * y) / 12);
 }
 
 /** Eigenvalues, largest first; rounding below zero is cut at zero. */

@@ -55,6 +55,23 @@ function topAngle(pointing: Vec3, top: Vec3): number {
   );
 }
 
+/** The axis as seen from a star's hour angle, arcmin, for small errors: `alongArcmin` turns the field and drifts the star in
+ *  right ascension, `acrossArcmin` drifts it in declination, which falls by 0.2625 arcsec a minute for each.
+ *  Source: rotation about a nearby axis to first order; e cos u and e sin u, u the direction of the axis from the pole. */
+export function axisSeenFrom(
+  { altErrorArcmin, azErrorArcmin }: AxisError,
+  latDeg: number,
+  haH: number,
+): { alongArcmin: number; acrossArcmin: number } {
+  const hemisphere = latDeg < 0 ? -1 : 1;
+  const ha = haH * 15 * RAD_PER_DEG;
+  const onSkyAz = azErrorArcmin * Math.cos(latDeg * RAD_PER_DEG);
+  return {
+    alongArcmin: hemisphere * (altErrorArcmin * Math.cos(ha) - onSkyAz * Math.sin(ha)),
+    acrossArcmin: hemisphere * (altErrorArcmin * Math.sin(ha) + onSkyAz * Math.cos(ha)),
+  };
+}
+
 export type Drift = {
   /** + = the star moves north in the picture. */
   decArcsec: number;

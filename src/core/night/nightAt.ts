@@ -5,7 +5,9 @@ import { localSiderealHours } from '../sky/ephemeris.ts';
 import { toHorizontal } from '../sky/horizontal.ts';
 import { SUN_LIMIT_DEG } from '../sky/nightEvents.ts';
 import { roundnessBudget, type Budget } from '../verdict/budget.ts';
-import { budgetInputAt } from './budgetSources.ts';
+import type { PlannedSub } from '../verdict/plannedSub.ts';
+import { plannedSubAt } from './account/budgetSources.ts';
+import { judgeStars, unlookedOf, type Judgement } from './account/judgement.ts';
 import type { NightStatic } from './nightStatic.ts';
 import { subAt } from './plan/plan.ts';
 import { altFromTrack } from './skyOfNight.ts';
@@ -23,6 +25,8 @@ export type NightEvent = {
   timeMs: number;
 };
 
+export type StarsAt = { sub: PlannedSub; budget: Budget; judgement: Judgement };
+
 export type NightAt = {
   timeMs: number;
   siderealH: number;
@@ -31,7 +35,8 @@ export type NightAt = {
   moonAltDeg: number;
   poleStar: PolePoint;
   polePattern: PolePoint[];
-  budget: Budget | null;
+  /** The sub that would be taken now, its account and what that lets one say; null when the light path is incomplete. */
+  stars: StarsAt | null;
   next: NightEvent | null;
   /** Index of the sub that runs at this time, or null. */
   subIndex: number | null;
@@ -76,6 +81,17 @@ export function nightEventList(night: NightStatic): NightEvent[] {
     .sort((a, b) => a.timeMs - b.timeMs);
 }
 
+/** Where a star is judged when there is no target. */
+export const OVERHEAD = { haH: 0, altDeg: 90 };
+
+function starsAt({ budget: base, records }: NightStatic, { haH, altDeg }: typeof OVERHEAD): StarsAt | null {
+  if (!base) return null;
+  const { limits, site } = records;
+  const sub = plannedSubAt(base, site.latDeg, haH, altDeg);
+  const budget = roundnessBudget(sub, limits);
+  return { sub, budget, judgement: judgeStars(budget, unlookedOf(records, base.sources), limits) };
+}
+
 /** The state of the night at an instant. */
 export function nightAt(night: NightStatic, timeMs: number): NightAt {
   const { site } = night.records;
@@ -103,12 +119,7 @@ export function nightAt(night: NightStatic, timeMs: number): NightAt {
     moonAltDeg: altFromTrack(night.sky.moonTrack, timeMs),
     poleStar: polePoint(night.sky.poleStar),
     polePattern: night.sky.polePattern.map(polePoint),
-    budget: night.budget
-      ? roundnessBudget(
-          budgetInputAt(night.budget, site.latDeg, target?.haH ?? 0, target?.altDeg ?? 90),
-          night.records.limits,
-        )
-      : null,
+    stars: starsAt(night, target ?? OVERHEAD),
     next: nightEventList(night).find((e) => e.timeMs > timeMs) ?? null,
     subIndex: night.plan ? subAt(night.plan.subs, timeMs) : null,
   };

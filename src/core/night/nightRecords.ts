@@ -8,7 +8,7 @@ import type { Rig, Schools } from '../records/rig.ts';
 import type { Site, Target } from '../records/site.ts';
 import { localNoon, usableZone } from '../time/civil.ts';
 import { MS_PER_DAY, toUtcText } from '../time/utc.ts';
-import type { RatioLimits } from '../verdict/assumptions.ts';
+import type { StretchLimits } from '../verdict/assumptions.ts';
 import { standingIn, type PastReadings, type ReadingLists, type ReadingsByNight } from './readingIndex.ts';
 import { statePrint, type SnapshotsById } from './storedSnapshot.ts';
 import { partsOfRig } from '../rig/rigState.ts';
@@ -32,7 +32,7 @@ export type NightRecords = {
    *  what one night says to another. */
   ofNight: (nightId: string) => readonly Reading[];
   otherNight: (nightId: string) => NightRecords | null;
-  limits: RatioLimits;
+  limits: StretchLimits;
   /** The rig's own schools of practice over the user's. */
   schools: Schools;
   /** Snapshots that hold rig, parts and site exactly as shown: readings with another one were taken before a change. */
@@ -53,7 +53,7 @@ export type AllRecords = {
   targets: readonly Target[];
   readings: ReadingsByNight;
   snapshots: SnapshotsById;
-  limits: RatioLimits;
+  limits: StretchLimits;
   schools: Schools;
 };
 

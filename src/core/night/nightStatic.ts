@@ -6,7 +6,7 @@ import { raBalance, type RaBalance } from '../mount/balance.ts';
 import type { Load } from '../mount/load.ts';
 import { judgeSteadiness } from '../mount/steadiness.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
-import { budgetBase, type BudgetBase } from './budgetSources.ts';
+import { budgetBase, type BudgetBase } from './account/budgetSources.ts';
 import type { Span } from '../time/span.ts';
 import { darkSpan, intersect, longest, upSpans } from './plan/darkness.ts';
 import { learnedOf, type Learned } from './learned.ts';

@@ -9,7 +9,6 @@ import { summaryOf, type NightSummary } from './nightSummary.ts';
 const OF_ITS_OWN_NIGHT = [
   'check',
   'note',
-  'timing',
   'driftMark',
   'battery',
   'seeing',

@@ -8,10 +8,10 @@ type Driven = Pick<MountPart, 'mountKind' | 'drive' | 'belt' | 'wormTeeth' | 'dr
 /** What the periodic error of a mount is taken to be before it was measured. */
 export function assumedSinusoids(mount: Driven | null): Sinusoid[] {
   const { smallTracker, geared, belt, strainWave } = ASSUMED.periodicPeakToPeakArcsec;
-  if (mount === null) return [{ amplitudeArcsec: geared / 2, periodS: wormPeriodS(ASSUMED.wormTeeth) }];
+  if (mount === null) return [{ amplitudeArcsec: geared / 2, periodS: wormPeriodS(ASSUMED.wormTeeth), phaseDeg: null }];
   const isTracker = mount.mountKind === 'trackerBallHead' || mount.mountKind === 'trackerBracket';
   const peakToPeak = mount.drive === 'strainWave' ? strainWave : isTracker ? smallTracker : mount.belt ? belt : geared;
   const ownPeriod =
     mount.drive === 'strainWave' ? ASSUMED.strainWavePeriodS : wormPeriodS(mount.wormTeeth ?? ASSUMED.wormTeeth);
-  return [{ amplitudeArcsec: peakToPeak / 2, periodS: mount.drivePeriodS ?? ownPeriod }];
+  return [{ amplitudeArcsec: peakToPeak / 2, periodS: mount.drivePeriodS ?? ownPeriod, phaseDeg: null }];
 }

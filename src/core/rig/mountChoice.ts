@@ -6,9 +6,9 @@ import { imageScaleArcsecPerPx } from '../optics/train.ts';
 import { guessTube, type TubeGuess } from '../optics/tubeClasses.ts';
 import { requirePositive } from '../result.ts';
 import { altAzExposureS } from '../sky/altAzExposure.ts';
-import { ASSUMED, type RatioLimits } from '../verdict/assumptions.ts';
-import { roundnessBudget, verdictOf, type RoundnessVerdict } from '../verdict/budget.ts';
-import type { BudgetInput, Tracking } from '../verdict/contributions.ts';
+import { ASSUMED, type StretchLimits } from '../verdict/assumptions.ts';
+import { isGoodEnough, roundnessBudget, type Budget, type RoundnessVerdict } from '../verdict/budget.ts';
+import type { PlannedSub, Tracking } from '../verdict/plannedSub.ts';
 import { assumedSinusoids } from './assumedDrive.ts';
 import { PIVOT_ABOVE_HUB_M } from './pivot.ts';
 
@@ -20,7 +20,7 @@ export type ChoiceQuestion = {
   camera: { pixelUm: number; widthPx: number; heightPx: number; massKg: number };
   latDeg: number;
   shareUsed: number;
-  limits: RatioLimits;
+  limits: StretchLimits;
 };
 
 export type ChosenOptics = { focalMm: number; apertureMm: number; scaleArcsecPerPx: number; tube: TubeGuess };
@@ -30,8 +30,9 @@ export type ClassAnswer = {
   loadShare: number;
   load: LoadVerdict;
   stars: RoundnessVerdict;
-  /** Length over width with this class's assumed drive; null for an alt-azimuth mount, which turns the field instead. */
-  ratio: number | null;
+  /** What nine in ten subs stay within with this class's assumed drive, and how many stay usable; null for an alt-azimuth
+   *  mount, which turns the field instead. */
+  account: Pick<Budget, 'stretch90' | 'shareAcceptable'> | null;
   /** Everything that is carried outside, weights too. */
   carriedKg: number;
   pieces: number;
@@ -92,17 +93,16 @@ function trackingOf(mount: MountClass, guided: boolean): Tracking {
   }
   return {
     guided: false,
-    sinusoids: assumedSinusoids({ ...mount, wormTeeth: null, drivePeriodS: null }),
-    curve: null,
+    drive: { sinusoids: assumedSinusoids({ ...mount, wormTeeth: null, drivePeriodS: null }), curve: null },
     raRateAxisArcsecPerMin: ASSUMED.raRateAxisArcsecPerMin,
     refraction: null,
   };
 }
 
 /** The same account as everywhere, with what is assumed of a mount of this class set up by eye. */
-function ratioOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOptics): number {
-  const { camera, exposureS, guided } = question;
-  const input: BudgetInput = {
+function accountOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOptics): Budget {
+  const { camera, exposureS, guided, limits } = question;
+  const sub: PlannedSub = {
     scaleArcsecPerPx: optics.scaleArcsecPerPx,
     widthPx: camera.widthPx,
     heightPx: camera.heightPx,
@@ -117,7 +117,7 @@ function ratioOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOpti
     tracking: trackingOf(mount, guided),
     spacing: null,
   };
-  return roundnessBudget(input).worstRatio;
+  return roundnessBudget(sub, limits);
 }
 
 /** The eyepiece of a reflector sits near its front end, that of every other tube at its rear. */
@@ -145,23 +145,18 @@ function answerFor(
 ): ClassAnswer {
   const loadShare = tubeSideKg / (mount.ratedKg * question.shareUsed);
   const turnsField = mount.mountKind === 'altAzimuth';
-  const ratio = turnsField ? null : ratioOf(mount, question, optics);
-  const stars =
-    ratio === null
-      ? question.exposureS <= altAzLimitS
-        ? 'acceptable'
-        : 'elongated'
-      : verdictOf(ratio, question.limits);
+  const account = turnsField ? null : accountOf(mount, question, optics);
+  const stars = account?.verdict ?? (question.exposureS <= altAzLimitS ? 'acceptable' : 'long');
   const load = loadVerdict(loadShare);
   return {
     mount,
     loadShare,
     load,
     stars,
-    ratio,
+    account,
     ...carried(mount, tubeSideKg),
     eyeHeightM: eyeHeightM(mount, optics.tube),
-    enough: load !== 'over' && stars !== 'elongated',
+    enough: load !== 'over' && isGoodEnough(stars),
   };
 }
 

@@ -1,7 +1,8 @@
-/** How far a periodic error spreads a star during one exposure, as a variance at the axis in arcsec^2. */
+/** How a periodic error moves a star within one exposure. Times run from mid-exposure, errors are at the axis. */
 import { sinc } from '../math/angles.ts';
 
-export type Sinusoid = { amplitudeArcsec: number; periodS: number };
+/** `phaseDeg` at the start of the measured stretch; null = nobody knows. */
+export type Sinusoid = { amplitudeArcsec: number; periodS: number; phaseDeg: number | null };
 export type ErrorCurve = { stepS: number; errorArcsec: readonly number[] };
 
 /** Seconds of a sidereal day: worm period = this / teeth of the worm wheel. */
@@ -12,33 +13,63 @@ export function wormPeriodS(teeth: number): number {
   return SIDEREAL_DAY_S / teeth;
 }
 
-/** Mean variance over all phases of sinusoids within an exposure: sum of A^2/2 (1 - sinc^2(pi t/T)); each sinusoid has
- *  its own phase, so the parts add. */
-export function sinusoidVariance(sinusoids: readonly Sinusoid[], exposureS: number): number {
-  return sinusoids.reduce((total, { amplitudeArcsec, periodS }) => {
-    const s = sinc((Math.PI * exposureS) / periodS);
-    return total + (amplitudeArcsec ** 2 / 2) * (1 - s * s);
-  }, 0);
+/** Variance of the path (arcsec^2), and its covariance with time (arcsec s). */
+export type PathMoments = { variance: number; withTime: number };
+
+/** First spherical Bessel function; near 0 its series, where the difference would lose its digits. */
+function j1(u: number): number {
+  return Math.abs(u) < 1e-3 ? u / 3 : (Math.sin(u) - u * Math.cos(u)) / (u * u);
 }
 
-/** Mean over all starts of the population variance inside a window of one exposure sliding over a measured curve. A
- *  window longer than the curve is cut to the curve. */
-export function curveVariance(curve: ErrorCurve, exposureS: number): number {
-  const values = curve.errorArcsec;
-  const width = Math.min(values.length, Math.max(1, Math.round(exposureS / curve.stepS)));
-  const mean = values.reduce((a, b) => a + b, 0) / values.length;
-  let [sum, squares, total] = [0, 0, 0];
-  values.forEach((value, i) => {
-    // Differences from the overall mean keep the running sums small, so that no digits are lost.
-    const entering = value - mean;
-    sum += entering;
-    squares += entering * entering;
-    if (i >= width) {
-      const leaving = (values[i - width] ?? 0) - mean;
-      sum -= leaving;
-      squares -= leaving * leaving;
+/** The path that sines draw together in one exposure, as a function of their phases at mid-exposure: one of 6 arcsec over
+ *  a whole period has a variance of 18. What does not depend on the phases is worked out once.
+ *  Source: integrals of products of sines over an interval.
+ *  @param exposureS length of the exposure, > 0. */
+export function wavePaths(
+  sinusoids: readonly Sinusoid[],
+  exposureS: number,
+): (phaseRad: (wave: number) => number) => PathMoments {
+  const waves = sinusoids.map(({ amplitudeArcsec, periodS }) => ({
+    amplitude: amplitudeArcsec,
+    u: (Math.PI * exposureS) / periodS,
+  }));
+  const pairs = waves.flatMap((a, i) =>
+    waves.slice(i).map((b, k) => {
+      const share = a.amplitude * b.amplitude * (k === 0 ? 1 : 2);
+      const [apart, together] = [sinc(a.u - b.u), sinc(a.u + b.u)];
+      return {
+        i,
+        j: i + k,
+        cosines: (share * (apart - together)) / 2,
+        sines: share * ((apart + together) / 2 - sinc(a.u) * sinc(b.u)),
+      };
+    }),
+  );
+  const time = waves.map(({ amplitude, u }) => amplitude * (exposureS / 2) * j1(u));
+  const sin = new Float64Array(waves.length);
+  const cos = new Float64Array(waves.length);
+  return (phaseRad) => {
+    let [variance, withTime] = [0, 0];
+    time.forEach((factor, i) => {
+      sin[i] = Math.sin(phaseRad(i));
+      cos[i] = Math.cos(phaseRad(i));
+      withTime += factor * cos[i];
+    });
+    for (const { i, j, cosines, sines } of pairs) {
+      variance += cosines * (cos[i] as number) * (cos[j] as number) + sines * (sin[i] as number) * (sin[j] as number);
     }
-    if (i >= width - 1) total += squares / width - (sum / width) ** 2;
+    return { variance, withTime };
+  };
+}
+
+/** The same for a path known at instants `stepS` apart, centred on mid-exposure: moments of the samples. */
+export function sampledPath(errorsArcsec: readonly number[], stepS: number): PathMoments {
+  const count = errorsArcsec.length;
+  const mean = errorsArcsec.reduce((a, b) => a + b, 0) / count;
+  let [variance, withTime] = [0, 0];
+  errorsArcsec.forEach((error, i) => {
+    variance += (error - mean) ** 2 / count;
+    withTime += ((i - (count - 1) / 2) * stepS * (error - mean)) / count;
   });
-  return total / (values.length - width + 1);
+  return { variance, withTime };
 }

@@ -1,9 +1,16 @@
 /** What is taken for granted until it is measured; every one is shown hatched with its number. */
 
 export const ASSUMED = {
+  /** At the zenith. */
   seeingFwhmArcsec: 2.5,
-  /** Total polar error before the pole was looked for, and after setting it by eye. */
-  polarErrorUnsetArcmin: 30,
+  /** What a bearing and the latitude scale leave of the axis before the pole was looked for, degrees in azimuth and in
+   *  altitude; without them, by the look of the ground. */
+  bearingDeg: 0.4,
+  ironNotCheckedDeg: 1,
+  scaleDeg: 0.5,
+  noBearingDeg: 1.5,
+  noScaleDeg: 1.5,
+  /** Total polar error once a star was said to stand on its mark. */
   polarErrorByEyeArcmin: 8,
   /** Peak to peak at the axis. */
   periodicPeakToPeakArcsec: { smallTracker: 60, geared: 25, belt: 15, strainWave: 40 },
@@ -15,8 +22,10 @@ export const ASSUMED = {
   flexureArcsecPerMin: 0.1,
   balanceWindArcsec: 0.3,
   flipMinutes: 8,
+  /** What making the pole better takes, until this user's own minutes are known. */
+  alignMinutes: 8,
 } as const;
 
-/** Length over width under which a star counts as round, and up to which it is acceptable. */
-export type RatioLimits = { round: number; acceptable: number };
-export const DEFAULT_RATIO_LIMITS: RatioLimits = { round: 1.1, acceptable: 1.25 };
+/** Star's length over its even width up to which it counts as round, and up to which it is acceptable. */
+export type StretchLimits = { round: number; acceptable: number };
+export const DEFAULT_STRETCH_LIMITS: StretchLimits = { round: 1.1, acceptable: 1.25 };

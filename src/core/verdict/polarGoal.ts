@@ -1,10 +1,14 @@
-/** How good is good enough: the polar error that still keeps stars round, with everything else that stretches them left
- *  out. What widens them evenly stays: a star that the air makes wide forgives more. */
-import { ASSUMED, DEFAULT_RATIO_LIMITS, type RatioLimits } from './assumptions.ts';
-import { roundnessBudget, type Budget } from './budget.ts';
-import type { BudgetInput, Tracking } from './contributions.ts';
+/** How good is good enough: the polar error that still keeps stars round, with everything else that moves them left out.
+ *  What widens them evenly stays: a star that the air makes wide forgives more. */
+import { quantileInPlace } from '../math/quantile.ts';
+import { ASSUMED, DEFAULT_STRETCH_LIMITS, type StretchLimits } from './assumptions.ts';
+import { possibleSubsOf, WANTED_SHARE } from './budget.ts';
+import { lengthsOf } from './ensemble.ts';
+import { evenVariance } from './evenWidth.ts';
+import { motionsOf, STRETCH_ITEMS, without } from './motions.ts';
+import type { PlannedSub } from './plannedSub.ts';
 
-/** The search ends here: any error. */
+/** The scale ends here: any error. */
 export const ANY_ERROR_ARCMIN = 60;
 /** With a camera no more than this is left, whatever the stars say: a guider would chase, or the framing wander, more than
  *  2.6 arcsec a minute. For looking only, half a degree keeps the object in the eyepiece. */
@@ -23,34 +27,21 @@ export type PolarGoal = {
   byEyeIsEnough: boolean;
 };
 
-function onlyPolar(tracking: Tracking): Tracking {
-  return tracking.guided
-    ? { ...tracking, rmsRaArcsec: 0, rmsDecArcsec: 0, flexureArcsecPerMin: 0 }
-    : { ...tracking, sinusoids: [], curve: null, raRateAxisArcsecPerMin: 0, refraction: null };
+/** By the error alone the star's added spread grows with its square, so the error that fills the limit follows from that
+ *  of one arcmin. */
+function errorFilling(limitArcsec2: number, spreadOfOneArcmin: number): number {
+  return Math.min(ANY_ERROR_ARCMIN, Math.sqrt(limitArcsec2 / spreadOfOneArcmin));
 }
 
-/** Bisection: the ratio grows with the error. */
-function largestError(isRound: (errorArcmin: number) => boolean): number {
-  if (isRound(ANY_ERROR_ARCMIN)) return ANY_ERROR_ARCMIN;
-  let [good, bad] = [0, ANY_ERROR_ARCMIN];
-  for (let i = 0; i < 16; i += 1) {
-    const middle = (good + bad) / 2;
-    if (isRound(middle)) good = middle;
-    else bad = middle;
-  }
-  return good;
-}
-
-export function polarGoal(input: BudgetInput, limits: RatioLimits = DEFAULT_RATIO_LIMITS): PolarGoal {
-  const alone = { ...input, spacing: null, tracking: onlyPolar(input.tracking) };
-  const within = (ratioOf: (b: Budget) => number) =>
-    largestError(
-      (errorArcmin) => ratioOf(roundnessBudget({ ...alone, polar: { known: 'size', errorArcmin } })) < limits.round,
-    );
-  const centreArcmin = within((b) => b.centreRatio);
-  const cornerArcmin = within((b) => b.worstRatio);
-  const round = Math.min(centreArcmin, cornerArcmin);
-  const goalArcmin = Math.min(MOST_LEFT_ARCMIN, Math.max(FINEST_GOAL_ARCMIN, round));
+/** The error at which nine in ten subs are just round by the pole alone, in whatever direction it lies. */
+export function polarGoal(sub: PlannedSub, limits: StretchLimits = DEFAULT_STRETCH_LIMITS): PolarGoal {
+  const others = STRETCH_ITEMS.filter((item) => item !== 'polar');
+  const one = without(motionsOf({ ...sub, polar: { known: 'size', errorArcmin: 1 } }), others);
+  const { worst, centre } = lengthsOf(one, possibleSubsOf(sub));
+  const room = evenVariance(sub) * (limits.round ** 2 - 1);
+  const centreArcmin = errorFilling(room, quantileInPlace(centre, WANTED_SHARE));
+  const cornerArcmin = errorFilling(room, quantileInPlace(worst, WANTED_SHARE));
+  const goalArcmin = Math.min(MOST_LEFT_ARCMIN, Math.max(FINEST_GOAL_ARCMIN, cornerArcmin));
   return { centreArcmin, cornerArcmin, goalArcmin, byEyeIsEnough: goalArcmin >= ASSUMED.polarErrorByEyeArcmin };
 }
 

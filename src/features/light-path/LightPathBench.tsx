@@ -55,8 +55,9 @@ function Optics({ train }: { train: Train }) {
 /** The star of tonight's budget on this camera, and the circle that the optics light. */
 function OnSensor({ train, lightPath, coverage }: { train: Train; lightPath: LightPath; coverage: number | null }) {
   const { format } = useShared();
-  const { budget } = useNightAt();
-  const star = budget ? starOnSensor(budget.fwhmMajorArcsec, train.scaleArcsecPerPx) : null;
+  const { stars } = useNightAt();
+  const expected = stars?.budget.star;
+  const star = expected ? starOnSensor(expected.majorFwhmArcsec, train.scaleArcsecPerPx) : null;
   const size = `${format.number(train.sensorWidthMm, 1)} × ${format.quantity(train.sensorHeightMm, 'opticsMm')}`;
   return (
     <div className="two-drawings section">
@@ -73,12 +74,12 @@ function OnSensor({ train, lightPath, coverage }: { train: Train; lightPath: Lig
           {coverage === null ? 'The lit circle is not known: enter it in Kit.' : circleWords(coverage, format)}
         </figcaption>
       </figure>
-      {star && budget && (
+      {star && expected && (
         <figure>
           <StarOnPixels
             label={`A star ${format.quantity(star.fwhmPx, 'pixels')} wide on the pixels`}
             fwhmPx={star.fwhmPx}
-            ratio={budget.worstRatio}
+            ratio={expected.lengthOverWidth}
           />
           <figcaption>
             <strong className="figures">{format.quantity(star.fwhmPx, 'pixels')}</strong> wide, as tonight’s budget

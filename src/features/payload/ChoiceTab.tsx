@@ -58,7 +58,9 @@ function Classes({ classes }: { classes: readonly ClassAnswer[] }) {
           </td>
           <td>
             {STAR_NAMES[one.stars]}
-            {one.ratio === null ? ', field turns' : ` ${format.number(one.ratio, 2)}`}
+            {one.account === null
+              ? ', field turns'
+              : `, ${format.quantity(one.account.shareAcceptable, 'percent')} usable`}
           </td>
           <td className="figures">{format.quantity(one.carriedKg, 'mass', 0)}</td>
           <td className="figures">{one.pieces}</td>

@@ -1,24 +1,28 @@
 import { line } from 'd3';
-import { useState, type ReactNode } from 'react';
+import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { z } from 'zod';
-import { WANTED_SHARE, type UsableNight } from '../../core/night/plan/usableOfNight.ts';
+import { shareOfLength, type UsableNight, type UsablePoint } from '../../core/night/account/usableOfNight.ts';
+import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
+import { WANTED_SHARE } from '../../core/verdict/budget.ts';
 import { wormPeriodS } from '../../core/tracking/periodicError.ts';
-import { shareAt, type UsablePoint } from '../../core/tracking/usableSubs.ts';
 import { updateHead } from '../../storage/heads.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
+import { useNightAt } from '../../session/useTime.ts';
 import { useWrite } from '../../session/useWrite.ts';
 import { plain } from '../../text/said.ts';
 import { trackingReason, trackingSentence } from '../../text/trackingWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
+import { OVERHEAD } from '../../core/night/nightAt.ts';
 import { trackingModel } from './model.ts';
 
-type ChartProps = { label: string; usable: UsableNight; chosenS: number };
+type Chosen = { exposureS: number; share: number };
+type ChartProps = { label: string; usable: UsableNight; chosen: Chosen };
 
-function UsableChart({ label, usable, chosenS }: ChartProps) {
+function UsableChart({ label, usable, chosen }: ChartProps) {
   const { format } = useShared();
   const { curve } = usable;
   const longest = curve.at(-1)?.exposureS ?? 300;
@@ -48,10 +52,10 @@ function UsableChart({ label, usable, chosenS }: ChartProps) {
             stroke="var(--action)"
             strokeWidth="3"
           />
-          <path d={`M${x(chosenS)} 0V${height}`} stroke="var(--ink)" strokeWidth="2" />
+          <path d={`M${x(chosen.exposureS)} 0V${height}`} stroke="var(--ink)" strokeWidth="2" />
           <circle
-            cx={x(chosenS)}
-            cy={y(shareAt(curve, chosenS))}
+            cx={x(chosen.exposureS)}
+            cy={y(chosen.share)}
             r={8}
             fill="var(--amber)"
             stroke="var(--ink)"
@@ -67,18 +71,19 @@ function UsableChart({ label, usable, chosenS }: ChartProps) {
 function Chooser({
   usable,
   subS,
-  chosenS,
+  chosen,
   choose,
 }: {
   usable: UsableNight;
   subS: number;
-  chosenS: number;
+  chosen: Chosen;
   choose: (s: number) => void;
 }) {
   const { records } = useNight();
   const { format } = useShared();
   const write = useWrite();
   const longest = usable.curve.at(-1)?.exposureS ?? 300;
+  const { exposureS: chosenS, share } = chosen;
   const take = (): void => {
     const { id, plan: before } = records.night;
     const [first, ...rest] = before;
@@ -92,7 +97,7 @@ function Chooser({
       <Form.Group controlId="sub-length">
         <Form.Label>
           Sub length <strong className="figures">{format.quantity(chosenS, 'seconds')}</strong>, usable{' '}
-          <strong className="figures">{format.quantity(shareAt(usable.curve, chosenS), 'percent')}</strong>
+          <strong className="figures">{format.quantity(share, 'percent')}</strong>
         </Form.Label>
         <Form.Range
           min={usable.shortestS}
@@ -156,26 +161,39 @@ function RecordSwing() {
   );
 }
 
+/** What the slider says while it is dragged, else the planned length. */
+function useChosen(subS: number) {
+  const [draft, setDraft] = useState<{ s: number; forSubS: number } | null>(null);
+  const choose = (s: number): void => setDraft({ s, forSubS: subS });
+  return { chosenS: draft?.forSubS === subS ? draft.s : subS, choose };
+}
+
 export function UsableSubs({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
+  // The hour runs on while the ribbon is dragged; the curve follows when there is time.
+  const at = useDeferredValue(useNightAt());
   const { format } = useShared();
-  const { saying, usable, share, subS } = trackingModel(night);
-  const [draft, setDraft] = useState<{ s: number; forSubS: number } | null>(null);
-  const chosenS = draft?.forSubS === subS ? draft.s : subS;
+  const { saying, usable, subS, basis } = trackingModel(night, at.stars, at.target ?? OVERHEAD);
+  const { chosenS, choose } = useChosen(subS);
   const sentence = trackingSentence(saying, format);
-  const measured = usable?.source.basis === 'measured';
+  const chosen = (sub: PlannedSub): Chosen => ({
+    exposureS: chosenS,
+    share: chosenS === subS ? basis.share : shareOfLength(sub, chosenS, night),
+  });
   return (
     <BenchLayout
       title="Tracking"
       tabs={tabs}
       sentence={sentence}
-      reason={trackingReason(saying, { measured, share }, format)}
+      reason={trackingReason(saying, basis, format)}
       instrumentName="The curve of usable subs"
-      instrument={usable ? <UsableChart label={plain(sentence)} usable={usable} chosenS={chosenS} /> : undefined}
+      instrument={
+        usable && at.stars ? (
+          <UsableChart label={plain(sentence)} usable={usable} chosen={chosen(at.stars.sub)} />
+        ) : undefined
+      }
     >
-      {usable && (
-        <Chooser usable={usable} subS={subS} chosenS={chosenS} choose={(s) => setDraft({ s, forSubS: subS })} />
-      )}
+      {usable && at.stars && <Chooser usable={usable} subS={subS} chosen={chosen(at.stars.sub)} choose={choose} />}
       <RecordSwing />
     </BenchLayout>
   );

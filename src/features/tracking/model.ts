@@ -1,34 +1,56 @@
 /** What the tracking bench shows, as codes and figures. */
 import { FIRST_SUB_LIST, firstSubChecks, isTicked, type FirstSubCheck } from '../../core/night/plan/checklists.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { usableOfNight, WANTED_SHARE, type UsableNight } from '../../core/night/plan/usableOfNight.ts';
-import { oncePer } from '../../core/once.ts';
-import { shareAt } from '../../core/tracking/usableSubs.ts';
-import type { TrackingSaying } from '../../text/trackingWords.ts';
+import type { StarsAt } from '../../core/night/nightAt.ts';
+import { unguidedShare, usableOfNight, type UsableNight } from '../../core/night/account/usableOfNight.ts';
+import { latestPer } from '../../core/once.ts';
+import { WANTED_SHARE } from '../../core/verdict/budget.ts';
+import type { TrackingBasis, TrackingSaying } from '../../text/trackingWords.ts';
 
-export type TrackingModel = { saying: TrackingSaying; usable: UsableNight | null; share: number; subS: number };
+export type TrackingModel = {
+  saying: TrackingSaying;
+  usable: UsableNight | null;
+  subS: number;
+  basis: TrackingBasis;
+};
 
-const SUB_WITHOUT_PLAN_S = 60;
 /** A length is told in steps that people set: whole seconds under a minute, then five. */
 function settable(exposureS: number): number {
   return exposureS < 60 ? Math.floor(exposureS) : Math.floor(exposureS / 5) * 5;
 }
 
-const usable = oncePer(usableOfNight);
+const usableAt = latestPer(usableOfNight);
 
-export function trackingModel(night: NightStatic): TrackingModel {
-  const subS = night.entry?.subS ?? SUB_WITHOUT_PLAN_S;
-  const found = usable(night);
-  if (!found) return { saying: { code: 'incomplete' }, usable: null, share: 0, subS };
-  const share = shareAt(found.curve, subS);
+/** The share at the planned length is the one that the margin tells. */
+export function trackingModel(
+  night: NightStatic,
+  stars: StarsAt | null,
+  at: { haH: number; altDeg: number },
+): TrackingModel {
+  if (!stars || !night.budget) return INCOMPLETE;
+  const { sub, budget } = stars;
+  const usable = usableAt(night, sub);
+  const { guided } = sub.tracking;
+  const share = budget.shareAcceptable;
   const saying = (): TrackingSaying => {
-    if (night.records.rig.guiding !== 'none') return { code: 'guided', subS };
-    if (share >= WANTED_SHARE) return { code: 'keep', subS, share };
-    if (found.longestS === null) return { code: 'none', shortestS: found.shortestS };
-    return { code: 'shorten', subS, longestS: settable(found.longestS) };
+    if (share >= WANTED_SHARE) return { code: 'keep', subS: sub.exposureS, share };
+    if (usable.longestS === null) return { code: 'none', shortestS: usable.shortestS, guided };
+    return { code: 'shorten', subS: sub.exposureS, longestS: settable(usable.longestS) };
   };
-  return { saying: saying(), usable: found, share, subS };
+  const basis: TrackingBasis = {
+    measured: guided ? null : night.budget.sources.periodicError?.basis === 'measured',
+    share,
+    unguidedShare: guided ? unguidedShare(night, at) : null,
+  };
+  return { saying: saying(), usable, subS: sub.exposureS, basis };
 }
+
+const INCOMPLETE: TrackingModel = {
+  saying: { code: 'incomplete' },
+  usable: null,
+  subS: 0,
+  basis: { measured: null, share: 0, unguidedShare: null },
+};
 
 export type CheckModel = { id: FirstSubCheck; done: boolean };
 

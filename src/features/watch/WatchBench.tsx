@@ -8,7 +8,7 @@ import { useNight, useSession, useShared } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { useWakeLock } from '../../session/useWakeLock.ts';
-import { VERDICT_NAMES } from '../../text/budgetWords.ts';
+import { judgementName } from '../../text/budgetWords.ts';
 import { biasAtFlipWords, countdown, countdownWords, watchReason, watchSentence } from '../../text/watchWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { HoldButton } from '../../ui/HoldButton.tsx';
@@ -31,12 +31,10 @@ function Figures() {
   const figures = [
     ...(night.plan?.limitMs ? [{ name: 'Latest flip', value: format.clock(night.plan.limitMs) }] : []),
     ...(at.target ? [{ name: 'Altitude', value: format.quantity(at.target.altDeg, 'angleDeg', 0) }] : []),
-    ...(at.budget
+    ...(at.stars
       ? [
-          {
-            name: 'Star shape',
-            value: `${format.number(at.budget.worstRatio, 2)} ${VERDICT_NAMES[at.budget.verdict].toLowerCase()}`,
-          },
+          { name: 'Stars', value: judgementName(at.stars.judgement) },
+          { name: 'Usable subs', value: format.quantity(at.stars.budget.shareAcceptable, 'percent') },
         ]
       : []),
     ...(battery

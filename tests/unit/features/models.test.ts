@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { nightAt } from '../../../src/core/night/nightAt.ts';
 import { byNight } from '../../../src/core/night/readingIndex.ts';
 import { runFor } from '../../../src/core/night/plan/run.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
@@ -10,7 +11,7 @@ import { focusModel } from '../../../src/features/pointing/model.ts';
 import { checksModel, trackingModel } from '../../../src/features/tracking/model.ts';
 import { isShown, stopPath } from '../../../src/session/paths.ts';
 import type { AllRecords } from '../../../src/core/night/nightRecords.ts';
-import { withReadings, parts, reading, world } from '../../support/records.ts';
+import { event, withReadings, parts, reading, world } from '../../support/records.ts';
 import { at, before, changed, night, type Wish } from '../../support/nights.ts';
 
 const auas = { latDeg: -22.75, lonDeg: 17.2, elevationM: 1800, zoneIana: 'Africa/Windhoek' };
@@ -66,17 +67,25 @@ describe('focus model', () => {
 
 describe('tracking model', () => {
   it('a guided rig keeps its subs, an unguided one is told to shorten or may keep', () => {
-    expect(trackingModel(night()).saying).to.deep.equal({ code: 'guided', subS: 120 });
+    const model = (wish: Wish = {}) => {
+      const tonight = night(wish);
+      const then = nightAt(tonight, tonight.targetSky!.transit.transitMs);
+      return { ...trackingModel(tonight, then.stars, then.target!), margin: then.stars?.budget.shareAcceptable };
+    };
+    const guided = model({ readings: [event('setByEye')] });
+    expect(guided.saying.code).to.equal('keep');
+    expect(guided.basis.unguidedShare!, 'what guiding spares it').to.be.lessThan(guided.basis.share);
+    expect(guided.basis.share).to.equal(guided.margin);
     const wagtail = (subS: number): Wish => ({
       site: auas,
       rigId: 'demo-wagtail',
       targetId: 'demo-ngc253',
       plan: { subS },
     });
-    expect(trackingModel(night(wagtail(60))).saying.code).to.equal('shorten');
-    expect(trackingModel(night(wagtail(8))).saying.code).to.equal('keep');
+    expect(model(wagtail(60)).saying.code).to.equal('shorten');
+    expect(model(wagtail(2)).saying.code).to.equal('keep');
     const noCamera = parts.filter((p) => p.id !== 'demo-wagtail-camera');
-    expect(trackingModel(night({ ...wagtail(30), parts: noCamera })).saying.code).to.equal('incomplete');
+    expect(model({ ...wagtail(30), parts: noCamera }).saying.code).to.equal('incomplete');
   });
 
   it('lists the checks of this mount with their ticks', () => {

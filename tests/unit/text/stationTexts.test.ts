@@ -208,14 +208,17 @@ describe('words of the stations', () => {
   it('tracking', () => {
     const sayings: TrackingSaying[] = [
       { code: 'incomplete' },
-      { code: 'guided', subS: 120 },
       { code: 'keep', subS: 30, share: 0.95 },
       { code: 'shorten', subS: 120, longestS: 18 },
-      { code: 'none', shortestS: 2 },
+      { code: 'none', shortestS: 2, guided: true },
+      { code: 'none', shortestS: 2, guided: false },
     ];
     for (const s of sayings) {
       isSentence(trackingSentence(s, f), s.code);
-      for (const measured of [true, false]) isSentence(trackingReason(s, { measured, share: 0.4 }, f), s.code);
+      for (const measured of [true, false, null]) {
+        const unguidedShare = measured === null ? 0.2 : null;
+        isSentence(trackingReason(s, { measured, share: 0.4, unguidedShare }, f), s.code);
+      }
     }
     for (const id of Object.keys(CHECK_WORDS) as FirstSubCheck[]) isSentence(CHECK_WORDS[id].why, id);
     isSentence(checksSentence(0), 'ready');

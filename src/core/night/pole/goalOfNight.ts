@@ -7,7 +7,7 @@ import type { Reference } from './poleReference.ts';
 export type GoalOfNight = PolarGoal & { reference: Reference; guided: boolean; visual: boolean };
 
 export const goalOfNight = oncePer(({ records, budget }: NightStatic): GoalOfNight => {
-  const goal = budget ? polarGoal(budget.input, records.limits) : VISUAL_GOAL;
+  const goal = budget ? polarGoal(budget.sub, records.limits) : VISUAL_GOAL;
   const guided = records.rig.guiding !== 'none';
   return { ...goal, reference: records.schools.poleGoal, guided, visual: budget === null };
 });

@@ -4,7 +4,7 @@ import { deriveNight } from '../../../../src/core/night/deriveNight.ts';
 import { nightAt, nightEventList, phaseAt } from '../../../../src/core/night/nightAt.ts';
 import { darkSpan, horizonAltDeg, intersect, longest } from '../../../../src/core/night/plan/darkness.ts';
 import { subAt } from '../../../../src/core/night/plan/plan.ts';
-import { usableOfNight } from '../../../../src/core/night/plan/usableOfNight.ts';
+import { usableOfNight } from '../../../../src/core/night/account/usableOfNight.ts';
 import { watchAt } from '../../../../src/core/night/plan/watch.ts';
 import { driftRun } from '../../../../src/core/night/pole/driftRun.ts';
 import { errorsTonight } from '../../../../src/core/night/pole/errorHistory.ts';
@@ -105,23 +105,14 @@ describe('the sky of a night', () => {
 });
 
 describe('the curve of usable subs', () => {
-  it('goes from two seconds to three planned subs, a minute at least, in 48 steps', () => {
+  it('goes from two seconds to three planned subs, a minute at least, in 40 steps', () => {
     const lengths = (subS: number) => {
-      const { curve, shortestS } = usableOfNight(night({ plan: { subS } }))!;
+      const tonight = night({ plan: { subS } });
+      const { curve, shortestS } = usableOfNight(tonight, nightAt(tonight, NOW).stars!.sub);
       return [shortestS, curve[0]!.exposureS, curve.at(-1)!.exposureS, curve.length];
     };
-    expect(lengths(120)).to.deep.equal([2, 2, 360, 48]);
-    expect(lengths(10)).to.deep.equal([2, 2, 60, 48]);
-  });
-});
-
-describe('the middle of the night', () => {
-  it('is where the sky has turned to by then', () => {
-    const tonight = night();
-    const { usable } = tonight;
-    const middleMs = (usable!.fromMs + usable!.toMs) / 2;
-    expect(Math.abs(usableOfNight(tonight)!.haH)).to.be.greaterThan(0.2);
-    expect(usableOfNight(tonight)!.haH).to.be.closeTo(nightAt(tonight, middleMs).target!.haH, 0.01);
+    expect(lengths(120)).to.deep.equal([2, 2, 360, 40]);
+    expect(lengths(10)).to.deep.equal([2, 2, 60, 40]);
   });
 });
 
@@ -162,24 +153,24 @@ describe('an adjuster within its goal', () => {
 });
 
 describe('the account of a pole of which one part was measured', () => {
+  const COS_LAT = Math.cos((40.33 * Math.PI) / 180);
   const drift = (haH: number, rest: Partial<Reading> = {}) =>
     reading('drift', { haH, decDeg: 0, rateArcsecPerMin: 1 }, { ...at(1), ...rest } as Partial<Reading>);
   const sizeOf = (...readings: Reading[]) => {
-    const { polar } = night({ readings }).budget!.input;
+    const { polar } = night({ readings }).budget!.sub;
     return polar.known === 'size' ? polar.errorArcmin : null;
   };
   const sharp = { sigma: { rateArcsecPerMin: 0.01 } };
 
-  it('takes the other part as an axis usually has it', () => {
+  it('takes the other part as an axis has it that nobody aimed', () => {
     const records = nightRecords({ readings: [drift(-6, sharp)] });
     const { altitude, azimuth } = poleOfNight(records, 'true');
     expect([altitude.measured, azimuth.measured]).to.deep.equal([true, false]);
-    const other = ASSUMED.polarErrorUnsetArcmin * Math.SQRT1_2;
-    expect(sizeOf(drift(-6, sharp))).to.be.closeTo(Math.hypot(altitude.errorArcmin, other), 1e-6);
+    expect(sizeOf(drift(-6, sharp))).to.be.closeTo(Math.hypot(altitude.errorArcmin, 90 * COS_LAT), 1e-6);
     const meridian = poleOfNight(nightRecords({ readings: [drift(0, sharp)] }), 'true');
     expect([meridian.altitude.measured, meridian.azimuth.measured]).to.deep.equal([false, true]);
-    const onSky = meridian.azimuth.errorArcmin * Math.cos((40.33 * Math.PI) / 180);
-    expect(sizeOf(drift(0, sharp))).to.be.closeTo(Math.hypot(onSky, other), 1e-6);
+    const onSky = meridian.azimuth.errorArcmin * COS_LAT;
+    expect(sizeOf(drift(0, sharp))).to.be.closeTo(Math.hypot(onSky, 90), 1e-6);
   });
 
   it('whose doubt was not stated gets the usual one', () => {
@@ -196,7 +187,7 @@ describe('the account of a pole of which one part was measured', () => {
   });
 
   it('is nothing of an axis that nobody touched', () => {
-    expect(sizeOf()).to.equal(ASSUMED.polarErrorUnsetArcmin);
+    expect(sizeOf()).to.be.closeTo(90 * Math.hypot(1, COS_LAT), 1e-9);
   });
 });
 
@@ -261,6 +252,12 @@ describe('the events of a night', () => {
     const times = nightEventList(night()).map((e) => e.timeMs);
     expect(times.length).to.be.greaterThan(4);
     expect(times).to.deep.equal([...times].sort((a, b) => a - b));
+  });
+
+  it('end before the limit at which a night without a flip must have stopped', () => {
+    const tonight = night({ plan: { strategy: 'stopAtLimit' } });
+    const codes = nightEventList(tonight).map((e) => e.code);
+    expect(codes.indexOf('limit')).to.equal(codes.indexOf('end') + 1);
   });
 });
 

@@ -34,7 +34,7 @@ describe('nightStatic', () => {
     const at = nightAt(night, Date.parse('2026-11-24T20:00:00Z'));
     expect(at.poleStar.name).to.equal('Sigma Octantis');
     expect(at.polePattern).to.have.length(4);
-    expect(at.budget?.items.map((i) => i.item)).to.include('periodicError');
+    expect(at.stars?.budget.stretches.map((i) => i.item)).to.include('periodicError');
   });
 
   it('high latitude without darkness: no dark span, no plan, no NaN', () => {
@@ -98,14 +98,14 @@ describe('nightStatic', () => {
     });
     expect(night.numbers.gaps).to.deep.include({ code: 'cameraMissing' });
     expect(night.budget).to.equal(null);
-    expect(nightAt(night, NOW).budget).to.equal(null);
+    expect(nightAt(night, NOW).stars).to.equal(null);
   });
 });
 
 describe('readings in the budget', () => {
   it('a measured polar error takes the place of the assumption and follows the hour angle', () => {
     const before = nightStatic(nightRecords());
-    expect(before.budget?.sources.fieldRotation?.basis).to.equal('assumed');
+    expect(before.budget?.sources.polar?.basis).to.equal('assumed');
     const measured = nightStatic(
       nightRecords({
         rigId: 'demo-wagtail',
@@ -114,10 +114,10 @@ describe('readings in the budget', () => {
         ],
       }),
     );
-    expect(measured.budget?.sources.polarDrift).to.deep.equal({ basis: 'measured', atUtc: '2026-11-24T20:00:00.000Z' });
+    expect(measured.budget?.sources.polar).to.deep.equal({ basis: 'measured', atUtc: '2026-11-24T20:00:00.000Z' });
     const transit = measured.targetSky?.transit.transitMs ?? 0;
     const drift = (timeMs: number) =>
-      nightAt(measured, timeMs).budget?.items.find((i) => i.item === 'polarDrift')?.sigmaArcsec ?? 0;
+      nightAt(measured, timeMs).stars?.budget.stretches.find((i) => i.item === 'polar')?.fwhmArcsec ?? 0;
     // An altitude error drifts in declination most at six hours from the meridian.
     expect(drift(transit + 5 * HOUR)).to.be.greaterThan(drift(transit) * 1.1);
   });
@@ -137,29 +137,29 @@ describe('readings in the budget', () => {
     const budget = (readings: Parameters<typeof nightRecords>[0]) => nightStatic(nightRecords(readings)).budget;
     const turned = budget({ readings: [error(12, 1), turn] });
     // A fifth of a turn counter-clockwise at 57.3 arcmin a turn.
-    expect(turned?.input.polar)
+    expect(turned?.sub.polar)
       .to.have.property('altErrorArcmin')
       .that.is.closeTo(12 - 0.2 * 57.29, 0.05);
-    expect(turned?.sources.fieldRotation?.basis).to.equal('assumed');
+    expect(turned?.sources.polar?.basis).to.equal('assumed');
     const again = budget({ readings: [error(12, 1), turn, error(2, 3)] });
-    expect(again?.sources.fieldRotation?.basis).to.equal('measured');
+    expect(again?.sources.polar?.basis).to.equal('measured');
   });
 
-  it('set by eye lowers the assumed error from 30 to 8 arcmin', () => {
+  it('set by eye lowers the assumed error from nearly two degrees to 8 arcmin', () => {
     const size = (readings: Parameters<typeof nightRecords>[0]) => {
-      const polar = nightStatic(nightRecords(readings)).budget?.input.polar;
+      const polar = nightStatic(nightRecords(readings)).budget?.sub.polar;
       return polar?.known === 'size' ? polar.errorArcmin : null;
     };
-    expect(size({})).to.equal(30);
-    expect(size({ readings: [event('setByEye')] })).to.equal(8);
+    expect(size({})).to.be.closeTo(90 * Math.hypot(1, Math.cos((40.33 * Math.PI) / 180)), 1e-9);
+    expect(size({ readings: [event('setByEye')] })).to.be.closeTo(8, 1e-9);
   });
 
   it('a retracted reading counts no more', () => {
     const one = reading('seeing', { fwhmArcsec: 1.5 });
     const gone = reading('retract', { readingId: one.id });
     expect(standingReadings([one, gone])).to.deep.equal([]);
-    expect(nightStatic(nightRecords({ readings: [one] })).budget?.input.seeingFwhmArcsec).to.equal(1.5);
-    expect(nightStatic(nightRecords({ readings: [one, gone] })).budget?.input.seeingFwhmArcsec).to.equal(2.5);
+    expect(nightStatic(nightRecords({ readings: [one] })).budget?.sub.seeingFwhmArcsec).to.equal(1.5);
+    expect(nightStatic(nightRecords({ readings: [one, gone] })).budget?.sub.seeingFwhmArcsec).to.equal(2.5);
   });
 });
 

@@ -79,6 +79,7 @@ describe('a night put away small', () => {
       subs('c', 3, 10, 8, 'good'),
       subs('d', 4, 10, 7, 'bad'),
       subs('e', 5, 4, 4, 'few'),
+      stayed('e0', 'ra', 'none', 0.1),
       stayed('f', 'ra', 'none', 0.2),
       stayed('g', 'dec', 'none', 0.3),
       stayed('h', 'ra', 'tube', 0.4),
@@ -86,8 +87,8 @@ describe('a night put away small', () => {
     ];
     const { summary } = wholeNight(list, () => 40);
     expect(summary).to.deep.include({
-      readings: 8,
-      own: 8,
+      readings: 9,
+      own: 9,
       balanceM: 0.2,
       subs: { count: 4, usable: 4 },
       goodSnapshotIds: ['good'],

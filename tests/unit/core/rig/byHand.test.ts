@@ -196,13 +196,13 @@ describe('the drive that is taken for granted', () => {
     const tracked = (raDriftArcsecPerMin: number | null) => {
       const subject = { type: 'mount', id: 'demo-wagtail-mount' } as const;
       const readings = [reading('track', values(raDriftArcsecPerMin), { subject })];
-      const { input, sources } = night({ readings, rigId: 'demo-wagtail' }).budget!;
-      if (input.tracking.guided) throw new Error('Wagtail is not guided');
-      return { ...input.tracking, rate: sources.raRate!.basis };
+      const { sub, sources } = night({ readings, rigId: 'demo-wagtail' }).budget!;
+      if (sub.tracking.guided) throw new Error('Wagtail is not guided');
+      return { ...sub.tracking, rate: sources.raRate!.basis };
     };
-    expect(tracked(0.1).sinusoids).to.deep.equal([
-      { amplitudeArcsec: 6, periodS: 480 },
-      { amplitudeArcsec: 2, periodS: 160 },
+    expect(tracked(0.1).drive.sinusoids).to.deep.equal([
+      { amplitudeArcsec: 6, periodS: 480, phaseDeg: 0 },
+      { amplitudeArcsec: 2, periodS: 160, phaseDeg: 90 },
     ]);
     expect(tracked(0.1)).to.deep.include({ raRateAxisArcsecPerMin: 0.1, rate: 'measured' });
     const assumed = ASSUMED.raRateAxisArcsecPerMin;

@@ -258,11 +258,11 @@ describe('steadiness in the account', () => {
     const [before, after] = [nightStatic(nightRecords()), nightStatic(nightRecords({ readings: [tap] }))];
     expect(before.budget?.sources.balanceWind?.basis).to.equal('assumed');
     expect(after.budget?.sources.balanceWind?.basis).to.equal('measured');
-    expect(after.budget?.input.balanceWindArcsec).to.be.closeTo(0.6, 1e-12);
+    expect(after.budget?.sub.balanceWindArcsec).to.be.closeTo(0.6, 1e-12);
   });
 
   it('of another rig counts for nothing', () => {
     const other = nightStatic(nightRecords({ readings: [{ ...tap, subject: { type: 'rig', id: 'demo-plover' } }] }));
-    expect(other.budget?.input.balanceWindArcsec).to.equal(0.3);
+    expect(other.budget?.sub.balanceWindArcsec).to.equal(0.3);
   });
 });

@@ -11,7 +11,7 @@ import { nightRecords, reading, snapshotOf } from '../../../../support/records.t
 describe('right ascension once more', () => {
   const here = { snapshots: [snapshotOf()] };
   /** It stays where it was expected to. */
-  const stays = (axis: 'ra' | 'dec', minute: number): Reading => {
+  const stays = (axis: 'ra' | 'dec' | 'sideways', minute: number): Reading => {
     const { predictedM } = usualTip(nightRecords(here), axis)!.problem;
     return reading('balance', { axis, positionM: predictedM, drops: 'none' }, { ...at(minute), id: `b${minute}` });
   };
@@ -22,6 +22,7 @@ describe('right ascension once more', () => {
     expect(again(stays('ra', 1))).to.equal(false);
     expect(again(stays('ra', 1), stays('dec', 2))).to.equal(false);
     expect(again(stays('dec', 1), stays('ra', 2))).to.equal(true);
+    expect(again(stays('dec', 1), stays('ra', 2), stays('sideways', 3))).to.equal(false);
   });
 });
 

@@ -6,7 +6,6 @@ import { nightStatic } from '../../../../../src/core/night/nightStatic.ts';
 import { runFor } from '../../../../../src/core/night/plan/run.ts';
 import { standingReadings } from '../../../../../src/core/night/standing.ts';
 import { FLIP_READY_MS, flipProgress, watchAt } from '../../../../../src/core/night/plan/watch.ts';
-import { usableOfNight } from '../../../../../src/core/night/plan/usableOfNight.ts';
 import type { MountPart } from '../../../../../src/core/records/part.ts';
 import type { Reading } from '../../../../../src/core/records/reading.ts';
 import { zoneAnswer } from '../../../../../src/core/time/civil.ts';
@@ -135,38 +134,6 @@ describe('the watch', () => {
     const learned = nightStatic(nightRecords({ readings: flips }));
     expect((learned.plan!.flip!.endMs - learned.plan!.flip!.startMs) / 60_000).to.equal(9);
     expect((flip.endMs - flip.startMs) / 60_000).to.equal(8);
-  });
-});
-
-describe('usable subs of a night', () => {
-  it('a guided rig is shown what guiding spares it; a measured swing replaces the assumption', () => {
-    const aligned = reading('polarError', {
-      altErrorArcmin: 0.5,
-      azErrorArcmin: 0,
-      method: 'drift',
-      reference: 'true',
-    });
-    const assumed = usableOfNight(nightStatic(nightRecords({ readings: [aligned] })))!;
-    expect(assumed.source.basis).to.equal('assumed');
-    expect(assumed.longestS).to.be.greaterThan(5).and.lessThan(120);
-    const unset = usableOfNight(nightStatic(nightRecords()))!;
-    expect(unset.longestS, 'an unset pole drifts').to.be.lessThan(assumed.longestS!);
-    const values = {
-      periodS: 478.7,
-      harmonics: [{ k: 1, amplitudeArcsec: 1, phaseDeg: 0 }],
-      raDriftArcsecPerMin: null,
-      decDriftArcsecPerMin: null,
-      residualArcsec: null,
-    };
-    const track = reading('track', values, { subject: { type: 'mount', id: 'demo-heron-mount' } });
-    const measured = usableOfNight(nightStatic(nightRecords({ readings: [aligned, track] })))!;
-    expect(measured.source.basis).to.equal('measured');
-    expect(measured.longestS).to.be.greaterThan(assumed.longestS!);
-  });
-
-  it('needs a tube and a camera', () => {
-    const without = parts.filter((p) => p.id !== 'demo-heron-camera');
-    expect(usableOfNight(nightStatic(nightRecords({ parts: without })))).to.equal(null);
   });
 });
 

@@ -1,20 +1,23 @@
 /** Puts the budget's input together from readings, and says for each item whether it was measured or is assumed. */
-import { RAD_PER_DEG } from '../math/angles.ts';
-import { judgeSteadiness } from '../mount/steadiness.ts';
-import type { MountPart } from '../records/part.ts';
-import { ASSUMED } from '../verdict/assumptions.ts';
-import type { BudgetInput, BudgetItemName, PolarError, Tracking } from '../verdict/contributions.ts';
-import { assumedSinusoids } from '../rig/assumedDrive.ts';
-import { learnedOf } from './learned.ts';
-import type { NightRecords } from './nightRecords.ts';
-import { poleOfNight, type PoleOfNight } from './pole/poleOfNight.ts';
-import type { RigNumbers } from '../rig/rigNumbers.ts';
+import { RAD_PER_DEG } from '../../math/angles.ts';
+import { seeingAtArcsec } from '../../sky/airmass.ts';
+import { judgeSteadiness } from '../../mount/steadiness.ts';
+import type { MountPart } from '../../records/part.ts';
+import { ASSUMED } from '../../verdict/assumptions.ts';
+import type { BudgetItemName, Drive, PlannedSub, PolarError, Tracking } from '../../verdict/plannedSub.ts';
+import { assumedSinusoids } from '../../rig/assumedDrive.ts';
+import { learnedOf } from '../learned.ts';
+import type { NightRecords } from '../nightRecords.ts';
+import { untouchedPole } from '../pole/untouchedPole.ts';
+import { poleOfNight, type PoleOfNight } from '../pole/poleOfNight.ts';
+import type { LightPath } from '../../rig/lightPathOfRig.ts';
+import type { RigNumbers } from '../../rig/rigNumbers.ts';
 
 export type Source = { basis: 'measured' | 'assumed' | 'given' | 'notChecked'; atUtc: string | null };
 export type BudgetSources = Partial<Record<BudgetItemName, Source>>;
 
-/** The part of the input that does not change during the night; hour-angle terms are filled in by `budgetAt`. */
-export type BudgetBase = { input: BudgetInput; sources: BudgetSources };
+/** The planned sub without what changes with the hour, which `plannedSubAt` fills in. Its seeing is that at the zenith. */
+export type BudgetBase = { sub: PlannedSub; sources: BudgetSources };
 
 const assumed: Source = { basis: 'assumed', atUtc: null };
 const given: Source = { basis: 'given', atUtc: null };
@@ -23,17 +26,22 @@ const measured = (reading: { takenAtUtc: string }): Source => ({ basis: 'measure
 const measuredOr = (reading: { takenAtUtc: string } | undefined, otherwise: Source): Source =>
   reading ? measured(reading) : otherwise;
 
-/** Each part's share of an error that is only known by its size. */
-const SHARE_OF_PART = Math.SQRT1_2;
+/** What is assumed of a part that was never measured, on the sky: what an axis set by eye usually has, or what bearing and
+ *  scale leave. */
+function assumedParts(byEye: boolean, records: NightRecords): { altArcmin: number; azOnSkyArcmin: number } {
+  if (!byEye) return untouchedPole(records);
+  const each = ASSUMED.polarErrorByEyeArcmin * Math.SQRT1_2;
+  return { altArcmin: each, azOnSkyArcmin: each };
+}
 
-/** The size of the error on the sky where a part was never measured: what is known of the other, and for the rest what
- *  an axis set by eye, or not set at all, usually has. */
-function assumedSizeArcmin({ altitude, azimuth, byEye }: PoleOfNight, latDeg: number): number {
-  const whole = byEye ? ASSUMED.polarErrorByEyeArcmin : ASSUMED.polarErrorUnsetArcmin;
-  if (!altitude.measured && !azimuth.measured) return whole;
-  const alt = altitude.measured ? altitude.errorArcmin : whole * SHARE_OF_PART;
-  const onSky = azimuth.measured ? azimuth.errorArcmin * Math.cos(latDeg * RAD_PER_DEG) : whole * SHARE_OF_PART;
-  return Math.hypot(alt, onSky);
+/** The size of the error on the sky where a part was never measured. */
+function assumedSizeArcmin({ altitude, azimuth, byEye }: PoleOfNight, records: NightRecords): number {
+  const parts = assumedParts(byEye, records);
+  const cosLat = Math.cos(records.site.latDeg * RAD_PER_DEG);
+  return Math.hypot(
+    altitude.measured ? altitude.errorArcmin : parts.altArcmin,
+    azimuth.measured ? azimuth.errorArcmin * cosLat : parts.azOnSkyArcmin,
+  );
 }
 
 /** The night's pole as the account wants it, against the true pole: refraction is an item of its own. */
@@ -42,7 +50,7 @@ function polarOf(records: NightRecords): { polar: PolarError; source: Source } {
   const pole = poleOfNight(records, 'true');
   const source = pole.basis === 'measured' ? { basis: 'measured' as const, atUtc: pole.takenAtUtc } : assumed;
   if (pole.totalArcmin === null) {
-    return { polar: { known: 'size', errorArcmin: assumedSizeArcmin(pole, latDeg) }, source };
+    return { polar: { known: 'size', errorArcmin: assumedSizeArcmin(pole, records) }, source };
   }
   const { altitude, azimuth } = pole;
   const components = { altErrorArcmin: altitude.errorArcmin, azErrorArcmin: azimuth.errorArcmin };
@@ -83,13 +91,13 @@ function unguidedTracking(
   const { periodS = null, harmonics = [], raDriftArcsecPerMin = null } = track?.values ?? {};
   const known = track !== undefined && periodS !== null;
   const sinusoids = known
-    ? harmonics.map((h) => ({ amplitudeArcsec: h.amplitudeArcsec, periodS: periodS / h.k }))
+    ? harmonics.map((h) => ({ amplitudeArcsec: h.amplitudeArcsec, periodS: periodS / h.k, phaseDeg: h.phaseDeg }))
     : assumedSinusoids(mount);
+  const drive: Drive = { sinusoids, curve: null };
   return {
     tracking: {
       guided: false,
-      sinusoids,
-      curve: null,
+      drive,
       raRateAxisArcsecPerMin: raDriftArcsecPerMin ?? ASSUMED.raRateAxisArcsecPerMin,
       refraction: null,
     },
@@ -111,14 +119,14 @@ export function budgetBase(
   decDeg: number,
   exposureS: number,
 ): BudgetBase | null {
-  const { train, tube, camera, mount } = numbers;
+  const { train, tube, camera, mount, lightPath } = numbers;
   if (!train || !tube || !camera) return null;
   const { polar, source } = polarOf(records);
   const guided = records.rig.guiding !== 'none';
   const { tracking, sources } = guided ? guidedTracking(records) : unguidedTracking(records, mount);
   const seeing = records.tonight.last('seeing');
   const { steadiness: tap, corners } = learnedOf(records);
-  const input: BudgetInput = {
+  const sub: PlannedSub = {
     scaleArcsecPerPx: train.scaleArcsecPerPx,
     widthPx: camera.widthPx,
     heightPx: camera.heightPx,
@@ -135,19 +143,31 @@ export function budgetBase(
     tracking,
     spacing: corners ? { sigmaArcsec: corners.values.sigmaArcsec, direction: corners.values.direction } : null,
   };
-  const measuredItems = { spacing: measuredOr(corners, notChecked), seeing: measuredOr(seeing, assumed) };
+  return { sub, sources: { ...sources, ...fixedSources(source), ...sourcesTonight(records, lightPath) } };
+}
+
+/** Sources of what may have been looked at, tonight or on any night of this rig. */
+function sourcesTonight(records: NightRecords, lightPath: LightPath): BudgetSources {
+  const { tonight, rig } = records;
+  const { steadiness, corners } = learnedOf(records);
   return {
-    input,
-    sources: { ...sources, ...fixedSources(source), ...measuredItems, balanceWind: measuredOr(tap, assumed) },
+    spacing: measuredOr(corners, spacingSource(lightPath)),
+    seeing: measuredOr(tonight.last('seeing'), assumed),
+    defocus: measuredOr(tonight.last('focus', rig.id), notChecked),
+    balanceWind: measuredOr(steadiness, assumed),
   };
+}
+
+/** A lens has no distance to check; a stack that is drawn piece by piece and fits has been. */
+function spacingSource({ spacing, misfits }: LightPath): Source {
+  const fits = spacing === null || (spacing.withinTolerance && misfits.length === 0);
+  return fits ? given : notChecked;
 }
 
 /** Sources of the items that every rig has. */
 function fixedSources(polar: Source): BudgetSources {
   return {
-    polarDrift: polar,
-    fieldRotation: polar,
-    defocus: notChecked,
+    polar,
     diffraction: given,
     pixel: given,
   };
@@ -156,11 +176,11 @@ function fixedSources(polar: Source): BudgetSources {
 /** Refraction's formula holds down to about this altitude. */
 const LOWEST_REFRACTION_ALT_DEG = 10;
 
-/** The input at one hour angle: the actual polar drift there, and refraction when the target stands high enough. */
-export function budgetInputAt(base: BudgetBase, latDeg: number, haH: number, altDeg: number): BudgetInput {
-  const { input } = base;
-  const polar: PolarError = input.polar.known === 'components' ? { ...input.polar, haH } : input.polar;
+/** The sub at one hour angle: the direction of the axis as seen there, refraction when the target stands high enough, and
+ *  the air that it is seen through. */
+export function plannedSubAt({ sub }: BudgetBase, latDeg: number, haH: number, altDeg: number): PlannedSub {
+  const polar: PolarError = sub.polar.known === 'components' ? { ...sub.polar, haH } : sub.polar;
   const refraction = altDeg >= LOWEST_REFRACTION_ALT_DEG ? { latDeg, haH } : null;
-  const tracking: Tracking = input.tracking.guided ? input.tracking : { ...input.tracking, refraction };
-  return { ...input, polar, tracking };
+  const tracking: Tracking = sub.tracking.guided ? sub.tracking : { ...sub.tracking, refraction };
+  return { ...sub, polar, tracking, seeingFwhmArcsec: seeingAtArcsec(sub.seeingFwhmArcsec, altDeg) };
 }

@@ -1,0 +1,61 @@
+/** Good enough? What to look at first, what would mend most, and whether more turning pays. */
+import { worthTheTurn } from '../../core/night/account/worthTheTurn.ts';
+import type { StarsAt } from '../../core/night/nightAt.ts';
+import type { Step } from '../../core/records/reading.ts';
+import type { Budget, RoundnessVerdict } from '../../core/verdict/budget.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { useNightAt } from '../../session/useTime.ts';
+import { ITEM_ADVICE, ITEM_NAMES, LOOK_AT, MENDED_BY, VERDICT_QUESTION, worthWords } from '../../text/budgetWords.ts';
+import { stationOf } from '../../text/stations.ts';
+
+/** A smaller fall is not worth a hand. */
+const LEAST_FALL = 0.005;
+
+const stationWords = (step: Step | undefined): string => {
+  const station = step === undefined ? undefined : stationOf(step);
+  return station ? ` Station: ${station.name}.` : '';
+};
+
+function MendFirst({ budget }: { budget: Budget }) {
+  const [first] = budget.stretches;
+  if (!first || first.fall <= LEAST_FALL) return null;
+  return (
+    <p className="mb-1">
+      First: <strong>{ITEM_NAMES[first.item].toLowerCase()}</strong>. {ITEM_ADVICE[first.item]}
+      {stationWords(MENDED_BY[first.item])}
+    </p>
+  );
+}
+
+/** Stars that are told: with dials that still want a turn it is said whether the turn pays, not that nothing is left. */
+function Told({ stars: { sub, budget }, state }: { stars: StarsAt; state: RoundnessVerdict }) {
+  const night = useNight();
+  const { timeMs } = useNightAt();
+  const { format } = useShared();
+  const worth = worthTheTurn(night, sub, timeMs);
+  return (
+    <>
+      {!(state === 'round' && worth) && <p className="mb-1">{VERDICT_QUESTION[state]}</p>}
+      {worth && <p className="mb-1">{worthWords(worth, format)}</p>}
+      {state !== 'round' && <MendFirst budget={budget} />}
+    </>
+  );
+}
+
+export function Advice({ stars }: { stars: StarsAt }) {
+  const { state, unlooked } = stars.judgement;
+  const look = unlooked[0] ? LOOK_AT[unlooked[0]] : null;
+  return (
+    <div className="section">
+      <h2>Good enough?</h2>
+      {state === 'cannotTell' ? (
+        <p className="mb-1">
+          {look?.words}
+          {stationWords(look?.step)}
+        </p>
+      ) : (
+        <Told stars={stars} state={state} />
+      )}
+    </div>
+  );
+}

@@ -1,0 +1,64 @@
+/** Which share of subs stays usable, against their length: the account of every length, at one hour. */
+import { oncePer } from '../../once.ts';
+import { stretchesOf, WANTED_SHARE } from '../../verdict/budget.ts';
+import type { PlannedSub } from '../../verdict/plannedSub.ts';
+import type { NightStatic } from '../nightStatic.ts';
+import { budgetBase, plannedSubAt } from './budgetSources.ts';
+
+export type UsablePoint = { exposureS: number; share: number };
+
+export type UsableNight = {
+  curve: UsablePoint[];
+  /** The longest sub of which nine in ten stay usable; null = not even the shortest. */
+  longestS: number | null;
+  shortestS: number;
+};
+
+const POINTS = 40;
+const SHORTEST_S = 2;
+/** The curve goes on past the planned sub, so that both sides of it can be seen. */
+const LEAST_END_S = 60;
+const BEYOND_PLAN = 3;
+
+/** Share of usable subs of a length under the circumstances of a planned one. */
+export function shareOfLength(sub: PlannedSub, exposureS: number, { records }: NightStatic): number {
+  return stretchesOf({ ...sub, exposureS }, records.limits).shareAcceptable;
+}
+
+/** The longest exposure up to which the share never fell below what is wanted; null when even the shortest one is
+ *  worse, the curve's end when all are good. */
+function longestUsableS(curve: readonly UsablePoint[]): number | null {
+  const failing = curve.findIndex((p) => p.share < WANTED_SHARE);
+  if (failing === -1) return curve.at(-1)?.exposureS ?? null;
+  return failing === 0 ? null : (curve[failing - 1]?.exposureS ?? null);
+}
+
+/** @param sub the planned one at the hour that is asked about. */
+export function usableOfNight(night: NightStatic, sub: PlannedSub): UsableNight {
+  const longestS = Math.max(LEAST_END_S, BEYOND_PLAN * sub.exposureS);
+  const curve = Array.from({ length: POINTS }, (_, i): UsablePoint => {
+    const exposureS = SHORTEST_S + ((longestS - SHORTEST_S) * i) / (POINTS - 1);
+    return { exposureS, share: shareOfLength(sub, exposureS, night) };
+  });
+  return { curve, longestS: longestUsableS(curve), shortestS: SHORTEST_S };
+}
+
+/** The same rig and night as if nothing guided. */
+const unguidedBase = oncePer(({ records, numbers, targetSky, budget }: NightStatic) =>
+  budget
+    ? budgetBase(
+        { ...records, rig: { ...records.rig, guiding: 'none' } },
+        numbers,
+        targetSky?.ofDate.decDeg ?? 0,
+        budget.sub.exposureS,
+      )
+    : null,
+);
+
+/** Share of usable subs without guiding; null when the light path is incomplete. */
+export function unguidedShare(night: NightStatic, at: { haH: number; altDeg: number }): number | null {
+  const base = unguidedBase(night);
+  if (!base) return null;
+  const sub = plannedSubAt(base, night.records.site.latDeg, at.haH, at.altDeg);
+  return shareOfLength(sub, sub.exposureS, night);
+}

@@ -1,0 +1,113 @@
+/** The subs that may come of one length under one drive: where in its turn the drive stands and which way the axis is off
+ *  are drawn evenly over all that is possible. Nothing here depends on the hour, so it is made once per night. */
+import { MOST_DIMENSIONS, spreadPoints } from '../math/lowDiscrepancy.ts';
+import { oncePerKey } from '../once.ts';
+import { requirePositive, requireRange } from '../result.ts';
+import { sampledPath, wavePaths, type PathMoments, type Sinusoid } from '../tracking/periodicError.ts';
+import type { Drive } from './plannedSub.ts';
+
+/** Fewer miss the tails where three phases are free. */
+const MEMBERS = 2048;
+
+export type PossibleSubs = {
+  readonly count: number;
+  /** How much of the drive is left to chance: phases, or one start of all of them, and the window of a curve. */
+  readonly free: number;
+  readonly exposureS: number;
+  /** Variance of time within the exposure, s^2. */
+  readonly timeVariance: number;
+  /** Per member: variance of the drive's wobble at the axis (arcsec^2) and its covariance with time (arcsec s). */
+  readonly wobbleVariance: Float64Array;
+  readonly wobbleWithTime: Float64Array;
+  /** Per member: which way an axis and a sag lie whose direction nobody knows. */
+  readonly axis: Directions;
+  readonly flexure: Directions;
+};
+export type Directions = { readonly cos: Float64Array; readonly sin: Float64Array };
+
+const TURN = 2 * Math.PI;
+
+/** Known phases of all waves hold them together: one random start moves them all. */
+function isLocked(sinusoids: readonly Sinusoid[]): boolean {
+  return sinusoids.length > 0 && sinusoids.every((s) => s.phaseDeg !== null);
+}
+
+/** Phase of a wave of a member at mid-exposure, radians. @param starts coordinates in [0, 1): of one start when the waves
+ *  are locked, else of each phase. */
+function phasesOf(sinusoids: readonly Sinusoid[], exposureS: number, starts: readonly Float64Array[]) {
+  const longestS = Math.max(...sinusoids.map((s) => s.periodS));
+  const locked = isLocked(sinusoids);
+  return (member: number, wave: number): number => {
+    const { periodS, phaseDeg } = sinusoids[wave] as Sinusoid;
+    const at = starts[locked ? 0 : wave]?.[member] ?? 0;
+    return TURN * (locked ? (phaseDeg ?? 0) / 360 + (at * longestS + exposureS / 2) / periodS : at);
+  };
+}
+
+type Sampled = { stepS: number; count: number; windows: number };
+
+/** The instants at which a measured curve is followed: as many as fit into the exposure. */
+function samplingOf({ curve }: Drive, exposureS: number): Sampled | null {
+  if (!curve || curve.errorArcsec.length === 0) return null;
+  const count = Math.min(curve.errorArcsec.length, Math.max(1, Math.round(exposureS / curve.stepS)));
+  return { stepS: curve.stepS, count, windows: curve.errorArcsec.length - count + 1 };
+}
+
+/** A window of the curve with the waves on top, sample by sample. */
+function sampledWobble(
+  { curve, sinusoids }: Drive,
+  { stepS, count, windows }: Sampled,
+  at: number,
+  phaseRad: (wave: number) => number,
+): PathMoments {
+  const first = Math.floor(at * windows);
+  const errors = Array.from({ length: count }, (_, i) => {
+    const turns = (i - (count - 1) / 2) * stepS * TURN;
+    const wave = (sum: number, s: Sinusoid, k: number): number =>
+      sum + s.amplitudeArcsec * Math.sin(turns / s.periodS + phaseRad(k));
+    return sinusoids.reduce(wave, curve?.errorArcsec[first + i] ?? 0);
+  });
+  return sampledPath(errors, stepS);
+}
+
+const NO_POINTS = new Float64Array();
+const directions = (turns: Float64Array): Directions => ({
+  cos: turns.map((at) => Math.cos(TURN * at)),
+  sin: turns.map((at) => Math.sin(TURN * at)),
+});
+
+const [AXIS = NO_POINTS, FLEXURE = NO_POINTS, WINDOWS = NO_POINTS, ...STARTS] = spreadPoints(MOST_DIMENSIONS, MEMBERS);
+const AXIS_DIRECTIONS = directions(AXIS);
+const FLEXURE_DIRECTIONS = directions(FLEXURE);
+/** So many waves may have phases of their own. */
+export const MOST_FREE_WAVES = STARTS.length;
+
+/** The same drive and length give the same subs.
+ *  @param exposureS length of every sub, > 0.
+ *  @throws RangeError for more waves without known phases than can be drawn. */
+export const possibleSubs = oncePerKey((drive: Drive, exposureS: number): PossibleSubs => {
+  requirePositive('exposureS', exposureS);
+  const sampled = samplingOf(drive, exposureS);
+  const { sinusoids } = drive;
+  if (!isLocked(sinusoids)) requireRange('sinusoids.length', sinusoids.length, 0, MOST_FREE_WAVES);
+  const pathOf = wavePaths(sinusoids, exposureS);
+  const phaseRad = phasesOf(sinusoids, exposureS, STARTS);
+  const wobbleVariance = new Float64Array(MEMBERS);
+  const wobbleWithTime = new Float64Array(MEMBERS);
+  for (let member = 0; member < MEMBERS; member += 1) {
+    const phases = (wave: number): number => phaseRad(member, wave);
+    const path = sampled ? sampledWobble(drive, sampled, WINDOWS[member] ?? 0, phases) : pathOf(phases);
+    wobbleVariance[member] = path.variance;
+    wobbleWithTime[member] = path.withTime;
+  }
+  return {
+    count: MEMBERS,
+    free: (isLocked(sinusoids) ? 1 : sinusoids.length) + (sampled ? 1 : 0),
+    exposureS,
+    timeVariance: sampled ? (sampled.stepS ** 2 * (sampled.count ** 2 - 1)) / 12 : exposureS ** 2 / 12,
+    wobbleVariance,
+    wobbleWithTime,
+    axis: AXIS_DIRECTIONS,
+    flexure: FLEXURE_DIRECTIONS,
+  };
+});
