@@ -2,6 +2,7 @@
 import { balanceOrder, unloadOrder } from '../../src/core/night/balance/balanceOrder.ts';
 import { errorsBefore, errorsTonight } from '../../src/core/night/pole/errorHistory.ts';
 import { goalOfNight } from '../../src/core/night/pole/goalOfNight.ts';
+import { mostPressing, workRows } from '../../src/core/night/ledger/ledger.ts';
 import { nightAt, OVERHEAD } from '../../src/core/night/nightAt.ts';
 import type { NightStatic } from '../../src/core/night/nightStatic.ts';
 import { watchAt } from '../../src/core/night/plan/watch.ts';
@@ -66,6 +67,7 @@ function outdoors(night: NightStatic): Benches {
     driven: () => drivenSaying(night, strainOfRig(night.numbers, records.schools.loadShare)),
     pieces: () => [piecesModel(night, null, balance), smallThings(night)],
     order: () => [balanceOrder(night), unloadOrder(night)],
+    ledger: () => [mostPressing(night), workRows(night)],
     dial: () => dialModel(night, at()),
     find: () => findModel(night, at()),
     halfTurn: () => plateModel(night, null, null),

@@ -68,7 +68,9 @@ const NEXT_WORDS: Record<OrderStep, string> = {
   dec: 'declination, tube level',
   sideways: 'the tube straight up',
   raAgain: 'right ascension once more',
+  cablesLast: 'swing both axes for the cables',
   home: 'home position, then power',
+  clutchTight: 'tighten the clutch',
   poleCheck: 'look at the pole again: loading moved it',
 };
 

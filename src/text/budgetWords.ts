@@ -82,7 +82,7 @@ export function judgementName({ state, unlooked }: Judgement): string {
 /** What to look at, and where. */
 export const LOOK_AT: Record<Unlooked, { words: string; step: Step }> = {
   pole: {
-    words: 'Look for the pole: so far only bearing and latitude scale say where the axis points.',
+    words: 'Look for the pole: so far only bearing and latitude scale aim the axis.',
     step: 'polar',
   },
   focus: { words: 'Focus, and record it: nobody has looked at a star tonight.', step: 'pointing' },

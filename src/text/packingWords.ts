@@ -44,9 +44,19 @@ export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
     caution: 'Push each leg into soft ground before anything goes on.',
   },
   poleLeg: {
-    do: 'Turn one leg toward the pole',
+    do: 'Turn the side that this mount wants toward the pole',
     why: 'The tube’s weight hangs over that side.',
-    caution: 'Compass readings before the iron comes near: motors and magnets pull the needle.',
+    caution: null,
+  },
+  level: {
+    do: 'Level the base',
+    why: 'Half a degree is enough: the latitude scale then tells the truth.',
+    caution: null,
+  },
+  bearing: {
+    do: 'Read the bearing, the head still away',
+    why: 'Its motors and magnets pull the needle.',
+    caution: null,
   },
   headOn: {
     do: 'Set the head on and tighten its bolt',
@@ -62,6 +72,11 @@ export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
     do: 'Set the tracker on the wedge',
     why: 'Its finder must see the sky before anything blocks it.',
     caution: 'Keep the compass and the phone away from its motor and magnets.',
+  },
+  latitude: {
+    do: 'Set the latitude while nothing hangs on the head',
+    why: 'Under load the bolt bends and binds.',
+    caution: null,
   },
   roughPole: {
     do: 'Point the axis at the pole through the finder',
@@ -79,58 +94,80 @@ export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
     why: 'It is what saves a foot when a weight slips.',
     caution: 'Never leave it off, not for a moment.',
   },
-  ballHeadOn: {
-    do: 'Screw the ball head on',
-    why: 'It aims the camera.',
-    caution: 'It is not touched after the pole is set.',
-  },
+  ballHeadOn: { do: 'Screw the ball head on', why: 'It aims the camera.', caution: null },
   bracketOn: { do: 'Mount the declination bracket', why: 'Camera and bar hang on it.', caution: null },
   tubeOn: {
     do: 'Lay the tube into the saddle and close the clamp',
     why: 'Slide it to last time’s mark.',
-    caution: 'Hold the tube until both clamp screws are tight; tug at it before you let go.',
+    caution: 'Hold the tube until both clamp screws are tight.',
   },
   ringScrews: {
-    do: 'Close the rings, screws started by hand',
-    why: 'A crossed thread ruins the ring.',
+    do: 'Close the rings snugly, screws started by hand',
+    why: 'A crossed thread ruins the ring; a loose one lets the tube slip.',
     caution: 'Two turns by hand before a key touches them.',
   },
+  tug: { do: 'Tug at the tube', why: 'A clamp that only looks closed lets go now, not later.', caution: null },
   cameraOn: {
-    do: 'Put the camera on, caps off, rough focus',
-    why: 'Balance counts only in the final dress.',
+    do: 'Put the camera on',
+    why: 'Balance counts only with it.',
     caution: 'Start threads by hand. Hold the tube: it is front-light until now.',
   },
   guideOn: { do: 'Put the guide scope and finder on', why: 'They shift the balance too.', caution: null },
+  dress: {
+    do: 'Final dress: dew shield, heaters, cables tied, rough focus, caps off',
+    why: 'What comes on later moves the balance; a cap or the focuser’s travel is enough.',
+    caution: null,
+  },
+  cablesLast: {
+    do: 'Swing both axes over the whole sweep, clutches open, and watch every cable',
+    why: 'A cable that pulls is a star that wanders.',
+    caution: 'One hand on the tube.',
+  },
+  cablesLastDriven: {
+    do: 'Slew slowly over the whole sweep and watch every cable',
+    why: 'A cable that pulls is a star that wanders.',
+    caution: 'Never push an axis of this drive.',
+  },
   balance: {
-    do: 'Balance, then both clutches tight',
+    do: 'Balance both axes',
     why: 'The motors then only turn it, they do not lift it.',
     caution: 'Never push an axis while its clutch is tight.',
   },
   home: {
-    do: 'Bring it home: weights down, tube to the pole',
-    why: 'The controller counts from there.',
+    do: 'Bring it home by its two marks: weights down, tube to the pole, both clutches tight',
+    why: 'The controller counts from there. No marks yet: put one strip of tape across each axis now, and cut it.',
     caution: null,
   },
   homeBare: {
-    do: 'Bring it home: tube to the pole',
-    why: 'The controller counts from there.',
+    do: 'Bring it home by its two marks: tube to the pole',
+    why: 'The controller counts from there. No marks yet: put one strip of tape across each axis now, and cut it.',
     caution: null,
   },
-  cablesLast: {
-    do: 'Cables last, tied off, free over the whole sweep',
-    why: 'A cable that pulls is a star that wanders.',
-    caution: 'Swing both axes once by hand, clutches open, and watch every cable.',
-  },
-  cablesLastDriven: {
-    do: 'Cables last, tied off, free over the whole sweep',
-    why: 'A cable that pulls is a star that wanders.',
-    caution:
-      'Never push an axis of this drive: with the power on, slew slowly once over the whole sweep and watch them.',
+  clutchTight: {
+    do: 'Tighten the clutch by hand',
+    why: 'A clutch that slips looks like bad tracking.',
+    caution: null,
   },
   powerOn: {
     do: 'Power on, fused at the battery',
     why: 'Only now: the motors start from home.',
     caution: 'Plugs sealed against dew.',
+  },
+  pole: {
+    do: 'Align on the pole at dusk',
+    why: 'With everything on, for the load bends the axis.',
+    caution: 'Axes turned for the finder’s bore: back to both marks afterwards.',
+  },
+  focus: { do: 'Focus on a bright star', why: 'It stays with the temperature, not with the clock.', caution: null },
+  poleCheck: {
+    do: 'Look at the pole once more, clutch tight',
+    why: 'Camera and weights bent the mount a little after the rough pole.',
+    caution: null,
+  },
+  handsOff: {
+    do: 'Hands off: aim and frame were set before',
+    why: 'Ball head, focus ring and clutch move the pole when they are touched.',
+    caution: null,
   },
 };
 
@@ -153,7 +190,7 @@ export function packingSentence(s: PackingSaying): Said {
         ? 'Everything that belongs to this rig **is there**.'
         : `Lay it all out and tick what is there: **${s.open}** still to find.`;
     case 'assembly':
-      return s.next === null ? 'It is **together**. On to level and bearing.' : `${ASSEMBLY_WORDS[s.next].do}.`;
+      return s.next === null ? 'It is **together and aligned**. On to the first sub.' : `${ASSEMBLY_WORDS[s.next].do}.`;
   }
 }
 

@@ -52,6 +52,8 @@ const EVENT_WORDS: Record<EventName, string> = {
   lastPoleCheck: 'pole checked with everything on',
   flipBegun: 'flip begun',
   scaleSet: 'latitude scale set',
+  legsMoved: 'a leg was moved',
+  axesOpened: 'axes turned to see through the finder',
 };
 const TICKS: Record<string, string> = {
   dress: 'final dress on',

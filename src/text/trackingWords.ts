@@ -25,18 +25,16 @@ export function trackingSentence(s: TrackingSaying, f: Format): Said {
 }
 
 export type TrackingBasis = {
-  /** The periodic error was measured; null when guiding takes it away. */
-  measured: boolean | null;
+  /** The periodic error was measured. */
+  measured: boolean;
   share: number;
   /** Share that would be usable without guiding; null for a rig that does not guide. */
   unguidedShare: number | null;
 };
 
 function basisWords({ measured, unguidedShare }: TrackingBasis, f: Format): string {
-  if (unguidedShare !== null) return `without guiding ${f.quantity(unguidedShare, 'percent')} would be usable`;
-  return measured === true
-    ? 'from your measured periodic error'
-    : 'from an assumed periodic error: type in yours below';
+  const from = measured ? 'from your measured periodic error' : 'from an assumed periodic error: type in yours below';
+  return unguidedShare === null ? from : `without guiding ${f.quantity(unguidedShare, 'percent')}, ${from}`;
 }
 
 export function trackingReason(s: TrackingSaying, about: TrackingBasis, f: Format): string {

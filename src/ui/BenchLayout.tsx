@@ -1,5 +1,6 @@
-import type { ReactNode } from 'react';
+import { useContext, type ReactNode } from 'react';
 import type { Said as SaidText } from '../text/said.ts';
+import { BenchNote } from './benchNote.ts';
 import { Boundary } from './Boundary.tsx';
 import { Said } from './Said.tsx';
 import { PageTitle } from './PageTitle.tsx';
@@ -23,6 +24,7 @@ export function BenchLayout({ title, tabs, sentence, reason, instrument, instrum
         <PageTitle>{title}</PageTitle>
         {tabs}
       </div>
+      {useContext(BenchNote)}
       <p className="sentence" aria-live="polite">
         <Said said={sentence} />
       </p>

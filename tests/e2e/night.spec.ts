@@ -153,13 +153,13 @@ test('the flip walked through: begun, seen in another tab, held to be done, reme
 
 test('the sub length is chosen by dragging and goes into the plan', async ({ page }) => {
   await open(page, `${WAGTAIL}/tracking`);
-  await expect(sentence(page)).toHaveText('Shorten the sub to 18 s.');
+  await expect(sentence(page)).toHaveText('Shorten the sub to 8 s.');
   const slider = page.getByRole('slider', { name: /Sub length/ });
   await slider.focus();
-  for (let i = 0; i < 12; i += 1) await page.keyboard.press('ArrowLeft');
-  await page.getByRole('button', { name: 'Plan subs of 18 s' }).click();
-  await expect(sentence(page)).toContainText('Keep 18 s');
-  await expect(page.locator('.margin').first()).toContainText('18 s at 135 mm');
+  for (let i = 0; i < 22; i += 1) await page.keyboard.press('ArrowLeft');
+  await page.getByRole('button', { name: 'Plan subs of 8 s' }).click();
+  await expect(sentence(page)).toContainText('Keep 8 s');
+  await expect(page.locator('.margin').first()).toContainText('8 s at 135 mm');
 });
 
 test('charts are saved as drawings of their own', async ({ page }) => {

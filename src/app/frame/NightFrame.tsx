@@ -9,9 +9,11 @@ import { NightContext, SharedContext, useSession, useShared } from '../../sessio
 import { makeFormat } from '../../text/format.ts';
 import { BROKEN_NIGHT } from '../../text/storedWords.ts';
 import { clipped } from '../../text/schemaWords.ts';
+import { BenchNote } from '../../ui/benchNote.ts';
 import { Boundary } from '../../ui/Boundary.tsx';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 import { Header } from './Header.tsx';
+import { LedgerLine } from './LedgerLine.tsx';
 import { Margin, MarginSheet } from './Margin.tsx';
 import { PlainPage } from './PlainFrame.tsx';
 import { RibbonBar } from './RibbonBar.tsx';
@@ -48,6 +50,8 @@ function useRibbonFromAddress(): void {
   }, [at, ribbon]);
 }
 
+const LEDGER_LINE = <LedgerLine />;
+
 function Shown({ night, setAside }: { night: NightStatic; setAside: Reading | null }) {
   const shared = useShared();
   const { zoneIana } = night.records.site;
@@ -64,7 +68,9 @@ function Shown({ night, setAside }: { night: NightStatic; setAside: Reading | nu
           <main className="bench" id="bench" tabIndex={-1}>
             <StoredNotices setAside={setAside} unknownZone={night.records.unknownZone} />
             <Boundary what="This bench" resetKey={`${nightId ?? ''}${rest ?? ''}`}>
-              <Outlet />
+              <BenchNote value={LEDGER_LINE}>
+                <Outlet />
+              </BenchNote>
             </Boundary>
           </main>
           <Boundary what="The margin" resetKey={night}>

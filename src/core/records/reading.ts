@@ -20,7 +20,17 @@ export const stepSchema = z.enum(STEPS);
 export const LONGEST_SETTLE_S = 120;
 
 /** What happened, as far as anything follows from it. A closed list: a signal is never a free text. */
-export const EVENTS = ['setByEye', 'lastPoleCheck', 'plateMoved', 'driftGivenUp', 'flipBegun', 'scaleSet'] as const;
+export const EVENTS = [
+  'setByEye',
+  'lastPoleCheck',
+  'plateMoved',
+  'driftGivenUp',
+  'flipBegun',
+  'scaleSet',
+  /** A leg was moved after it stood; axes turned by hand to see through the finder's bore. */
+  'legsMoved',
+  'axesOpened',
+] as const;
 export type EventName = (typeof EVENTS)[number];
 
 const arcmin = bounded(-5400, 5400);

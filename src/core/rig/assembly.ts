@@ -4,28 +4,47 @@ import type { RigNumbers } from './rigNumbers.ts';
 
 export const ASSEMBLY_LIST = 'assembly';
 
-export type AssemblyStep =
-  | 'spreadLegs'
-  | 'poleLeg'
-  | 'headOn'
-  | 'wedgeOn'
-  | 'trackerOn'
-  | 'roughPole'
-  | 'barIn'
-  | 'weightsOn'
-  | 'endStop'
-  | 'ballHeadOn'
-  | 'bracketOn'
-  | 'tubeOn'
-  | 'ringScrews'
-  | 'cameraOn'
-  | 'guideOn'
-  | 'balance'
-  | 'home'
-  | 'homeBare'
-  | 'cablesLast'
-  | 'cablesLastDriven'
-  | 'powerOn';
+/** Steps that are done by hand and ticked. */
+export const HAND_STEPS = [
+  'spreadLegs',
+  'poleLeg',
+  'headOn',
+  'wedgeOn',
+  'trackerOn',
+  'barIn',
+  'weightsOn',
+  'endStop',
+  'ballHeadOn',
+  'bracketOn',
+  'tubeOn',
+  'ringScrews',
+  'tug',
+  'cameraOn',
+  'guideOn',
+  'dress',
+  'cablesLast',
+  'cablesLastDriven',
+  'home',
+  'homeBare',
+  'clutchTight',
+  'powerOn',
+  'handsOff',
+] as const;
+/** Steps that have a bench of their own, where they are recorded. */
+export const BENCH_STEPS = [
+  'level',
+  'bearing',
+  'latitude',
+  'roughPole',
+  'balance',
+  'focus',
+  'pole',
+  'poleCheck',
+] as const;
+
+export type HandStep = (typeof HAND_STEPS)[number];
+export type BenchStep = (typeof BENCH_STEPS)[number];
+export type AssemblyStep = HandStep | BenchStep;
 
 type Traits = { pier: boolean; bar: boolean; guide: boolean; rings: boolean };
 
@@ -40,27 +59,36 @@ function traitsOf({ support, masses }: RigNumbers, kinds: ReadonlySet<string>): 
 
 const when = (condition: boolean, ...steps: AssemblyStep[]): AssemblyStep[] => (condition ? steps : []);
 
+/** Bearing before the head's iron comes near, latitude before the load bends the bolt, cables swept before home is set,
+ *  power when all of it stands. A strain-wave drive has no clutch to open: its sweep is tried by slewing. */
 function german({ pier, bar, guide, rings }: Traits, strainWave: boolean): AssemblyStep[] {
   return [
-    ...when(!pier, 'spreadLegs', 'poleLeg'),
+    ...when(!pier, 'spreadLegs', 'poleLeg', 'level', 'bearing'),
     'headOn',
+    ...when(!pier, 'latitude'),
     ...when(bar, 'barIn', 'weightsOn', 'endStop'),
     'tubeOn',
     ...when(rings, 'ringScrews'),
+    'tug',
     'cameraOn',
     ...when(guide, 'guideOn'),
-    ...when(!strainWave, 'balance'),
+    'dress',
+    ...when(!strainWave, 'cablesLast'),
+    ...when(!strainWave && bar, 'balance'),
     bar ? 'home' : 'homeBare',
-    // A strain-wave drive has no clutch to open: the sweep is tried by slewing.
-    strainWave ? 'cablesLastDriven' : 'cablesLast',
     'powerOn',
+    ...when(strainWave, 'cablesLastDriven'),
+    'pole',
+    'focus',
   ];
 }
 
-/** A tracker's pole is looked for before the camera blocks its finder. */
+/** A tracker's pole is looked for before the camera blocks its finder, and once more when all is on; then nothing above the
+ *  clutch is touched. */
 function tracker({ bar, guide }: Traits, bracket: boolean): AssemblyStep[] {
   return [
     'spreadLegs',
+    'level',
     'wedgeOn',
     'trackerOn',
     'roughPole',
@@ -68,22 +96,33 @@ function tracker({ bar, guide }: Traits, bracket: boolean): AssemblyStep[] {
     ...when(!bracket, 'ballHeadOn'),
     'cameraOn',
     ...when(guide, 'guideOn'),
-    ...when(bracket && bar, 'balance'),
+    'dress',
     'cablesLast',
+    ...when(bracket && bar, 'balance'),
+    'clutchTight',
     'powerOn',
+    'focus',
+    'poleCheck',
+    'handsOff',
   ];
 }
 
 function fork({ pier, guide }: Traits, wedge: boolean): AssemblyStep[] {
   return [
-    ...when(!pier, 'spreadLegs'),
+    ...when(!pier, 'spreadLegs', 'level'),
+    ...when(wedge && !pier, 'bearing'),
     ...when(wedge, 'wedgeOn'),
     'headOn',
     'tubeOn',
+    'tug',
     'cameraOn',
     ...when(guide, 'guideOn'),
+    'dress',
     'cablesLast',
+    'clutchTight',
     'powerOn',
+    ...when(wedge, 'pole'),
+    'focus',
   ];
 }
 

@@ -1,6 +1,7 @@
 /** The periodic error of a mount that nobody has measured yet. */
 import type { MountPart } from '../records/part.ts';
 import { wormPeriodS, type Sinusoid } from '../tracking/periodicError.ts';
+import { isTracker } from './rigNumbers.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
 
 type Driven = Pick<MountPart, 'mountKind' | 'drive' | 'belt' | 'wormTeeth' | 'drivePeriodS'>;
@@ -9,8 +10,8 @@ type Driven = Pick<MountPart, 'mountKind' | 'drive' | 'belt' | 'wormTeeth' | 'dr
 export function assumedSinusoids(mount: Driven | null): Sinusoid[] {
   const { smallTracker, geared, belt, strainWave } = ASSUMED.periodicPeakToPeakArcsec;
   if (mount === null) return [{ amplitudeArcsec: geared / 2, periodS: wormPeriodS(ASSUMED.wormTeeth), phaseDeg: null }];
-  const isTracker = mount.mountKind === 'trackerBallHead' || mount.mountKind === 'trackerBracket';
-  const peakToPeak = mount.drive === 'strainWave' ? strainWave : isTracker ? smallTracker : mount.belt ? belt : geared;
+  const peakToPeak =
+    mount.drive === 'strainWave' ? strainWave : isTracker(mount) ? smallTracker : mount.belt ? belt : geared;
   const ownPeriod =
     mount.drive === 'strainWave' ? ASSUMED.strainWavePeriodS : wormPeriodS(mount.wormTeeth ?? ASSUMED.wormTeeth);
   return [{ amplitudeArcsec: peakToPeak / 2, periodS: mount.drivePeriodS ?? ownPeriod, phaseDeg: null }];

@@ -34,6 +34,11 @@ export type RigNumbers = {
   gaps: RigGap[];
 };
 
+/** A small star tracker, with a ball head or a bracket. */
+export function isTracker(mount: Pick<MountPart, 'mountKind'> | null): boolean {
+  return mount?.mountKind === 'trackerBallHead' || mount?.mountKind === 'trackerBracket';
+}
+
 /** German mounts and trackers with a counterweight bar go over to the other side; the others never flip. */
 export function mountFlips(mount: MountPart | null): boolean {
   return mount?.mountKind === 'germanEquatorial' || mount?.mountKind === 'trackerBracket';

@@ -1,65 +1,30 @@
 import type { ReactNode } from 'react';
-import { Link } from 'react-router';
 import {
-  BALANCE_LIST,
   balanceOrder,
+  isTrial,
   nextStep,
   unloadOrder,
   type OrderRow,
+  type TrialStep,
 } from '../../core/night/balance/balanceOrder.ts';
 import { useNight } from '../../session/session.ts';
-import { useRecord } from '../../session/useRecord.ts';
-import { ORDER_WORDS, orderReason, orderSentence, UNLOAD_REASON, UNLOAD_WORDS } from '../../text/balanceOrderWords.ts';
+import { StepLink, WorkStep } from '../../session/WorkStep.tsx';
+import { orderReason, orderSentence, orderWords, UNLOAD_REASON, UNLOAD_WORDS } from '../../text/balanceOrderWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
-import { CheckRow } from '../../ui/CheckRow.tsx';
-import { StateMark } from '../../ui/StateMark.tsx';
 
-/** Where the work of a step is done. */
-const PLACE_OF: Partial<Record<OrderRow['step'], string>> = {
-  roughPole: '../polar',
-  ra: '?tab=ra',
-  dec: '?tab=dec',
-  sideways: '?tab=sideways',
-  raAgain: '?tab=ra',
-  poleCheck: '../polar',
-};
+/** Where an axis is tried. */
+const TAB_OF: Record<TrialStep, string> = { ra: 'ra', dec: 'dec', sideways: 'sideways', raAgain: 'ra' };
 
-function Words({ step }: { step: OrderRow['step'] }) {
+/** Trials are opened; the steps around them are those of the night's work. */
+function Step({ row: { step, done, missing } }: { row: OrderRow }) {
+  if (!isTrial(step)) return <WorkStep step={step} done={done} missing={missing} />;
+  const words = orderWords(step);
   return (
-    <>
-      <strong>{ORDER_WORDS[step].do}</strong>
+    <StepLink to={`?tab=${TAB_OF[step]}`} done={done}>
+      <strong>{words.do}</strong>
       <br />
-      <span className="soft">{ORDER_WORDS[step].why}</span>
-    </>
-  );
-}
-
-/** A step that is done by hand is ticked here; one that is measured is opened. */
-function Step({ row }: { row: OrderRow }) {
-  const { records } = useNight();
-  const record = useRecord();
-  const { step, done, by } = row;
-  const place = PLACE_OF[step];
-  if (by === 'tick' || place === undefined) {
-    const tick = (): void => {
-      const values = { listId: BALANCE_LIST, itemId: step, done: !done };
-      void record({ step: 'balance', subject: { type: 'night', id: records.night.id }, kind: 'check', values }, null);
-    };
-    return (
-      <CheckRow done={done} disabled={records.fromSnapshot} onToggle={tick}>
-        <Words step={step} />
-      </CheckRow>
-    );
-  }
-  return (
-    <li>
-      <Link className="check-row step-link" to={place}>
-        <StateMark state={done ? 'done' : 'open'} />
-        <span>
-          <Words step={step} />
-        </span>
-      </Link>
-    </li>
+      <span className="soft">{words.why}</span>
+    </StepLink>
   );
 }
 

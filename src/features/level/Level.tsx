@@ -17,6 +17,7 @@ import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { CompassRose } from '../../ui/instruments/CompassRose.tsx';
 import { hasTiltSensor } from '../../ui/useTiltSensor.ts';
 import { bearingModel, feetOf, levelModel, tripodOf } from './model.ts';
+import { LegMoved } from './LegMoved.tsx';
 import { PhoneLevel } from './PhoneLevel.tsx';
 import { RecordBubble, RecordSlopes, RecordTilt } from './levelForms.tsx';
 
@@ -99,6 +100,7 @@ export function Level({ tabs }: { tabs: ReactNode }) {
         </p>
       </div>
       <ReadLevel />
+      <LegMoved />
       <Height />
     </BenchLayout>
   );

@@ -3,14 +3,8 @@ import { Button, ButtonGroup } from 'react-bootstrap';
 import { formatDate } from '../../core/time/civil.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
-import {
-  ASSEMBLY_WORDS,
-  caseName,
-  itemWords,
-  packingReason,
-  packingSentence,
-  TOOL_NAMES,
-} from '../../text/packingWords.ts';
+import { WorkStep } from '../../session/WorkStep.tsx';
+import { caseName, itemWords, packingReason, packingSentence, TOOL_NAMES } from '../../text/packingWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { CheckRow } from '../../ui/CheckRow.tsx';
 import { LIST_OF, packingModel, type PackingModel, type PackingView } from './packingModel.ts';
@@ -64,26 +58,13 @@ function Cases({ model, tick, frozen, tools }: ListProps & { tools: boolean }) {
   );
 }
 
-/** Step after step, each with its reason and its caution. */
-function Assembly({ model, tick, frozen }: ListProps) {
+/** Step after step, each with its reason and its caution, out to the last check. */
+function Assembly({ model }: { model: PackingModel }) {
   return (
     <ul className="check-list">
-      {model.steps.map(({ step, done }) => {
-        const words = ASSEMBLY_WORDS[step];
-        return (
-          <CheckRow key={step} done={done} disabled={frozen} onToggle={() => tick(step, !done)}>
-            <strong>{words.do}</strong>
-            <br />
-            <span className="soft">{words.why}</span>
-            {words.caution !== null && (
-              <>
-                <br />
-                <span className="caution-line">{words.caution}</span>
-              </>
-            )}
-          </CheckRow>
-        );
-      })}
+      {model.steps.map((row) => (
+        <WorkStep key={row.step} {...row} />
+      ))}
     </ul>
   );
 }
@@ -140,7 +121,7 @@ export function PackingTab({ tabs }: { tabs: ReactNode }) {
           <p className="print-only">
             {records.rig.name}, {formatDate(records.night.eveningDate)}
           </p>
-          {view === 'assembly' ? <Assembly {...common} /> : <Cases {...common} tools={view === 'pack'} />}
+          {view === 'assembly' ? <Assembly model={model} /> : <Cases {...common} tools={view === 'pack'} />}
         </>
       }
     />

@@ -1,5 +1,6 @@
 /** What the packing tab shows: lists with their ticks of tonight. */
-import { ASSEMBLY_LIST, assemblyOf, type AssemblyStep } from '../../core/rig/assembly.ts';
+import { workRows, type WorkRow } from '../../core/night/ledger/ledger.ts';
+import { ASSEMBLY_LIST } from '../../core/rig/assembly.ts';
 import { isTicked } from '../../core/night/plan/checklists.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { INVENTORY_LIST, PACKING_LIST, packingOf, type Case, type Packing, type Tool } from '../../core/rig/packing.ts';
@@ -14,7 +15,7 @@ export type PackingModel = {
   packing: Packing;
   cases: TickedCase[];
   tools: { tool: Tool; done: boolean }[];
-  steps: { step: AssemblyStep; done: boolean }[];
+  steps: readonly WorkRow[];
 };
 
 export const LIST_OF: Record<PackingView, string> = {
@@ -54,15 +55,15 @@ function mergedByName(cases: readonly Case[]): Case[] {
   return [...merged.values()];
 }
 
-export function packingModel({ records, numbers }: NightStatic, view: PackingView): PackingModel {
+export function packingModel(night: NightStatic, view: PackingView): PackingModel {
+  const { records } = night;
   const derived = packingOf(records.rig, records.parts);
   const packing = { ...derived, cases: mergedByName(derived.cases) };
   const ticked = (itemId: string): boolean => isTicked(records.readings, LIST_OF[view], itemId);
-  const kinds = new Set(packing.cases.flatMap((c) => c.items.map((i) => i.kind)));
   const lists = {
     cases: packing.cases.map((c) => ({ ...c, items: c.items.map((i) => ({ ...i, done: ticked(i.partId) })) })),
     tools: packing.tools.map((tool) => ({ tool, done: ticked(`tool-${tool}`) })),
-    steps: assemblyOf(numbers, kinds).map((step) => ({ step, done: ticked(step) })),
+    steps: workRows(night),
   };
   return { saying: sayingOf(view, lists), packing, ...lists };
 }

@@ -37,10 +37,11 @@ export function trackingModel(
     if (usable.longestS === null) return { code: 'none', shortestS: usable.shortestS, guided };
     return { code: 'shorten', subS: sub.exposureS, longestS: settable(usable.longestS) };
   };
+  const unguided = guided ? unguidedShare(night, at) : null;
   const basis: TrackingBasis = {
-    measured: guided ? null : night.budget.sources.periodicError?.basis === 'measured',
+    measured: guided ? unguided?.measured === true : night.budget.sources.periodicError?.basis === 'measured',
     share,
-    unguidedShare: guided ? unguidedShare(night, at) : null,
+    unguidedShare: unguided?.share ?? null,
   };
   return { saying: saying(), usable, subS: sub.exposureS, basis };
 }
@@ -49,7 +50,7 @@ const INCOMPLETE: TrackingModel = {
   saying: { code: 'incomplete' },
   usable: null,
   subS: 0,
-  basis: { measured: null, share: 0, unguidedShare: null },
+  basis: { measured: false, share: 0, unguidedShare: null },
 };
 
 export type CheckModel = { id: FirstSubCheck; done: boolean };

@@ -279,10 +279,14 @@ describe('another piece', () => {
 describe('the order of balancing', () => {
   const steps = (night: NightStatic) => balanceOrder(night).map((r) => r.step);
   const tick = (itemId: string, done = true, minute = 0) =>
-    reading('check', { listId: 'balance', itemId, done }, { id: `t${itemId}${minute}` });
+    reading(
+      'check',
+      { listId: 'assembly', itemId, done },
+      { takenAtUtc: `2026-11-24T20:0${minute}:00.000Z`, id: `t${itemId}${minute}` },
+    );
 
   it('final dress, the heavy axis first and once more, then home', () => {
-    expect(steps(fresh())).to.deep.equal(['dress', 'ra', 'dec', 'sideways', 'raAgain', 'home']);
+    expect(steps(fresh())).to.deep.equal(['dress', 'cablesLast', 'ra', 'dec', 'sideways', 'raAgain', 'home']);
     expect(nextStep(balanceOrder(fresh()))).to.equal('dress');
   });
 
@@ -290,16 +294,18 @@ describe('the order of balancing', () => {
     const subject = { type: 'part', id: 'demo-heron-guide-scope' } as const;
     const all = [
       tick('dress'),
+      tick('cablesLast'),
       trial('ra', 0.293, 'none', 1),
       trial('dec', 0.087, 'none', 2),
       trial('sideways', 0, 'none', 3, { subject }),
       trial('sideways', 0, 'none', 4, { subject }),
     ];
     const next = (readings: Reading[]) => nextStep(balanceOrder(tried(readings)));
-    expect([1, 2, 3, 5].map((n) => next(all.slice(0, n)))).to.deep.equal(['ra', 'dec', 'sideways', 'raAgain']);
+    expect([2, 3, 4, 6].map((n) => next(all.slice(0, n)))).to.deep.equal(['ra', 'dec', 'sideways', 'raAgain']);
     const again = [...all, trial('ra', 0.294, 'none', 6)];
     expect(next(again)).to.equal('home');
-    expect(next([...again, tick('home')])).to.equal(null);
+    expect(next([...again, tick('home', true, 9)])).to.equal(null);
+    expect(next([...again, tick('home', true, 0)]), 'a trial swung it away').to.equal('home');
     expect(next([...all.slice(1), tick('dress', false, 9)])).to.equal('dress');
   });
 

@@ -215,8 +215,8 @@ describe('words of the stations', () => {
     ];
     for (const s of sayings) {
       isSentence(trackingSentence(s, f), s.code);
-      for (const measured of [true, false, null]) {
-        const unguidedShare = measured === null ? 0.2 : null;
+      for (const measured of [true, false]) {
+        const unguidedShare = measured ? 0.2 : null;
         isSentence(trackingReason(s, { measured, share: 0.4, unguidedShare }, f), s.code);
       }
     }

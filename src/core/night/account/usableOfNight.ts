@@ -55,10 +55,13 @@ const unguidedBase = oncePer(({ records, numbers, targetSky, budget }: NightStat
     : null,
 );
 
-/** Share of usable subs without guiding; null when the light path is incomplete. */
-export function unguidedShare(night: NightStatic, at: { haH: number; altDeg: number }): number | null {
+export type Unguided = { share: number; measured: boolean };
+
+/** Share of usable subs without guiding, and whether the drive was measured; null when the light path is incomplete. */
+export function unguidedShare(night: NightStatic, at: { haH: number; altDeg: number }): Unguided | null {
   const base = unguidedBase(night);
   if (!base) return null;
   const sub = plannedSubAt(base, night.records.site.latDeg, at.haH, at.altDeg);
-  return shareOfLength(sub, sub.exposureS, night);
+  const measured = base.sources.periodicError?.basis === 'measured';
+  return { share: shareOfLength(sub, sub.exposureS, night), measured };
 }

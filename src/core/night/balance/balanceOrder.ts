@@ -1,58 +1,35 @@
 /** The order in which a rig is balanced, what of it is done tonight, and the order in which it is taken down. */
-import type { NightStatic } from '../nightStatic.ts';
-import { isTicked } from '../plan/checklists.ts';
-import { poleOfNight } from '../pole/poleOfNight.ts';
+import type { AssemblyStep } from '../../rig/assembly.ts';
 import { mountHasBar } from '../../rig/rigNumbers.ts';
-import { usualTip } from './tipOfNight.ts';
-import type { BalanceAxis } from '../../rig/axisLevers.ts';
+import { workRows, type Missing } from '../ledger/ledger.ts';
+import type { NightStatic } from '../nightStatic.ts';
+import { isBalanced, otherAxes, raAfterOthers } from './balancedTonight.ts';
 
-/** List of the ticks of this bench. */
-export const BALANCE_LIST = 'balance';
-export type OrderStep = 'roughPole' | 'dress' | 'ra' | 'dec' | 'sideways' | 'raAgain' | 'home' | 'poleCheck';
-/** `tick`: done by hand; `trial`: done by a tip test; `station`: done on another bench. */
-export type OrderRow = { step: OrderStep; done: boolean; by: 'tick' | 'trial' | 'station' };
+/** Tip tests; what is done around them stands in the night's work. */
+export type TrialStep = 'ra' | 'dec' | 'sideways' | 'raAgain';
+export type OrderStep = TrialStep | (typeof BEFORE)[number] | (typeof AFTER)[number];
+export type OrderRow = { step: OrderStep; done: boolean; missing: readonly Missing[] };
 
-const ticked = ({ records }: NightStatic, itemId: string): boolean => isTicked(records.readings, BALANCE_LIST, itemId);
+/** Steps of the night's work that belong to balancing, before the trials and after them. */
+const BEFORE = ['roughPole', 'dress', 'cablesLast'] as const;
+const AFTER = ['home', 'clutchTight', 'poleCheck'] as const;
 
-const balanced = ({ records }: NightStatic, axis: BalanceAxis): boolean =>
-  usualTip(records, axis)?.estimate.balancedM != null;
-
-/** Right ascension counts a second time when it was tried after the last other axis, and stayed. */
-function raAfterOthers(night: NightStatic): boolean {
-  const { readings } = night.records;
-  const lastOf = (axis: BalanceAxis): number =>
-    readings.findLastIndex((r) => r.kind === 'balance' && r.values.axis === axis);
-  const others = (['dec', 'sideways'] as const).filter((axis) => balanced(night, axis));
-  return balanced(night, 'ra') && others.length > 0 && others.every((axis) => lastOf(axis) < lastOf('ra'));
-}
-
-function poleSeen({ records }: NightStatic): boolean {
-  return poleOfNight(records).basis !== 'untouched';
-}
+export const isTrial = (step: OrderStep): step is TrialStep => ['ra', 'dec', 'sideways', 'raAgain'].includes(step);
 
 /** Steps in order for a rig with a bar; empty for others. A tracker's finder is blocked by the camera, so its pole comes
  *  first, and loading moves it, so it is looked at again. */
 export function balanceOrder(night: NightStatic): OrderRow[] {
-  const { mount } = night.numbers;
-  if (!mountHasBar(mount)) return [];
-  const tracker = mount?.mountKind === 'trackerBracket';
-  const raDone = balanced(night, 'ra');
-  const axes: OrderRow[] = (['dec', 'sideways'] as const).flatMap((axis) =>
-    usualTip(night.records, axis) ? [{ step: axis, done: balanced(night, axis), by: 'trial' as const }] : [],
-  );
-  const rows: OrderRow[] = [
-    { step: 'dress', done: ticked(night, 'dress'), by: 'tick' },
-    { step: 'ra', done: raDone, by: 'trial' },
-    ...axes,
-    ...(axes.length > 0 ? [{ step: 'raAgain', done: raAfterOthers(night), by: 'trial' } as const] : []),
-    { step: 'home', done: ticked(night, 'home'), by: 'tick' },
-  ];
-  if (!tracker) return rows;
-  const checked = night.records.tonight.of('event').some((r) => r.values.what === 'lastPoleCheck');
+  if (!mountHasBar(night.numbers.mount)) return [];
+  const rowsOf = (steps: readonly AssemblyStep[]): OrderRow[] =>
+    workRows(night).flatMap((row) => (steps.includes(row.step) ? [row as OrderRow] : []));
+  const trial = (step: TrialStep, done: boolean): OrderRow => ({ step, done, missing: [] });
+  const axes = otherAxes(night).map((axis) => trial(axis, isBalanced(night, axis)));
   return [
-    { step: 'roughPole', done: poleSeen(night), by: 'station' },
-    ...rows,
-    { step: 'poleCheck', done: checked, by: 'station' },
+    ...rowsOf(BEFORE),
+    trial('ra', isBalanced(night, 'ra')),
+    ...axes,
+    ...(axes.length > 0 ? [trial('raAgain', raAfterOthers(night))] : []),
+    ...rowsOf(AFTER),
   ];
 }
 

@@ -1,6 +1,7 @@
 /** Ticks that belong to a station, by mount. Words stand in the text layer. */
 import type { MountPart } from '../../records/part.ts';
 import type { Reading } from '../../records/reading.ts';
+import { isTracker } from '../../rig/rigNumbers.ts';
 import { lastReading } from '../nightRecords.ts';
 
 export const FIRST_SUB_LIST = 'beforeFirstSub';
@@ -20,8 +21,7 @@ const TRACKER: readonly FirstSubCheck[] = [
 ];
 
 export function firstSubChecks(mount: MountPart | null): readonly FirstSubCheck[] {
-  const tracker = mount?.mountKind === 'trackerBallHead' || mount?.mountKind === 'trackerBracket';
-  return tracker ? TRACKER : GERMAN;
+  return isTracker(mount) ? TRACKER : GERMAN;
 }
 
 /** True when the item's last tick of the night says done. */

@@ -1,7 +1,7 @@
 /** The order of work of a night, by the mount: which stations, in which order, and what is left out and why. */
 import type { MountPart } from '../../records/part.ts';
 import type { Step } from '../../records/reading.ts';
-import { mountFlips, mountHasBar } from '../../rig/rigNumbers.ts';
+import { isTracker, mountFlips, mountHasBar } from '../../rig/rigNumbers.ts';
 
 export type RunGroup = 'Indoors' | 'Outdoors' | 'Overnight' | 'After';
 /** A tracker's run visits polar alignment twice: rough while nothing blocks the finder, final with everything on. */
@@ -25,8 +25,7 @@ function balanceLeftOut(mount: MountPart): LeftOut[] {
 }
 
 function outdoors(mount: MountPart | null): { steps: Stop[]; reason: OrderReason } {
-  const tracker = mount?.mountKind === 'trackerBallHead' || mount?.mountKind === 'trackerBracket';
-  if (tracker) {
+  if (isTracker(mount)) {
     const polar = (visit: Visit): Stop => ({ step: 'polar', group: 'Outdoors', visit });
     const steps = [
       ...at('Outdoors', 'level'),

@@ -4,6 +4,7 @@ import { goalOfNight } from '../../../core/night/pole/goalOfNight.ts';
 import { useNight, useSession, useShared } from '../../../session/session.ts';
 import { recordLabel, useRecord } from '../../../session/useRecord.ts';
 import { useIsLive } from '../../../session/useTime.ts';
+import { AxesOpened } from './AxesOpened.tsx';
 import { setByEyeSaid } from '../../../text/goalWords.ts';
 
 /** On a tracker's last visit the tick says that the star still stood there with everything on. */
@@ -29,6 +30,7 @@ export function SetByEye() {
       <Button variant="primary" onClick={tick}>
         {recordLabel(label, isLive, format.clock(clock.nowMs()))}
       </Button>
+      <AxesOpened />
     </div>
   );
 }

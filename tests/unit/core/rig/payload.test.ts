@@ -228,13 +228,13 @@ describe('what to pack and how to put it together', () => {
     return assemblyOf(rigNumbers(one, own), new Set(partsOfRig(one, own).map((p) => p.kind)));
   };
 
-  it('weights come before the tube and cables last, on every mount with a bar', () => {
+  it('weights come before the tube, the end stop at once, power after the cables, on every mount with a bar', () => {
     for (const name of ['Heron', 'Plover', 'Wagtail']) {
       const order = steps(name);
       const carries = name === 'Wagtail' ? 'cameraOn' : 'tubeOn';
       expect(order.indexOf('weightsOn'), name).to.be.lessThan(order.indexOf(carries));
       expect(order.indexOf('endStop'), name).to.equal(order.indexOf('weightsOn') + 1);
-      expect(order.slice(-2), name).to.deep.equal(['cablesLast', 'powerOn']);
+      expect(order.indexOf('cablesLast'), name).to.be.within(0, order.indexOf('powerOn') - 1);
       expect(new Set(order).size).to.equal(order.length);
     }
   });

@@ -1,0 +1,79 @@
+/** What each movement of the hand needs to stand, what it loses and what it wins: the one table behind lists, lines and
+ *  warnings. */
+import type { AssemblyStep } from '../../rig/assembly.ts';
+
+/** What is won once and lost by some later movement. */
+export const HELD = [
+  'home',
+  'clutches',
+  'cables',
+  'weights',
+  'endStop',
+  'clamp',
+  'bearing',
+  'level',
+  'latitude',
+  'balance',
+  'roughPole',
+  'alignment',
+  'focus',
+  'power',
+] as const;
+export type Held = (typeof HELD)[number];
+
+/** Movements beyond the steps of putting together: a leg moved, axes turned for the finder's bore, a tip test, the first
+ *  slew and the first sub. */
+export type Movement = AssemblyStep | 'legsMoved' | 'axesOpened' | 'tipTest' | 'cablesChecked' | 'slew' | 'firstSub';
+
+export type Effect = { needs: readonly Held[]; loses: readonly Held[]; gives: readonly Held[] };
+
+const effect = (needs: readonly Held[], loses: readonly Held[], gives: readonly Held[]): Effect => ({
+  needs,
+  loses,
+  gives,
+});
+
+/** What comes on moves the balance and bends the axis. */
+const LOADED: readonly Held[] = ['balance', 'alignment'];
+/** Before anything turns by itself. */
+const SAFE: readonly Held[] = ['home', 'clutches', 'cables'];
+
+export const MOVEMENTS: Record<Movement, Effect> = {
+  spreadLegs: effect([], ['bearing', 'level', 'alignment'], []),
+  legsMoved: effect([], ['bearing', 'level', 'alignment'], []),
+  poleLeg: effect([], ['bearing', 'alignment'], []),
+  level: effect([], [], ['level']),
+  bearing: effect([], [], ['bearing']),
+  headOn: effect(['bearing'], ['alignment'], []),
+  wedgeOn: effect(['level'], ['alignment'], []),
+  trackerOn: effect([], ['alignment', 'roughPole'], []),
+  latitude: effect([], [], ['latitude']),
+  roughPole: effect([], [], ['roughPole']),
+  barIn: effect(['latitude'], LOADED, []),
+  weightsOn: effect([], LOADED, ['weights']),
+  endStop: effect([], [], ['endStop']),
+  bracketOn: effect(['roughPole'], LOADED, []),
+  ballHeadOn: effect(['roughPole'], LOADED, []),
+  tubeOn: effect(['weights', 'endStop'], [...LOADED, 'clamp'], []),
+  ringScrews: effect([], LOADED, []),
+  tug: effect([], [], ['clamp']),
+  cameraOn: effect(['clamp'], [...LOADED, 'focus'], []),
+  guideOn: effect([], LOADED, []),
+  dress: effect([], ['balance'], []),
+  cablesLast: effect([], ['home', 'clutches'], ['cables']),
+  cablesLastDriven: effect(['home'], [], ['cables']),
+  cablesChecked: effect([], [], ['cables']),
+  tipTest: effect([], ['home', 'clutches'], []),
+  balance: effect([], [], ['balance']),
+  home: effect(['balance', 'cables'], [], ['home', 'clutches']),
+  homeBare: effect(['cables'], [], ['home', 'clutches']),
+  clutchTight: effect(['balance'], [], ['clutches']),
+  powerOn: effect(SAFE, [], ['power']),
+  axesOpened: effect([], ['home', 'clutches'], []),
+  pole: effect([], [], ['alignment', 'roughPole']),
+  poleCheck: effect(['clutches'], [], ['alignment', 'roughPole']),
+  focus: effect([], [], ['focus']),
+  handsOff: effect(['alignment', 'focus'], [], []),
+  slew: effect(['power', ...SAFE], [], []),
+  firstSub: effect(['power', ...SAFE, 'alignment', 'focus'], [], []),
+};
