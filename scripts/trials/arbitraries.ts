@@ -68,6 +68,9 @@ export function arbitraryOf(schema: z.ZodType): fc.Arbitrary<unknown> {
         return fc.option(arbitraryOf(def.innerType ?? z.never()), { nil: null, freq: 4 });
       case 'optional':
         return fc.option(arbitraryOf(def.innerType ?? z.never()), { nil: undefined, freq: 2 });
+      case 'default':
+        // Whoever reads a record gets the value filled in.
+        return arbitraryOf(def.innerType ?? z.never());
       case 'enum':
         return fc.constantFrom(...Object.values(def.entries ?? {}));
       case 'literal':

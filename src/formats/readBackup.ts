@@ -34,14 +34,17 @@ const isObject = (value: unknown): value is Loose =>
 export type OnShare = (share: number) => void;
 const RECORDS_PER_REPORT = 500;
 
-/** What each earlier version still lacked in its parts. Version 2 lacked only kinds of readings and settings; up to 4 signals
- *  stood among the ticks. */
+/** What each earlier version still lacked in its parts. Versions 2 and 5 lacked only kinds of readings, events and settings;
+ *  up to 4 signals stood among the ticks. */
 const UPGRADES: Record<number, readonly PartUpgrade[]> = {
   1: [withUse, withEngraving],
   2: [withEngraving],
   3: [withEngraving],
   4: [],
+  5: [],
 };
+
+const LAST_WITH_SIGNAL_TICKS = 4;
 
 /** A file of an earlier version as this one writes it. */
 function fromEarlier(file: Loose): Loose {
@@ -49,7 +52,8 @@ function fromEarlier(file: Loose): Loose {
   if (!upgrades) return file;
   const upgraded = (list: 'parts' | 'snapshots'): Loose =>
     list in file ? { [list]: upgrades.reduce((rows: unknown, one) => upgradeParts(rows, one), file[list]) } : {};
-  const readings = 'readings' in file ? { readings: withEvents(file['readings']) } : {};
+  const hasTicks = Number(file['version']) <= LAST_WITH_SIGNAL_TICKS;
+  const readings = hasTicks && 'readings' in file ? { readings: withEvents(file['readings']) } : {};
   return { ...file, version: BACKUP_VERSION, ...upgraded('parts'), ...upgraded('snapshots'), ...readings };
 }
 

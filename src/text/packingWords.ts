@@ -44,8 +44,8 @@ export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
     caution: 'Push each leg into soft ground before anything goes on.',
   },
   poleLeg: {
-    do: 'Turn the side that this mount wants toward the pole',
-    why: 'The tube’s weight hangs over that side.',
+    do: 'Turn the legs as this tripod stands: drawn on Level and bearing',
+    why: 'The tube’s weight hangs over the side toward the pole.',
     caution: null,
   },
   level: {
@@ -135,12 +135,12 @@ export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
   },
   home: {
     do: 'Bring it home by its two marks: weights down, tube to the pole, both clutches tight',
-    why: 'The controller counts from there. No marks yet: put one strip of tape across each axis now, and cut it.',
+    why: 'The controller counts from there.',
     caution: null,
   },
   homeBare: {
     do: 'Bring it home by its two marks: tube to the pole',
-    why: 'The controller counts from there. No marks yet: put one strip of tape across each axis now, and cut it.',
+    why: 'The controller counts from there.',
     caution: null,
   },
   clutchTight: {
@@ -169,6 +169,14 @@ export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
     why: 'Ball head, focus ring and clutch move the pole when they are touched.',
     caution: null,
   },
+};
+
+/** Once per mount. */
+export const HOME_MARKS = {
+  words:
+    'Make two marks for home, once for this mount: weights down, tube to the pole, one strip of tape across each axis, cut at the joint. Whenever both halves meet, it is home.',
+  made: 'Both marks are made',
+  said: 'Marks for home remembered.',
 };
 
 export type PackingSaying =

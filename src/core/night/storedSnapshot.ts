@@ -24,9 +24,16 @@ export type SnapshotHead = {
 export type StoredSnapshot = SnapshotHead & { readonly whole: () => Snapshot };
 export type SnapshotDigest = SnapshotHead & { text: string };
 
+/** What is noted on a part and changes nothing that was measured with it. */
+const withoutNotes = (part: Part): Part => {
+  if (part.kind !== 'mount') return part;
+  const { homeMarks: _, ...rest } = part;
+  return rest as Part;
+};
+
 /** Of a state as a snapshot keeps it. @param parts as `partsOfRig` lists them. */
 export function statePrint(rig: Rig, parts: readonly Part[], site: Site): string {
-  return fingerprint(JSON.stringify([rig, parts, site]));
+  return fingerprint(JSON.stringify([rig, parts.map(withoutNotes), site]));
 }
 
 function headOf({ id, takenAtUtc, rig, parts, site }: Snapshot): SnapshotHead {

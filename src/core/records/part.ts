@@ -76,6 +76,8 @@ const mountShape = {
     .nullable(),
   /** The dovetail that its saddle grips; null = not known. */
   saddle: z.enum(['narrow', 'wide', 'both']).nullable(),
+  /** Strips of tape across both axes show home. */
+  homeMarks: z.boolean().default(false),
 };
 
 /** What distinguishes each kind of part. */

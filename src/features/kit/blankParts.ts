@@ -10,6 +10,7 @@ export const BLANK_PART: Record<PartKind, Record<string, unknown>> = {
     mountKind: 'germanEquatorial',
     drive: 'worm',
     belt: false,
+    homeMarks: false,
     wormTeeth: null,
     drivePeriodS: null,
     ratedKg: null,

@@ -22,6 +22,7 @@ export const MOUNT_FIELDS: FieldGroup[] = [
     }),
     select('drive', 'Drive', { worm: 'Worm', strainWave: 'Strain wave', frictionOrDirect: 'Friction or direct' }),
     check('belt', 'Belt between motor and worm'),
+    check('homeMarks', 'Home marked by tape on both axes'),
     q('wormTeeth', 'Teeth of the worm wheel', 'count', 'Empty = not known, or no worm.'),
     q('drivePeriodS', 'Period of the drive', 'seconds', 'Empty = from the teeth.'),
     q('ratedKg', 'Rated load', 'mass'),

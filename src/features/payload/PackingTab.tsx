@@ -7,6 +7,7 @@ import { WorkStep } from '../../session/WorkStep.tsx';
 import { caseName, itemWords, packingReason, packingSentence, TOOL_NAMES } from '../../text/packingWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { CheckRow } from '../../ui/CheckRow.tsx';
+import { HomeMarks } from './HomeMarks.tsx';
 import { LIST_OF, packingModel, type PackingModel, type PackingView } from './packingModel.ts';
 
 const VIEWS: readonly { view: PackingView; name: string }[] = [
@@ -61,11 +62,14 @@ function Cases({ model, tick, frozen, tools }: ListProps & { tools: boolean }) {
 /** Step after step, each with its reason and its caution, out to the last check. */
 function Assembly({ model }: { model: PackingModel }) {
   return (
-    <ul className="check-list">
-      {model.steps.map((row) => (
-        <WorkStep key={row.step} {...row} />
-      ))}
-    </ul>
+    <>
+      <HomeMarks />
+      <ul className="check-list">
+        {model.steps.map((row) => (
+          <WorkStep key={row.step} {...row} />
+        ))}
+      </ul>
+    </>
   );
 }
 

@@ -54,6 +54,7 @@ const heron: DemoPart[] = [
       screwAnglesDeg: [90, 210, 330],
     },
     saddle: 'both',
+    homeMarks: false,
     geometry: { pivotHeightM: 1.25, axisForwardM: 0.12, columnTopDropM: 0.15 },
   }),
   part('heron-tripod', 'Steel tripod', 7.5, 'support', {
@@ -151,6 +152,7 @@ const wagtail: DemoPart[] = [
       screwAnglesDeg: [0, 120, 240],
     },
     saddle: null,
+    homeMarks: false,
     geometry: null,
   }),
   part('wagtail-tripod', 'Carbon tripod with wedge', 2.1, 'support', {
@@ -217,6 +219,7 @@ const plover: DemoPart[] = [
       screwAnglesDeg: [],
     },
     saddle: 'narrow',
+    homeMarks: false,
     geometry: { pivotHeightM: 1.1, axisForwardM: 0.1, columnTopDropM: 0.12 },
   }),
   part('plover-tripod', 'Aluminium tripod', 4.2, 'support', {

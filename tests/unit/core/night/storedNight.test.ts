@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { readingsOfKinds } from '../../../support/nights.ts';
+import { changed, readingsOfKinds } from '../../../support/nights.ts';
 import { recordsOfNight, type AllRecords } from '../../../../src/core/night/nightRecords.ts';
 import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
 import { byNight, standingIn } from '../../../../src/core/night/readingIndex.ts';
@@ -124,6 +124,14 @@ describe('a snapshot put away small', () => {
     const prints = snapshotsById([one, { ...one, id: 's3' }, other]);
     expect(prints.get('s3')?.print).to.equal(prints.get('s1')?.print);
     expect(prints.get('s2')?.print).not.to.equal(prints.get('s1')?.print);
+  });
+
+  it('has the same print after marks for home were made: nothing was measured with them', () => {
+    const marked = snapshotOf({ parts: changed('demo-heron-mount', { homeMarks: true }) });
+    const heavier = snapshotOf({ parts: changed('demo-heron-mount', { massKg: 99 }) });
+    const print = (one: ReturnType<typeof snapshotOf>) => snapshotsById([one]).get(one.id)?.print;
+    expect(print(marked)).to.equal(print(snapshotOf()));
+    expect(print(heavier)).not.to.equal(print(snapshotOf()));
   });
 });
 
