@@ -49,7 +49,7 @@ export function plateReason(saying: PlateSaying, f: Format): string {
     case 'good':
       return `Under ${f.quantity(saying.limitArcmin, 'arcmin', 0)} the eye tells no more; what is left is taken off the dial’s reading.`;
     case 'turnScrews':
-      return 'Leave the axis as it stands now. Loosen first, then tighten as much; never the last screw loose, or the plate falls out. Watch the point: it must come into the small ring.';
+      return 'Leave the axis as it stands now. A quarter turn at most, loosen before you tighten, all snug after each round, or the plate falls out. Watch the point: it must come into the small ring.';
     case 'noScrews':
       return 'Until then the dial’s reading allows for it.';
   }
@@ -57,22 +57,41 @@ export function plateReason(saying: PlateSaying, f: Format): string {
 
 /** What has to be out of the way first. */
 export const BORE_STEPS: readonly string[] = [
+  'On the tripod as it stands at night, everything tight: a head in the hand bends otherwise.',
+  'Lower the altitude until the axis looks at a roof edge or a mast, 200 m away or more; note the scale to come back to.',
   'Turn declination until the bore through the axis is open; some shafts have a hole on one side only.',
   'Take off the caps at both ends of the finder.',
   'No camera on yet where it hangs before the opening.',
   'Focus: first the eyepiece until the engraving is sharp, then, if the objective can be screwed, until the point is sharp too. The point must not move against the cross when you move your eye.',
 ];
 
-/** `at 3 o’clock: loosen 40°` */
-export function screwWords({ angleDeg, turns }: { angleDeg: number; turns: number }, f: Format): string {
-  const place = clockFaceWords(angleDeg);
-  if (Math.abs(turns) < 1 / 90) return `Screw at ${place}: leave it.`;
-  return `Screw at ${place}: ${turns > 0 ? 'tighten' : 'loosen'} ${turnWords(Math.abs(turns), f)}.`;
+/** Less is not felt by a hand. */
+const LEAST_TURNS = 1 / 90;
+
+/** Fractions of a turn as hands know them; in between the angle says it. */
+const FRACTIONS: readonly (readonly [number, string])[] = [
+  [1 / 4, 'a quarter turn'],
+  [1 / 8, 'an eighth'],
+  [1 / 16, 'a sixteenth'],
+];
+
+function fractionWords(turns: number, f: Format): string {
+  const near = FRACTIONS.find(([fraction]) => Math.abs(turns - fraction) < 0.06 * fraction);
+  return near ? near[1] : turnWords(turns, f);
 }
 
-export function shareWords(share: number): string {
-  const steps = Math.ceil(1 / share);
-  return steps === 1 ? '' : `That is much at once: go in ${steps} equal steps, all screws snug after each.`;
+/** `Loosen the screw at 3 o’clock an eighth.` */
+export function screwWords({ angleDeg, turns }: { angleDeg: number; turns: number }, f: Format): string {
+  const place = clockFaceWords(angleDeg);
+  if (Math.abs(turns) < LEAST_TURNS) return `Leave the screw at ${place}.`;
+  return `${turns > 0 ? 'Tighten' : 'Loosen'} the screw at ${place} ${fractionWords(Math.abs(turns), f)}.`;
+}
+
+/** Said above the turns, in their order. */
+export function roundsWords(rounds: number): string {
+  return rounds === 1
+    ? 'In this order, then all snug:'
+    : `${rounds} rounds of this, in this order, all snug after each:`;
 }
 
 export function parallaxWords(arcmin: number, distanceM: number, f: Format): string {

@@ -136,8 +136,8 @@ test('the half-turn test: marks, screws, a second round, and the leftover off th
   );
   await press(page, 'Record this test', 'Half-turn test recorded');
   await expect(sentence(page)).toContainText('turn the screws as drawn');
-  await expect(page.getByText(/Screw at .*: tighten/).first()).toBeVisible();
-  await expect(page.getByText(/Screw at .*: loosen/).first()).toBeVisible();
+  await expect(page.getByText(/Tighten the screw at/).first()).toBeVisible();
+  await expect(page.getByText(/Loosen the screw at/).first()).toBeVisible();
   await press(page, 'The screws are turned', 'Test again');
   await place('0', '10');
   await place('6', '14');

@@ -1,56 +1,45 @@
-/** The screws around a polar finder's plate: a screw that is tightened pushes the plate away from itself. Angles clockwise
- *  from the top of the view as the plate stands now.
- *  Source: the smallest solution of too few equations (Penrose, Proc. Camb. Phil. Soc. 51, 406, 1955). */
-import { RAD_PER_DEG } from '../math/angles.ts';
+/** The screws around a polar finder's plate: the tip of a screw pushes the plate away from itself and cannot pull it.
+ *  Angles clockwise from the top of the view as the plate stands now.
+ *  Source: contact of a rigid plate: a tip that pushes along p follows a plate that moves by d when it advances by d . p. */
+import { RAD_PER_DEG, wrap360 } from '../math/angles.ts';
 import type { PlatePoint } from './finderPlate.ts';
 
 /** What one turn does before it was seen: 0.5 mm of thread behind a lens of 150 mm. */
 export const USUAL_ARCMIN_PER_TURN = 11.5;
-/** More than this at once lets a screw come loose. */
-const MOST_TURNS = 1.5;
+/** More than this at once lets the plate fall between its screws. */
+const MOST_TURNS = 0.25;
 
 export type ScrewTurn = { angleDeg: number; turns: number };
+/** Turns of one round in the order of the hand, loosened ones first, and how often the round is made. */
+export type ScrewPlan = { round: ScrewTurn[]; rounds: number };
 
-type Unit = readonly [number, number];
-/** The way the plate goes when the screw is tightened. */
-const pushOf = (angleDeg: number): Unit => [-Math.sin(angleDeg * RAD_PER_DEG), -Math.cos(angleDeg * RAD_PER_DEG)];
+/** True when the screws hold the plate from all sides: no half of the rim is free of them. */
+function surround(screwAnglesDeg: readonly number[]): boolean {
+  const sorted = screwAnglesDeg.map(wrap360).sort((a, b) => a - b);
+  return sorted.every((angle, i) => {
+    const next = sorted[i + 1] ?? (sorted[0] ?? 0) + 360;
+    return next - angle < 180 - 1e-6;
+  });
+}
 
-/** Solves for the turns of each screw (tighten +) that move the cross by `move` and together add nothing, so that all
- *  stay snug: the smallest such turns. Three or more screws that do not lie on one line through the middle.
- *  Null for fewer, or when they cannot push that way.
- *  @param arcminPerTurn what a turn of one screw moves the cross. */
-export function screwTurns(
+/** The turns of each screw (tighten +) with which all of them still touch the plate after it moved by `move`: straight away
+ *  from one of three screws, that one 1, the others back by 1/2 each. No screw is turned by more than a quarter at once.
+ *  Null when fewer than three screws hold it, or not from all sides.
+ *  @param arcminPerTurn what a turn of one screw moves the plate away from it. */
+export function screwPlan(
   screwAnglesDeg: readonly number[],
   move: PlatePoint,
   arcminPerTurn: number = USUAL_ARCMIN_PER_TURN,
-): ScrewTurn[] | null {
-  if (screwAnglesDeg.length < 3) return null;
-  const pushes = screwAnglesDeg.map(pushOf);
-  const mean: Unit = [meanOf(pushes.map((p) => p[0])), meanOf(pushes.map((p) => p[1]))];
-  // With the mean taken out, turns along the pushes sum to zero by themselves.
-  const free = pushes.map(([x, y]): Unit => [x - mean[0], y - mean[1]]);
-  const [xx, xy, yy] = [sum(free, (f) => f[0] * f[0]), sum(free, (f) => f[0] * f[1]), sum(free, (f) => f[1] * f[1])];
-  const determinant = xx * yy - xy * xy;
-  if (determinant < 1e-6) return null;
-  const [dx, dy] = [move.xArcmin / arcminPerTurn, move.yArcmin / arcminPerTurn];
-  const u = (yy * dx - xy * dy) / determinant;
-  const v = (xx * dy - xy * dx) / determinant;
-  const turns = free.map(([x, y]) => x * u + y * v);
-  return screwAnglesDeg.map((angleDeg, i) => ({ angleDeg, turns: turns[i] ?? 0 }));
-}
-
-function sum(list: readonly Unit[], of: (u: Unit) => number): number {
-  return list.reduce((total, u) => total + of(u), 0);
-}
-
-function meanOf(values: readonly number[]): number {
-  return values.reduce((total, v) => total + v, 0) / values.length;
-}
-
-/** The share of a move that may be made at once without a screw coming loose, at most 1. */
-export function shareAtOnce(turns: readonly ScrewTurn[]): number {
-  const most = Math.max(0, ...turns.map((t) => Math.abs(t.turns)));
-  return most > MOST_TURNS ? MOST_TURNS / most : 1;
+): ScrewPlan | null {
+  if (screwAnglesDeg.length < 3 || !surround(screwAnglesDeg)) return null;
+  const whole = screwAnglesDeg.map((angleDeg): ScrewTurn => {
+    const angle = angleDeg * RAD_PER_DEG;
+    return { angleDeg, turns: (-move.xArcmin * Math.sin(angle) - move.yArcmin * Math.cos(angle)) / arcminPerTurn };
+  });
+  const most = Math.max(...whole.map((t) => Math.abs(t.turns)));
+  const rounds = Math.max(1, Math.ceil(most / MOST_TURNS - 1e-9));
+  const round = whole.map(({ angleDeg, turns }) => ({ angleDeg, turns: turns / rounds }));
+  return { round: round.sort((a, b) => a.turns - b.turns), rounds };
 }
 
 const LEAST_GAIN = 0.3;

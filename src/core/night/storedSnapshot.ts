@@ -27,8 +27,7 @@ export type SnapshotDigest = SnapshotHead & { text: string };
 /** What is noted on a part and changes nothing that was measured with it. */
 const withoutNotes = (part: Part): Part => {
   if (part.kind !== 'mount') return part;
-  const { homeMarks: _, ...rest } = part;
-  return rest as Part;
+  return Object.fromEntries(Object.entries(part).filter(([key]) => key !== 'homeMarks')) as Part;
 };
 
 /** Of a state as a snapshot keeps it. @param parts as `partsOfRig` lists them. */

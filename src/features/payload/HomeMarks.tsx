@@ -11,7 +11,7 @@ export function HomeMarks() {
   const write = useWrite();
   const { mount } = night.numbers;
   const hasHome = orderOfNight(night).some((step) => step === 'home' || step === 'homeBare');
-  if (!mount || mount.homeMarks === true || !hasHome || night.records.fromSnapshot) return null;
+  if (!mount || mount.homeMarks || !hasHome || night.records.fromSnapshot) return null;
   const made = (): void => {
     void write(['homeMarks', mount.id], (w) => updateHead(w, 'parts', mount.id, { homeMarks: true }), HOME_MARKS.said);
   };

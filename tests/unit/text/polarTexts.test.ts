@@ -44,7 +44,7 @@ import {
   plateReason,
   plateSentence,
   screwWords,
-  shareWords,
+  roundsWords,
   type PlateSaying,
 } from '../../../src/text/plateWords.ts';
 import { plain } from '../../../src/text/said.ts';
@@ -168,15 +168,16 @@ describe('words of the half-turn test', () => {
       isSentence(plateSentence(s, f), s.code);
       isSentence(plateReason(s, f), s.code);
     }
-    expect(plateReason({ code: 'turnScrews', sizeArcmin: 12 }, f)).to.include('never the last screw loose');
+    expect(plateReason({ code: 'turnScrews', sizeArcmin: 12 }, f)).to.include('loosen before you tighten');
   });
 
   it('screws by the clock, by how much, in steps when it is far', () => {
-    expect(screwWords({ angleDeg: 90, turns: 0.25 }, f)).to.equal('Screw at 3 o’clock: tighten 90°.');
-    expect(screwWords({ angleDeg: 210, turns: -1.5 }, f)).to.equal('Screw at 7 o’clock: loosen 1 turn and 180°.');
-    expect(screwWords({ angleDeg: 0, turns: 0 }, f)).to.equal('Screw at 12 o’clock: leave it.');
-    expect(shareWords(1)).to.equal('');
-    expect(shareWords(0.4)).to.include('3 equal steps');
+    expect(screwWords({ angleDeg: 90, turns: 0.25 }, f)).to.equal('Tighten the screw at 3 o’clock a quarter turn.');
+    expect(screwWords({ angleDeg: 210, turns: -0.12 }, f)).to.equal('Loosen the screw at 7 o’clock an eighth.');
+    expect(screwWords({ angleDeg: 210, turns: -0.1 }, f)).to.equal('Loosen the screw at 7 o’clock 36°.');
+    expect(screwWords({ angleDeg: 0, turns: 0 }, f)).to.equal('Leave the screw at 12 o’clock.');
+    expect(roundsWords(1)).to.equal('In this order, then all snug:');
+    expect(roundsWords(4)).to.equal('4 rounds of this, in this order, all snug after each:');
     isSentence(parallaxWords(0.086, 200, f), 'parallax');
     isSentence(boreWords(0.7, f), 'bore');
   });

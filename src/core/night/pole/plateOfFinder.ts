@@ -3,19 +3,13 @@ import { firstOf } from '../../firstOf.ts';
 import { oncePer } from '../../once.ts';
 import { plus, times, type PlatePoint } from '../../mount/finderPlate.ts';
 import { crossOffset, type HalfTurnMarks } from '../../mount/halfTurn.ts';
-import {
-  learnScrewGain,
-  screwTurns,
-  shareAtOnce,
-  USUAL_ARCMIN_PER_TURN,
-  type ScrewTurn,
-} from '../../mount/plateScrews.ts';
+import { learnScrewGain, screwPlan, USUAL_ARCMIN_PER_TURN, type ScrewPlan } from '../../mount/plateScrews.ts';
 import type { Reading, ReadingOf } from '../../records/reading.ts';
 import type { NightRecords } from '../nightRecords.ts';
 import { mountOf } from '../../rig/rigState.ts';
 
-/** Truer than this the plate is left alone: the eye tells no more. */
-export const PLATE_GOOD_ARCMIN = 3;
+/** A test that reads this little leaves the plate alone: read by eye it is off by one arcmin or so, and three are wanted. */
+export const PLATE_GOOD_ARCMIN = 2;
 /** From this on an old offset is worth taking off the reading. */
 const WORTH_CORRECTING_ARCMIN = 1;
 
@@ -31,9 +25,7 @@ export type PlateOfFinder = {
   arcminPerTurn: number;
   /** What to do to each screw now, the axis left as it is after the half turn; null when there is nothing to do or the
    *  screws are not entered. Angles clockwise in the view as it is then. */
-  screws: ScrewTurn[] | null;
-  /** The share of the move that is made at once. */
-  share: number;
+  screws: ScrewPlan | null;
   /** Tests since the last night without one. */
   rounds: number;
 };
@@ -73,7 +65,7 @@ export const plateOfFinder = oncePer((records: NightRecords): PlateOfFinder => {
   const last = all.findLastIndex(isTest);
   const test = all[last];
   const arcminPerTurn = learnedGain(all);
-  const none = { marks: null, offset: null, sizeArcmin: null, good: false, takenAtUtc: null, screws: null, share: 1 };
+  const none = { marks: null, offset: null, sizeArcmin: null, good: false, takenAtUtc: null, screws: null };
   const rounds = records.tonight.of('halfTurn').length;
   if (!test || !isTest(test) || all.slice(last + 1).some(isMove)) return { ...none, arcminPerTurn, rounds };
   const marks = marksOf(test);
@@ -82,9 +74,8 @@ export const plateOfFinder = oncePer((records: NightRecords): PlateOfFinder => {
   const good = sizeArcmin <= PLATE_GOOD_ARCMIN;
   // After the half turn the screws stand opposite to where they are engraved.
   const angles = (finder?.screwAnglesDeg ?? []).map((a) => (a + 180) % 360);
-  const screws = good ? null : screwTurns(angles, offset, arcminPerTurn);
-  const share = screws ? shareAtOnce(screws) : 1;
-  return { marks, offset, sizeArcmin, good, takenAtUtc: test.takenAtUtc, arcminPerTurn, screws, share, rounds };
+  const screws = good ? null : screwPlan(angles, offset, arcminPerTurn);
+  return { marks, offset, sizeArcmin, good, takenAtUtc: test.takenAtUtc, arcminPerTurn, screws, rounds };
 });
 
 /** The offset that the dial's reading is corrected by; null when there is none worth it. */

@@ -15,7 +15,7 @@ import {
   plateReason,
   plateSentence,
   screwWords,
-  shareWords,
+  roundsWords,
 } from '../../../text/plateWords.ts';
 import { turnWords } from '../../../text/polarWords.ts';
 import { plain } from '../../../text/said.ts';
@@ -51,7 +51,7 @@ function View({ model, finder, label, onPlace }: ViewProps) {
   const { format } = useShared();
   const { records } = useNight();
   const plate = useMemo(() => plateOfDial(finder, records.site.latDeg), [finder, records]);
-  const screws = model.mending ? (model.plate.screws ?? []) : [];
+  const screws = model.mending ? (model.plate.screws?.round ?? []) : [];
   return (
     <HalfTurnView
       label={label}
@@ -126,16 +126,18 @@ function Actions({ model, marks, change, testAgain }: ActionsProps) {
 
 function ScrewList({ model }: { model: PlateModel }) {
   const { format } = useShared();
-  const { screws, share } = model.plate;
+  const { screws } = model.plate;
   if (!model.mending || !screws) return null;
   return (
     <>
-      <ul className="plain-list">
-        {screws.map((screw) => (
+      <p className="mb-1">
+        <strong>{roundsWords(screws.rounds)}</strong>
+      </p>
+      <ol>
+        {screws.round.map((screw) => (
           <li key={screw.angleDeg}>{screwWords(screw, format)}</li>
         ))}
-      </ul>
-      <p className="soft">{shareWords(share)}</p>
+      </ol>
     </>
   );
 }

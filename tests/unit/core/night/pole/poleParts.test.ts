@@ -107,21 +107,24 @@ describe('the plate of the finder', () => {
   const plate = (afterXArcmin: number, own = mounts({})) =>
     plateOfFinder(nightRecords({ readings: [test(afterXArcmin)], parts: own }));
 
-  it('is good within three arcmin: then no screw is turned', () => {
-    expect(plate(5)).to.deep.include({ good: true, screws: null, share: 1, rounds: 1 });
-    expect(plate(6).good, 'exactly three').to.equal(true);
+  it('is good within two arcmin: then no screw is turned', () => {
+    expect(plate(3)).to.deep.include({ good: true, screws: null, rounds: 1 });
+    expect(plate(4).good, 'exactly two').to.equal(true);
+    expect(plate(4.1).good).to.equal(false);
     expect(plate(20).good).to.equal(false);
     expect(plate(20).sizeArcmin).to.be.closeTo(10, 1e-9);
   });
 
   it('after the half turn each screw is reached opposite to where it is engraved', () => {
-    expect(plate(20).screws!.map((s) => s.angleDeg)).to.deep.equal([270, 30, 150]);
+    expect(plate(20).screws!.round.map((s) => s.angleDeg)).to.have.members([270, 30, 150]);
+    expect(plate(20).screws!.round.at(-1)!.angleDeg, 'the one that pushes to the right').to.equal(270);
   });
 
-  it('a large offset is turned in shares', () => {
-    const { screws, share } = plate(200);
-    const most = Math.max(...screws!.map((s) => Math.abs(s.turns)));
-    expect(share * most).to.be.closeTo(1.5, 1e-9);
+  it('a large offset is turned in rounds of a quarter turn at most', () => {
+    const { round, rounds } = plate(200).screws!;
+    const most = Math.max(...round.map((s) => Math.abs(s.turns)));
+    expect(most).to.be.within(0.2, 0.25);
+    expect(most * rounds).to.be.closeTo(100 / 11.5, 1e-9);
   });
 });
 
