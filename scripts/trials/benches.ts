@@ -49,7 +49,7 @@ function indoors(night: NightStatic): Benches {
     power: () => powerModel(night, settingOf([], 'power')),
     packing: () => (['pack', 'inventory', 'assembly'] as const).map((view) => packingModel(night, view)),
     meridian: () => [meridianModel(night), isAfterFlip(night, moment)],
-    card: () => nightCard(night, balance),
+    card: () => nightCard(night, balance, 60),
     learned: () => ({ ...night.learned }),
   };
 }

@@ -203,6 +203,9 @@ export const TUBE_EDGES: Record<TubeEdge, { choice: string; caption: string }> =
 };
 export const ANSWER_WORDS = 'A button records the answer with this place';
 /** What the place of each axis is called in its field. */
+/** The pale number is reckoned, not read. */
+export const TAPE_HINT = 'Read it first: the pale number is only what is expected.';
+
 export const PLACE_LABELS: Record<BalanceAxis, string> = {
   ra: 'The tape reads',
   dec: 'The tape reads',

@@ -1,7 +1,11 @@
 /** Words of the night card and of its calendar file. */
 import type { NightEvent } from '../core/night/nightAt.ts';
 
-export const CARD_EVENTS: Record<NightEvent['code'], string> = {
+type CardCode = NightEvent['code'] | 'setUp' | 'align';
+
+export const CARD_EVENTS: Record<CardCode, string> = {
+  setUp: 'Set up',
+  align: 'Polar alignment',
   sunset: 'Sunset',
   dark: 'Dark',
   start: 'First sub',
@@ -13,8 +17,9 @@ export const CARD_EVENTS: Record<NightEvent['code'], string> = {
 };
 
 /** What the calendar says at an event. */
-export const CALENDAR_TODO: Partial<Record<NightEvent['code'], string>> = {
-  sunset: 'Set down, level, balance in final dress.',
+export const CALENDAR_TODO: Partial<Record<CardCode, string>> = {
+  setUp: 'Set down, level, bearing; then load and balance in final dress.',
+  align: 'The pole’s star shows: align, everything on.',
   dark: 'Fine focus, pointing, tracking.',
   start: 'Start the first sub.',
   flip: 'Free the cables. Send the tube over.',

@@ -1,6 +1,7 @@
 /** Words of the drift method: which star, how to read it, when it is enough. */
 import type { Format } from './format.ts';
 import { sideWords } from './polarWords.ts';
+import { starName } from './starWords.ts';
 import type { Said } from './said.ts';
 
 export type DriftSaying =
@@ -26,11 +27,11 @@ export function partWords(
 export function driftSentence(saying: DriftSaying, f: Format): Said {
   switch (saying.code) {
     case 'takeStar':
-      return `For the ${saying.step}${saying.again ? ' again' : ''}, centre **${saying.star}**: ${f.quantity(saying.altDeg, 'angleDeg', 0)} up, bearing ${f.quantity(saying.azDeg, 'angleDeg', 0)}.`;
+      return `For the ${saying.step}${saying.again ? ' again' : ''}, centre **${starName(saying.star)}**: ${f.quantity(saying.altDeg, 'angleDeg', 0)} up, bearing ${f.quantity(saying.azDeg, 'angleDeg', 0)}.`;
     case 'noStar':
       return `No bright star ${PLACES[saying.step]} now: wait, or **move the time** along the ribbon.`;
     case 'watch':
-      return `Watch **${saying.star}** and mark how far it has gone north or south.`;
+      return `Watch **${starName(saying.star)}** and mark how far it has gone north or south.`;
     case 'enough':
       return `Good enough: the axis is **${partWords(saying, f)}**. Finish this star.`;
     case 'turn':

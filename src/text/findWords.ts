@@ -2,6 +2,7 @@
 import type { HopGroupId } from '../core/sky/starHop.ts';
 import type { Format } from './format.ts';
 import { clockFaceWords } from './polarWords.ts';
+import { starName } from './starWords.ts';
 import type { Said } from './said.ts';
 
 export const GROUP_NAMES: Record<HopGroupId, string> = {
@@ -53,7 +54,7 @@ export function hopWords(hop: {
   directionDeg: number;
 }): string {
   const line = LINES[hop.group];
-  return `From ${hop.fromName} in ${GROUP_NAMES[hop.group]}: ${fistWords(hop.distanceDeg)} toward ${clockFaceWords(hop.directionDeg)}${line === undefined ? '' : `, ${line}`}.`.replace(
+  return `From ${starName(hop.fromName)} in ${GROUP_NAMES[hop.group]}: ${fistWords(hop.distanceDeg)} toward ${clockFaceWords(hop.directionDeg)}${line === undefined ? '' : `, ${line}`}.`.replace(
     'From Achernar in Achernar',
     'From Achernar',
   );

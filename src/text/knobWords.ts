@@ -115,9 +115,13 @@ export function lockWords(lock: TurnsTonight['lock'], south: boolean, f: Format)
 }
 
 export const SIDE_QUESTIONS = {
-  altitude: { ask: 'Turn the altitude bolt clockwise a little: which way does the axis go?', up: 'Up', down: 'Down' },
+  altitude: {
+    ask: 'Turn the altitude bolt clockwise a little, facing its head: which way does the axis go?',
+    up: 'Up',
+    down: 'Down',
+  },
   azimuth: {
-    ask: 'From behind the mount, turn the right-hand azimuth knob clockwise a little: which way does the axis go?',
+    ask: 'From behind the mount, turn the right-hand azimuth knob clockwise a little, facing its head: which way does the axis go?',
     east: 'Toward east',
     west: 'Toward west',
   },

@@ -1,5 +1,6 @@
 /** Sentences of level, bearing and latitude. */
 import type { HeightAdvice } from '../core/mount/finderEye.ts';
+import type { CompassKind } from '../core/sky/bearing.ts';
 import type { IronCheck } from '../core/night/bearing.ts';
 import type { ScaleToSet } from '../core/night/pole/scaleToSet.ts';
 import { LAST_NIGHTS, type GroundMarks } from '../core/night/groundMarks.ts';
@@ -75,6 +76,21 @@ export function ironWords({ differenceDeg, iron }: IronCheck, f: Format): string
     ? `Iron: near and far differ by ${apart}, more than 2°. Metal bends the needle at the mount; the far reading counts.`
     : `No iron: near and far agree within ${apart}.`;
 }
+
+export const COMPASS_NAMES: Record<CompassKind, string> = {
+  phoneMagnetic: 'Phone, magnetic north',
+  phoneTrue: 'Phone, set to true north',
+  ring: 'Compass with a turning ring',
+  needle: 'Needle over a fixed card',
+};
+
+/** How each is read along the axis. */
+export const COMPASS_HOW: Record<CompassKind, string> = {
+  phoneMagnetic: 'Its upper edge along the axis.',
+  phoneTrue: 'Its upper edge along the axis; nothing is added to it.',
+  ring: 'Arrow along the axis, turn the ring until its north meets the needle, read at the arrow.',
+  needle: 'Laid with its N ahead along the axis: the number under the needle’s north end.',
+};
 
 /** Why a leg points at the pole. */
 export function footReason(latDeg: number): string {

@@ -8,7 +8,7 @@ export type LightPathSaying =
   | { code: 'incomplete' }
   | { code: 'noCorrector'; focalMm: number; focalRatio: number }
   | { code: 'misfit'; misfit: Misfit }
-  | { code: 'right'; presentMm: number; errorMm: number; toleranceMm: number }
+  | { code: 'right'; presentMm: number; neededMm: number; errorMm: number; toleranceMm: number }
   | { code: 'short'; byMm: number; presentMm: number; neededMm: number }
   | { code: 'long'; byMm: number; presentMm: number; neededMm: number };
 
@@ -29,8 +29,14 @@ export function lightPathSentence(s: LightPathSaying, f: Format): Said {
   }
 }
 
+/** `: 55.7 mm, 55.0 by the corrector and 0.7 for the filter glass` */
+function wantedWords(neededMm: number, glassMm: number, f: Format): string {
+  const needed = f.quantity(neededMm, 'opticsMm');
+  if (glassMm <= 0) return `; ${needed} by the corrector`;
+  return `; ${needed}: ${f.quantity(neededMm - glassMm, 'opticsMm')} by the corrector and ${f.quantity(glassMm, 'opticsMm')} for the filter glass`;
+}
+
 export function lightPathReason(s: LightPathSaying, glassMm: number, f: Format): string {
-  const glass = glassMm > 0 ? `, ${f.quantity(glassMm, 'opticsMm')} of it for the filter glass` : '';
   switch (s.code) {
     case 'incomplete':
       return 'Scale, field and spacing follow from them.';
@@ -41,12 +47,12 @@ export function lightPathReason(s: LightPathSaying, glassMm: number, f: Format):
     case 'right': {
       const off = Math.abs(s.errorMm);
       const how =
-        off < 0.05 ? 'exactly what' : `${f.quantity(off, 'opticsMm')} ${s.errorMm > 0 ? 'more' : 'less'} than`;
-      return `That is ${how} the corrector wants${glass}; up to ${f.quantity(s.toleranceMm, 'opticsMm')} does not show at this focal ratio.`;
+        off < 0.05 ? 'exactly what is' : `${f.quantity(off, 'opticsMm')} ${s.errorMm > 0 ? 'more' : 'less'} than is`;
+      return `That is ${how} wanted${wantedWords(s.neededMm, glassMm, f)}; up to ${f.quantity(s.toleranceMm, 'opticsMm')} does not show at this focal ratio.`;
     }
     case 'short':
     case 'long':
-      return `The corrector wants ${f.quantity(s.neededMm, 'opticsMm')} from its rear flange to the sensor${glass}; the pieces give ${f.quantity(s.presentMm, 'opticsMm')}.`;
+      return `From the corrector’s rear flange to the sensor the pieces give ${f.quantity(s.presentMm, 'opticsMm')}${wantedWords(s.neededMm, glassMm, f)}.`;
   }
 }
 

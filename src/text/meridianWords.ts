@@ -33,7 +33,7 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
     case 'stopAtLimit':
       return `Stop at **${f.clock(s.limitMs)}**: the tube may not run further.`;
     case 'transitBefore':
-      return 'Start **on the far side**: the target is past the meridian when it gets dark.';
+      return 'Start **after the meridian, on the west side**: the target has crossed it when it gets dark.';
     case 'transitAfter':
     case 'limitAfterEnd':
       return '**No flip tonight**: the night ends before the limit.';
@@ -53,7 +53,7 @@ export function meridianReason(
     case 'noDarkness':
       return `The sun only sinks to ${f.quantity(s.sunLowestDeg, 'angleDeg', 1)}.`;
     case 'notUpInDark':
-      return 'It stays under the site’s horizon line during the dark hours.';
+      return 'During the dark hours it stays under the site’s horizon line, or lower than imaging is good for: both are set in Sites.';
     default:
       if (!about) return '';
       return `It crosses the meridian at ${f.clock(about.transitMs)}, ${f.quantity(about.altDeg, 'angleDeg', 0)} high, ${about.side === 'N' ? 'north' : 'south'} of the zenith. ${about.limitSource}`;

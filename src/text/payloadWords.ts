@@ -67,6 +67,12 @@ export function payloadSentence(s: PayloadSaying, f: Format): Said {
   }
 }
 
+/** `two thirds` */
+function shareName(share: number, f: Format): string {
+  const near = SHARE_CHOICES.find((one) => Math.abs(one.share - share) < 0.005);
+  return near ? (near.words.split(':')[0] ?? '') : f.quantity(share, 'percent');
+}
+
 type Circumstances = { share: number; ratingIncludesWeights: boolean; withOneKgMore: LoadVerdict | null };
 
 export function payloadReason(s: PayloadSaying, about: Circumstances, f: Format): string {
@@ -80,7 +86,9 @@ export function payloadReason(s: PayloadSaying, about: Circumstances, f: Format)
   const counted = about.ratingIncludesWeights
     ? 'bar and weights counted in, as by this rating'
     : 'bar and weights left out, as by this rating';
-  return `You use ${f.quantity(about.share, 'percent')} of the rating; ${counted}. Lever arm, tube length and wind decide more than the number.`;
+  const used = (s.massKg / s.allowedKg) * about.share;
+  const limit = `your own limit of ${shareName(about.share, f)} is ${f.quantity(s.allowedKg, 'mass', 1)}`;
+  return `You use ${f.quantity(used, 'percent')} of the rating; ${limit}; ${counted}. Lever arm, tube length and wind decide more than the number.`;
 }
 
 /** How much of the rating people use, and for what. */

@@ -80,11 +80,11 @@ function fractionWords(turns: number, f: Format): string {
   return near ? near[1] : turnWords(turns, f);
 }
 
-/** `Loosen the screw at 3 o’clock an eighth.` */
+/** `Loosen the screw at 3 o’clock by an eighth.` */
 export function screwWords({ angleDeg, turns }: { angleDeg: number; turns: number }, f: Format): string {
   const place = clockFaceWords(angleDeg);
   if (Math.abs(turns) < LEAST_TURNS) return `Leave the screw at ${place}.`;
-  return `${turns > 0 ? 'Tighten' : 'Loosen'} the screw at ${place} ${fractionWords(Math.abs(turns), f)}.`;
+  return `${turns > 0 ? 'Tighten' : 'Loosen'} the screw at ${place} by ${fractionWords(Math.abs(turns), f)}.`;
 }
 
 /** Said above the turns, in their order. */

@@ -53,6 +53,13 @@ export const CHECK_WORDS: Record<FirstSubCheck, { do: string; why: string }> = {
   hemisphere: { do: 'Set the hemisphere switch', why: 'The wrong side doubles every trail.' },
   lensSwitches: { do: 'Switch autofocus and stabiliser off', why: 'Both move the lens during the sub.' },
   focusTaped: { do: 'Tape the focus ring', why: 'It creeps as the lens cools and tilts.' },
+  longExposure: { do: 'Set bulb or long exposure', why: 'Many cameras end at 30 s by themselves.' },
+  shutterLead: {
+    do: 'Try the shutter lead; a pause longer than the camera writes',
+    why: 'A pause too short drops every other sub; the wrong lead takes none.',
+  },
+  cardSpace: { do: 'Room for the whole night on card or disk', why: 'It fills up at three in the morning.' },
+  dew: { do: 'Dew heater on, or a shield', why: 'A lens that fogs gives no sign but wide stars.' },
   darkFrames: { do: 'Switch in-camera dark subtraction off', why: 'It takes as long as the sub itself.' },
 };
 

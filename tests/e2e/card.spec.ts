@@ -77,5 +77,5 @@ test('the calendar file holds dusk, start, flip and dawn with alarms', async ({ 
   ])
     expect(text).toContain(words);
   expect(text).toMatch(/DTSTART:20261124T2110\d\dZ/);
-  expect(text.match(/BEGIN:VALARM/g)).toHaveLength(5);
+  expect(text.match(/BEGIN:VALARM/g)).toHaveLength(6);
 });

@@ -1,6 +1,6 @@
 /** Nothing is lost without a word: presses, tabs, full disks, lost databases. */
 import { expect, test, type BrowserContext, type Page } from '@playwright/test';
-import { HERON, NOW, open, sentence, storedText } from './support.ts';
+import { HERON, NOW, open, readTape, sentence, storedText } from './support.ts';
 
 const notice = (page: Page) => page.locator('.toast');
 
@@ -61,6 +61,7 @@ const fillDisk = (page: Page, full: boolean): Promise<void> =>
 test('a double click on “Stays anywhere”, “Record this tilt” or “Save” makes one record', async ({ page }) => {
   const problems = await open(page, `${HERON}/balance`);
   const before = await counts(page);
+  await readTape(page);
   await page.getByRole('button', { name: 'Stays anywhere' }).dblclick();
   await expect(notice(page)).toContainText('recorded');
   await expect.poll(async () => (await counts(page)).readings).toBe(before.readings + 1);
@@ -304,6 +305,7 @@ test('a night that ended while its page was open is asked about before it is wri
   await page.getByRole('heading', { level: 1, name: 'Balance' }).waitFor();
   const before = await counts(page);
   await page.clock.setSystemTime(new Date('2026-11-25T12:01:00Z'));
+  await readTape(page);
   await page.getByRole('button', { name: 'Stays anywhere' }).click();
   await expect(notice(page)).toContainText('This night is over');
   expect((await counts(page)).readings).toBe(before.readings);

@@ -58,12 +58,13 @@ test('axes opened for the finder: home is said lost, on every bench, until both 
   await expect(line(page)).toHaveCount(0);
 
   await page.getByRole('link', { name: /Polar alignment/ }).click();
-  await page.getByRole('button', { name: 'I turned the axes to see through' }).click();
+  await page.getByRole('button', { name: 'I turned the axes' }).click();
   const words = 'Home went when the axes were opened at 19:21: back to both marks before power.';
   await expect(line(page)).toContainText(words);
   await page.reload();
   await expect(line(page)).toContainText(words);
   await page.getByRole('link', { name: /Watch/ }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Watch');
   await expect(line(page)).toContainText(words);
   await page.getByRole('link', { name: /Balance/ }).click();
   await page.getByRole('tab', { name: 'Order' }).click();

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { decode } from 'fast-png';
-import { HERON, open, sentence, WAGTAIL } from './support.ts';
+import { HERON, open, readTape, sentence, WAGTAIL } from './support.ts';
 
 const heading = (page: Page) => page.getByRole('heading', { level: 1 });
 const run = (page: Page) => page.getByRole('navigation', { name: 'The run' });
@@ -54,6 +54,7 @@ test('from pack to logbook through every station by keyboard alone', async ({ pa
   await leaveField(page);
 
   await key(page, '5', 'Balance');
+  await readTape(page);
   await page.getByRole('button', { name: 'Stays anywhere' }).press('Enter');
   await expect(sentence(page)).toContainText('Balanced at 299 mm');
   await leaveField(page);
@@ -75,7 +76,7 @@ test('from pack to logbook through every station by keyboard alone', async ({ pa
   await expect(page.locator('.reason')).toContainText('from your measured periodic error');
   await leaveField(page);
   await page.getByRole('tab', { name: 'Before the first sub' }).press('Enter');
-  await expect(page.getByRole('checkbox')).toHaveCount(5);
+  await expect(page.getByRole('checkbox')).toHaveCount(7);
   for (const box of await page.getByRole('checkbox').all()) await box.press(' ');
   await expect(sentence(page)).toHaveText('Ready: start the first sub.');
   await leaveField(page);
@@ -126,6 +127,7 @@ test('a tracker’s run: rough pole first, a last check after balance and focus,
   await page.getByRole('button', { name: 'The star is there' }).click();
   await expect(run(page).getByRole('link', { name: /Rough pole\s*, done/ })).toBeVisible();
   await page.locator('body').press(']');
+  await readTape(page);
   await page.getByRole('button', { name: 'Stays anywhere' }).click();
   await page.locator('body').press(']');
   await page.locator('body').press(']');

@@ -4,7 +4,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { createApp } from '../../server/app.ts';
-import { NOW, sentence } from './support.ts';
+import { NOW, readTape, sentence } from './support.ts';
 
 const dist = join(import.meta.dirname, '..', '..', 'dist');
 
@@ -55,6 +55,7 @@ test('with the server stopped the app reloads, also at a deep address, and still
   await stop(server);
   await page.reload();
   await expect(sentence(page)).toContainText('Slide the weight 27 mm outward');
+  await readTape(page);
   await page.getByRole('button', { name: 'Stays anywhere' }).click();
   await expect(sentence(page)).toContainText('Balanced at 299 mm');
   for (const step of ['light-path', 'tracking', 'logbook', 'card']) {

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectNoFaults } from './axe.ts';
-import { expectOnlyRed, HERON, open, sentence, visit } from './support.ts';
+import { expectOnlyRed, HERON, open, readTape, sentence, visit } from './support.ts';
 import { BENCHES, HALVES } from './views.ts';
 
 test.use({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
@@ -45,6 +45,7 @@ for (const [n, views] of HALVES.entries()) {
 
 test('by touch: the trial, the verdict sheet, the ribbon and Red', async ({ page }) => {
   await open(page, `${HERON}/balance`);
+  await readTape(page);
   await page.getByRole('button', { name: 'Stays anywhere' }).tap();
   await expect(sentence(page)).toContainText('Balanced at 299 mm');
   await page.getByRole('button', { name: 'Close this notice' }).tap();
@@ -83,6 +84,7 @@ test('from pack to logbook along the strip, by touch', async ({ page }) => {
   await record('Record this tilt');
   await expect(strip.getByRole('link', { name: /Level, bearing\s*, done/ })).toBeVisible();
   await go(/Balance/, 'Balance');
+  await readTape(page);
   await record('Stays anywhere');
   await go(/Polar alignment/, 'Polar alignment');
   await record('The star is there');
@@ -94,7 +96,7 @@ test('from pack to logbook along the strip, by touch', async ({ page }) => {
   await go(/Tracking/, 'Tracking');
   await page.getByRole('tab', { name: 'Before the first sub' }).tap();
   await page.getByRole('checkbox').first().tap();
-  await expect(sentence(page)).toContainText('Go through these 4');
+  await expect(sentence(page)).toContainText('Go through these 6');
   await go(/Watch/, 'Watch');
   const action = await page.getByRole('button', { name: 'Log a reading' }).boundingBox();
   expect(action?.y ?? 0, 'the main action lies in reach of a thumb').toBeGreaterThan(500);

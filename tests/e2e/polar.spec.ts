@@ -75,7 +75,7 @@ test('by drift: two stars timed over reloads, turned, azimuth once more, the who
   };
   await clockTo('19:21:00');
   await page.goto(`${HERON}/polar?tab=drift`);
-  await expect(sentence(page)).toHaveText('For the azimuth, centre γ Psc: 53° up, bearing 175°.');
+  await expect(sentence(page)).toHaveText('For the azimuth, centre Gamma in Pisces: 53° up, bearing 175°.');
   await expect(page.getByText('the star moves to the south side')).toBeVisible();
   await press(page, 'It is centred: start the clock', 'the clock runs');
   await mark('19:22:00', '2', 'north');
@@ -199,13 +199,13 @@ test('south: sweep, the four stars and their neighbours, which way they go, a kn
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await open(page, `${WAGTAIL}/polar?tab=error`);
-  await expect(page.getByText('Turn the altitude bolt clockwise a little: which way')).toBeVisible();
+  await expect(page.getByText('Turn the altitude bolt clockwise a little, facing its head: which way')).toBeVisible();
   await typeError(page, '30', '30');
   await expect(sentence(page)).toContainText('altitude 30.0′, until it lowers the axis');
   await page.getByRole('button', { name: 'Down', exact: true }).click();
   await expect(sentence(page)).toContainText('the altitude bolt 91° clockwise');
   await page.reload();
-  await expect(page.getByText('Turn the altitude bolt clockwise a little: which way')).toBeHidden();
+  await expect(page.getByText('Turn the altitude bolt clockwise a little, facing its head: which way')).toBeHidden();
 });
 
 test.describe('on the phone', () => {

@@ -42,6 +42,12 @@ export async function visitAny(page: Page, path: string): Promise<void> {
   await expect(page.getByText('Opening…')).toBeHidden();
 }
 
+/** Types into the tape's field what is expected there, as a hand that finds it so. */
+export async function readTape(page: Page): Promise<void> {
+  const field = page.locator('input[name="tapeM"]');
+  await field.fill((await field.getAttribute('placeholder')) ?? '');
+}
+
 export const sentence = (page: Page) => page.locator('.sentence');
 
 /** Everything stored in this browser, but for the list of changes, as one comparable text. */

@@ -10,6 +10,8 @@ export type MountClass = {
   drive: 'worm' | 'strainWave';
   belt: boolean;
   ratedKg: number;
+  /** The rating counts bar and weights too, as those of trackers do. */
+  ratingCountsWeights: boolean;
   headKg: number;
   supportKg: number;
   hubHeightM: number;
@@ -19,6 +21,7 @@ export type MountClass = {
 };
 
 const german = {
+  ratingCountsWeights: false,
   mountKind: 'germanEquatorial',
   drive: 'worm',
   hasBar: true,
@@ -33,6 +36,7 @@ export const MOUNT_CLASSES: readonly MountClass[] = [
     drive: 'worm',
     belt: false,
     ratedKg: 3,
+    ratingCountsWeights: false,
     headKg: 0.7,
     supportKg: 1.8,
     hubHeightM: 0.8,
@@ -45,6 +49,7 @@ export const MOUNT_CLASSES: readonly MountClass[] = [
     drive: 'worm',
     belt: false,
     ratedKg: 5,
+    ratingCountsWeights: true,
     headKg: 1.6,
     supportKg: 2.1,
     hubHeightM: 0.8,
@@ -57,6 +62,7 @@ export const MOUNT_CLASSES: readonly MountClass[] = [
     drive: 'worm',
     belt: false,
     ratedKg: 7,
+    ratingCountsWeights: false,
     headKg: 4,
     supportKg: 3.5,
     hubHeightM: 0.9,
@@ -69,6 +75,7 @@ export const MOUNT_CLASSES: readonly MountClass[] = [
     drive: 'strainWave',
     belt: false,
     ratedKg: 12,
+    ratingCountsWeights: false,
     headKg: 4.2,
     supportKg: 3,
     hubHeightM: 0.85,

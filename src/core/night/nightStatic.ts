@@ -8,7 +8,7 @@ import { judgeSteadiness } from '../mount/steadiness.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
 import { budgetBase, type BudgetBase } from './account/budgetSources.ts';
 import type { Span } from '../time/span.ts';
-import { darkSpan, intersect, longest, upSpans } from './plan/darkness.ts';
+import { darkSpan, intersect, longest, lowestImagingAltDeg, upSpans } from './plan/darkness.ts';
 import { learnedOf, type Learned } from './learned.ts';
 import type { NightRecords } from './nightRecords.ts';
 import { loadOfRig } from '../rig/payloadOfRig.ts';
@@ -27,7 +27,7 @@ export type NightStatic = {
   entry: PlanEntry | null;
   target: Target | null;
   targetSky: TargetNight | null;
-  /** Dark and target above the horizon line: the longest such span of the night. */
+  /** Dark and target above the horizon line and the lowest altitude for imaging: the longest such span of the night. */
   usable: Span | null;
   /** The target is above the horizon line in these spans of the 24 hours. */
   up: Span[];
@@ -72,8 +72,11 @@ function targetPart(records: NightRecords, sky: SiteNight, dark: Span | null) {
   const entry = night.plan[0] ?? null;
   const target = records.targets.find((t) => t.id === entry?.targetId) ?? null;
   const targetSky = target ? targetNight(site, target, sky) : null;
-  const up = targetSky ? upSpans(site, targetSky.ofDate, sky.events.startMs, sky.events.endMs) : [];
-  return { entry, target, targetSky, up, usable: dark ? longest(intersect(up, dark)) : null };
+  const { startMs, endMs } = sky.events;
+  const above = (lowestDeg?: number): Span[] =>
+    targetSky ? upSpans(site, targetSky.ofDate, startMs, endMs, lowestDeg) : [];
+  const usable = dark ? longest(intersect(above(lowestImagingAltDeg(site)), dark)) : null;
+  return { entry, target, targetSky, up: above(), usable };
 }
 
 /** What a flip of this rig has taken, the middle of all; before the first one assumed, with this rig's wait until the

@@ -10,6 +10,8 @@ export const siteSchema = z.object({
   elevationM: z.number().min(-450).max(9000),
   /** A zone of the IANA database, never an offset. */
   zoneIana: lineSchema(64).min(1),
+  /** Imaging stops under it, whatever the horizon; absent or null = not chosen. */
+  lowestAltDeg: z.number().min(0).max(80).nullable().optional(),
   horizon: z.array(z.object({ azDeg: z.number().min(0).max(360), altDeg: z.number().min(-10).max(90) })).max(720),
 });
 

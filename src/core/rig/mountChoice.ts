@@ -128,8 +128,10 @@ function eyeHeightM(mount: MountClass, tube: TubeGuess): [number, number] {
   return [Math.max(0, Math.min(...heights)), Math.max(...heights)];
 }
 
+const weightsKgOf = (mount: MountClass, tubeSideKg: number): number => (mount.hasBar ? WEIGHT_SHARE * tubeSideKg : 0);
+
 function carried(mount: MountClass, tubeSideKg: number): { carriedKg: number; pieces: number } {
-  const weightsKg = mount.hasBar ? WEIGHT_SHARE * tubeSideKg : 0;
+  const weightsKg = weightsKgOf(mount, tubeSideKg);
   const weights = Math.ceil(weightsKg / LARGEST_WEIGHT_KG);
   return {
     carriedKg: mount.headKg + mount.supportKg + tubeSideKg + weightsKg,
@@ -143,7 +145,8 @@ function answerFor(
   question: ChoiceQuestion,
   { optics, tubeSideKg, altAzLimitS }: Pick<MountChoice, 'optics' | 'tubeSideKg' | 'altAzLimitS'>,
 ): ClassAnswer {
-  const loadShare = tubeSideKg / (mount.ratedKg * question.shareUsed);
+  const countedKg = tubeSideKg + (mount.ratingCountsWeights ? weightsKgOf(mount, tubeSideKg) : 0);
+  const loadShare = countedKg / (mount.ratedKg * question.shareUsed);
   const turnsField = mount.mountKind === 'altAzimuth';
   const account = turnsField ? null : accountOf(mount, question, optics);
   const stars = account?.verdict ?? (question.exposureS <= altAzLimitS ? 'acceptable' : 'long');

@@ -68,7 +68,10 @@ export type BatteryLine = {
   cold: number;
   need: Need;
   enough: boolean;
+  /** Rated charge beyond what is needed; negative when some is missing. */
   spareAh: number;
+  /** What may still be drawn at the end of the night. */
+  spareUsableAh: number;
   emptyAtMs: number | null;
   line: FuelPoint[];
   /** One per port; a fuse is null when no cable there states what it carries. */
@@ -200,6 +203,7 @@ function batteryLine(
     need,
     enough: capacityAh >= need.neededAh,
     spareAh: capacityAh - need.neededAh,
+    spareUsableAh: usableAh - need.drawnAh,
     emptyAtMs: span && lastsH !== null && lastsH < hoursH ? span.fromMs + lastsH * MS_PER_HOUR : null,
     line: span ? fuelLine(usableAh, averageA, span.fromMs, span.toMs) : [],
     branches: branchesOf(supplies),

@@ -27,3 +27,22 @@ export function bearingErrorDeg(trueDeg: number, latDeg: number): number {
   // East lies clockwise of north and counter-clockwise of south.
   return latDeg < 0 ? -clockwise : clockwise;
 }
+
+/** What a bearing is read with: a phone that shows magnetic north or already the true one, a compass with a turning ring,
+ *  or a needle over a fixed card. */
+export const COMPASS_KINDS = ['phoneMagnetic', 'phoneTrue', 'ring', 'needle'] as const;
+export type CompassKind = (typeof COMPASS_KINDS)[number];
+
+/** True bearing of the axis from what was read, degrees 0 to 360. Over a fixed card laid along the axis the needle's own
+ *  number counts the other way round. */
+export function trueFromReadingDeg(kind: CompassKind, readDeg: number, declinationDeg: number): number {
+  if (kind === 'phoneTrue') return wrap360(readDeg);
+  return trueBearingDeg(kind === 'needle' ? wrap360(-readDeg) : readDeg, declinationDeg);
+}
+
+/** What this compass shows along a true bearing: inverse of the above. */
+export function readingFromTrueDeg(kind: CompassKind, trueDeg: number, declinationDeg: number): number {
+  if (kind === 'phoneTrue') return wrap360(trueDeg);
+  const magneticDeg = compassReadingDeg(trueDeg, declinationDeg);
+  return kind === 'needle' ? wrap360(-magneticDeg) : magneticDeg;
+}

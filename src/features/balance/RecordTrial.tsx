@@ -8,7 +8,7 @@ import { useNight, useSession, useShared } from '../../session/session.ts';
 import { recordLabel, useRecord } from '../../session/useRecord.ts';
 import { useIsLive } from '../../session/useTime.ts';
 import { useBusy } from '../../session/useWrite.ts';
-import { ANSWER_WORDS, DROP_NAMES, PLACE_LABELS, trialSaid } from '../../text/balanceWords.ts';
+import { ANSWER_WORDS, DROP_NAMES, PLACE_LABELS, TAPE_HINT, trialSaid } from '../../text/balanceWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { TipMark } from '../../ui/instruments/TipMark.tsx';
@@ -45,7 +45,7 @@ export function RecordTrial({ model, tip, axis }: Props) {
   const nextM = tip.estimate.balancedM ?? tip.estimate.nextM;
   const form = useForm<TrialForm, unknown, { tapeM: number }>({
     resolver: formResolver(trialSchema(model, tip)),
-    values: { tapeM: asShown(tapeReadingM(tape, nextM), 'barLength', format.system) },
+    defaultValues: { tapeM: null },
   });
   const mover = tip.levers.moving[0];
   const subject =
@@ -55,10 +55,11 @@ export function RecordTrial({ model, tip, axis }: Props) {
   const save = (drops: Drops) =>
     form.handleSubmit(async ({ tapeM }) => {
       const positionM = positionFromTapeM(tape, tapeM);
-      await record(
+      const kept = await record(
         { step: 'balance', subject, kind: 'balance', values: { axis, positionM, drops } },
         trialSaid(drops, tapeM, format),
       );
+      if (kept) form.reset();
     });
   const [first, second] = ENDS[axis];
   const leans = [-1, 0, 1] as const;
@@ -81,7 +82,14 @@ export function RecordTrial({ model, tip, axis }: Props) {
         </div>
         <p className="soft mb-0">{recordLabel(ANSWER_WORDS, isLive, format.clock(clock.nowMs()))}.</p>
         <div className="short-field">
-          <QuantityField name="tapeM" label={PLACE_LABELS[axis]} kind="barLength" system={format.system} />
+          <QuantityField
+            name="tapeM"
+            label={PLACE_LABELS[axis]}
+            kind="barLength"
+            system={format.system}
+            expected={asShown(tapeReadingM(tape, nextM), 'barLength', format.system)}
+            hint={TAPE_HINT}
+          />
         </div>
       </form>
     </FormProvider>

@@ -1,10 +1,25 @@
-import type { ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { Form } from 'react-bootstrap';
 import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
 import { z } from 'zod';
-import { trueBearingDeg } from '../../core/sky/bearing.ts';
+import {
+  COMPASS_KINDS,
+  compassReadingDeg,
+  readingFromTrueDeg,
+  trueFromReadingDeg,
+  type CompassKind,
+} from '../../core/sky/bearing.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
-import { bearingReason, bearingSentence, footReason, ironWords, modelYearsWords } from '../../text/levelWords.ts';
+import {
+  bearingReason,
+  bearingSentence,
+  COMPASS_HOW,
+  COMPASS_NAMES,
+  footReason,
+  ironWords,
+  modelYearsWords,
+} from '../../text/levelWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
@@ -18,6 +33,19 @@ const schema = z.object({ readDeg: z.number().min(0).max(360), distanceM: z.numb
 
 /** Where the first and the second compass reading are usually taken. */
 const [NEAR_M, FAR_M] = [0.5, 2.5];
+const COMPASS_KEY = 'tidy-owl-compass';
+
+/** What this device's user reads with: asked once. */
+function useCompassKind(): [CompassKind, (kind: CompassKind) => void] {
+  const [kind, set] = useState<CompassKind>(
+    () => COMPASS_KINDS.find((k) => k === localStorage.getItem(COMPASS_KEY)) ?? 'phoneMagnetic',
+  );
+  const choose = (next: CompassKind): void => {
+    localStorage.setItem(COMPASS_KEY, next);
+    set(next);
+  };
+  return [kind, choose];
+}
 
 function RecordCompass({ model }: { model: BearingModel }) {
   const night = useNight();
@@ -25,27 +53,49 @@ function RecordCompass({ model }: { model: BearingModel }) {
   const { site } = night.records;
   const { declinationDeg } = magneticOfNight(night);
   const distanceM = model.axisDeg === null ? NEAR_M : FAR_M;
+  const [kind, choose] = useCompassKind();
+  const onPoleDeg = readingFromTrueDeg(kind, model.poleDeg, declinationDeg);
   return (
     <RecordForm<Fields, z.infer<typeof schema>>
-      key={distanceM}
+      key={`${distanceM} ${kind}`}
       title="What does the compass read along the polar axis?"
       button="Record this bearing"
       schema={schema}
       defaults={{ readDeg: null, distanceM }}
       toReading={({ readDeg, distanceM: fromM }) => {
-        const trueDeg = trueBearingDeg(readDeg, declinationDeg);
+        const trueDeg = trueFromReadingDeg(kind, readDeg, declinationDeg);
         return {
           reading: {
             step: 'level',
             subject: { type: 'site', id: site.id },
             kind: 'compass',
-            values: { readDeg, distanceM: fromM, trueDeg },
+            // Readings are compared with each other as a compass shows them, whatever they were read with.
+            values: { readDeg: compassReadingDeg(trueDeg, declinationDeg), distanceM: fromM, trueDeg },
           },
           said: `Bearing recorded: true ${format.quantity(trueDeg, 'angleDeg')}.`,
         };
       }}
     >
-      <QuantityField name="readDeg" label="Compass reading" kind="angleDeg" system={format.system} />
+      <Form.Group controlId="compass-kind">
+        <Form.Label>Read with</Form.Label>
+        <Form.Select
+          value={kind}
+          onChange={(event) => choose(COMPASS_KINDS.find((k) => k === event.target.value) ?? kind)}
+        >
+          {COMPASS_KINDS.map((one) => (
+            <option key={one} value={one}>
+              {COMPASS_NAMES[one]}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <QuantityField
+        name="readDeg"
+        label="Compass reading"
+        kind="angleDeg"
+        system={format.system}
+        hint={`${COMPASS_HOW[kind]} On the pole: ${format.quantity(onPoleDeg, 'angleDeg', 1)}.`}
+      />
       <QuantityField
         name="distanceM"
         label="Read from"

@@ -19,7 +19,7 @@ function sayingOf({ spacing, misfits }: LightPath, train: Train | null): LightPa
   if (misfit) return { code: 'misfit', misfit };
   if (!spacing) return { code: 'noCorrector', focalMm: train.focalEffectiveMm, focalRatio: train.focalRatio };
   const { presentMm, neededMm, errorMm, toleranceMm } = spacing;
-  if (spacing.withinTolerance) return { code: 'right', presentMm, errorMm, toleranceMm };
+  if (spacing.withinTolerance) return { code: 'right', presentMm, neededMm, errorMm, toleranceMm };
   return { code: errorMm < 0 ? 'short' : 'long', byMm: Math.abs(errorMm), presentMm, neededMm };
 }
 

@@ -5,6 +5,7 @@ import { formatDate } from '../../core/time/civil.ts';
 import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
+import { judgementName } from '../../text/budgetWords.ts';
 import { CALENDAR_TODO, CARD_CAUTIONS, CARD_EVENTS } from '../../text/cardWords.ts';
 import { modelYearsWords } from '../../text/levelWords.ts';
 import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
@@ -133,6 +134,9 @@ function Plan({ card }: { card: NightCard }) {
           ['Sub', format.duration(subS)],
           ['Subs before the flip', String(before)],
           ['Subs after it', String(after)],
+          ...(card.stars
+            ? [[judgementName(card.stars.judgement), `${format.quantity(card.stars.share, 'percent')} usable`] as const]
+            : []),
           ...(card.latestFlipMs === null ? [] : [['Latest flip', format.clock(card.latestFlipMs)] as const]),
         ]}
       />
@@ -175,7 +179,7 @@ export function NightCardPage() {
   const night = useNight();
   const { records, target, sky } = night;
   const { format, stored } = useShared();
-  const card = nightCard(night, settingOf(stored.settings, 'balance'));
+  const card = nightCard(night, settingOf(stored.settings, 'balance'), settingOf(stored.settings, 'power').setUpMin);
   const moon = sky.events;
   const moonTimes = [
     moon.moonRiseMs === null ? null : `rises ${format.clock(moon.moonRiseMs)}`,

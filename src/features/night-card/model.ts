@@ -1,5 +1,6 @@
 /** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
 import { poleByCompassDeg } from '../../core/night/magneticOfNight.ts';
+import type { Judgement } from '../../core/night/account/judgement.ts';
 import { nightAt, nightEventList, type NightEvent } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { tapeReadingM } from '../../core/mount/tape.ts';
@@ -15,8 +16,13 @@ import { MS_PER_MINUTE } from '../../core/time/utc.ts';
 export type DialRow = { timeMs: number; reading: number | null; viewAngleDeg: number };
 export type CardWeight = { name: string; positionM: number | null };
 
+/** What the sky does, and when the hands begin: with setting up, and with the pole as soon as its star shows. */
+export type CardEvent = { code: NightEvent['code'] | 'setUp' | 'align'; timeMs: number };
+
 export type NightCard = {
-  events: NightEvent[];
+  events: CardEvent[];
+  /** The account in the middle of the hours that can be used; null without a light path. */
+  stars: { judgement: Judgement; share: number } | null;
   transitMs: number | null;
   /** Where the pole star belongs every half hour; empty for a mount without a polar axis or on the equator. */
   dial: DialRow[];
@@ -89,14 +95,31 @@ function subsOf({ plan, entry }: NightStatic): NightCard['subs'] {
   return { before, after: plan.subs.length - before, subS: entry.subS };
 }
 
-/** @param settings whose tapes the places are read from. */
-export function nightCard(night: NightStatic, settings: SettingValue<'balance'>): NightCard {
+function workEvents({ dark, sky, run }: NightStatic, setUpMin: number): CardEvent[] {
+  const { duskMs } = sky.events.twilight.civil;
+  const aligns = duskMs !== null && run.stops.some((s) => s.step === 'polar');
+  return [
+    ...(dark ? [{ code: 'setUp' as const, timeMs: dark.fromMs - setUpMin * MS_PER_MINUTE }] : []),
+    ...(aligns ? [{ code: 'align' as const, timeMs: duskMs }] : []),
+  ];
+}
+
+function starsOf(night: NightStatic): NightCard['stars'] {
+  const { usable } = night;
+  const stars = usable ? nightAt(night, (usable.fromMs + usable.toMs) / 2).stars : null;
+  return stars && { judgement: stars.judgement, share: stars.budget.shareAcceptable };
+}
+
+/** @param settings whose tapes the places are read from.
+ *  @param setUpMin how long before dark setting up begins. */
+export function nightCard(night: NightStatic, settings: SettingValue<'balance'>, setUpMin: number): NightCard {
   const { known, rig } = night.records;
   const { spacing } = night.numbers.lightPath;
   const focus = known.last('focus', rig.id);
   const pole = poleOfNight(night.records);
   return {
-    events: nightEventList(night),
+    events: [...nightEventList(night), ...workEvents(night, setUpMin)].sort((a, b) => a.timeMs - b.timeMs),
+    stars: starsOf(night),
     transitMs: night.targetSky && !night.targetSky.transit.neverRises ? night.targetSky.transit.transitMs : null,
     dial: dialRows(night),
     compassDeg: poleByCompassDeg(night),
@@ -113,8 +136,9 @@ export function nightCard(night: NightStatic, settings: SettingValue<'balance'>)
 }
 
 /** The events that deserve a calendar entry, each with minutes of warning. */
-export const CALENDAR_ALARMS: Partial<Record<NightEvent['code'], number>> = {
-  sunset: 60,
+export const CALENDAR_ALARMS: Partial<Record<CardEvent['code'], number>> = {
+  setUp: 30,
+  align: 10,
   dark: 15,
   start: 10,
   flip: 15,

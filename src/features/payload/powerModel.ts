@@ -21,7 +21,7 @@ function sayingOf({ span, hoursH, batteries, devices }: PowerOfRig): PowerSaying
   const short = devices.find((d) => d.cable === 'short');
   if (short) return { code: 'short', device: short.name, missingM: short.neededM - short.cableM };
   const least = batteries.reduce((a, b) => (b.spareAh / b.capacityAh < a.spareAh / a.capacityAh ? b : a));
-  return { code: 'lasts', hoursH, spareAh: least.spareAh, battery: least.name };
+  return { code: 'lasts', hoursH, spareAh: least.spareUsableAh, battery: least.name };
 }
 
 function fuseAdvice({ name: battery, branches }: PowerOfRig['batteries'][number]): PowerAdvice[] {

@@ -12,6 +12,7 @@ import { useHeadForm } from '../../session/useHeadForm.ts';
 import { LATITUDE_LETTERS, LONGITUDE_LETTERS } from '../../text/format.ts';
 import { modelYearsWords } from '../../text/levelWords.ts';
 import { AngleField, QuantityField, TextField } from '../../ui/form/Fields.tsx';
+import { LOWEST_IMAGING_ALT_DEG } from '../../core/night/plan/darkness.ts';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { SaveBar } from '../../ui/form/SaveBar.tsx';
 import { formatHorizon, parseHorizon } from './horizonText.ts';
@@ -24,6 +25,7 @@ const formSchema = z
     latDeg,
     lonDeg,
     elevationM,
+    lowestAltDeg: z.number().min(0).max(80).nullable(),
     note: siteSchema.shape.note,
     zoneIana: z
       .string()
@@ -46,6 +48,7 @@ type Fields = {
   latDeg: number | null;
   lonDeg: number | null;
   elevationM: number | null;
+  lowestAltDeg: number | null;
   zoneIana: string;
   horizonText: string;
   note: string;
@@ -111,6 +114,7 @@ const toFields = ({
   latDeg: lat,
   lonDeg: lon,
   elevationM: height,
+  lowestAltDeg: lowest = null,
   zoneIana,
   horizon,
   note,
@@ -119,6 +123,7 @@ const toFields = ({
   latDeg: lat,
   lonDeg: lon,
   elevationM: height,
+  lowestAltDeg: lowest,
   zoneIana,
   horizonText: formatHorizon(horizon),
   note,
@@ -135,6 +140,7 @@ export function SiteForm({ site }: { site: Site | null }) {
           latDeg: null,
           lonDeg: null,
           elevationM: 0,
+          lowestAltDeg: null,
           zoneIana: Intl.DateTimeFormat().resolvedOptions().timeZone,
           horizonText: '',
           note: '',
@@ -165,6 +171,13 @@ export function SiteForm({ site }: { site: Site | null }) {
             hint="−7.60, or 7 36 W"
           />
           <QuantityField name="elevationM" label="Elevation" kind="elevation" system={format.system} />
+          <QuantityField
+            name="lowestAltDeg"
+            label="Lowest altitude for imaging"
+            kind="angleDeg"
+            system={format.system}
+            hint={`Empty = ${LOWEST_IMAGING_ALT_DEG}°; the horizon line counts where it is higher.`}
+          />
           <TextField name="zoneIana" label="Time zone" list="zones" hint="By place, so that summer time is known." />
           <TextField
             name="horizonText"

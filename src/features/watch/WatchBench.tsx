@@ -1,4 +1,4 @@
-import { useState } from 'react';
+import { useContext, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { fromUtcText, MS_PER_MINUTE, toUtcText } from '../../core/time/utc.ts';
 import { watchAt, type Watch } from '../../core/night/plan/watch.ts';
@@ -12,6 +12,7 @@ import { judgementName } from '../../text/budgetWords.ts';
 import { biasAtFlipWords, countdown, countdownWords, watchReason, watchSentence } from '../../text/watchWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { HoldButton } from '../../ui/HoldButton.tsx';
+import { BenchNote } from '../../ui/benchNote.ts';
 import { Said } from '../../ui/Said.tsx';
 import { LogReading } from './LogReading.tsx';
 import { PageTitle } from '../../ui/PageTitle.tsx';
@@ -110,6 +111,7 @@ export function WatchBench() {
           </p>
         </>
       )}
+      {useContext(BenchNote)}
       <p className="sentence" aria-live="polite">
         <Said said={watchSentence(watch, format)} />
       </p>

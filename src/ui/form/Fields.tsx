@@ -93,7 +93,8 @@ function trimmed(value: number, decimals: number): string {
 }
 
 /** A number in the user's unit; the form holds it in the stored unit. Empty = null. */
-export function QuantityField(props: Common & { kind: QuantityKind; system: UnitSystem }) {
+/** @param expected shown pale in the empty field, in the field's own SI unit: what is not typed is not taken. */
+export function QuantityField(props: Common & { kind: QuantityKind; system: UnitSystem; expected?: number }) {
   const id = useId();
   const { field, message } = useField(props.name, (value) => formatQuantity(value, props.kind, props.system));
   const unit = unitOf(props.kind, props.system);
@@ -110,6 +111,11 @@ export function QuantityField(props: Common & { kind: QuantityKind; system: Unit
           ref={field.ref}
           name={field.name}
           inputMode="decimal"
+          placeholder={
+            props.expected === undefined
+              ? undefined
+              : trimmed(toDisplay(props.expected, props.kind, props.system), unit.decimals)
+          }
           value={text}
           onBlur={field.onBlur}
           onChange={(event) => {

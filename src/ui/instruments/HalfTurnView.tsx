@@ -47,7 +47,18 @@ function Screw({ screw }: { screw: DrawnScrew }) {
         />
       </g>
       {screw.lines.map((line, i) => (
-        <text key={line} x={tx} y={ty + 18 * i} textAnchor="middle" fontSize="16" fontWeight="700" fill="var(--ink)">
+        <text
+          key={line}
+          x={tx}
+          y={ty + 18 * i}
+          textAnchor="middle"
+          fontSize="16"
+          fontWeight="700"
+          fill="var(--ink)"
+          stroke="var(--sheet)"
+          strokeWidth="5"
+          paintOrder="stroke"
+        >
           {line}
         </text>
       ))}

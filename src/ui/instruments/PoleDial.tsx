@@ -2,7 +2,8 @@
 import { memo } from 'react';
 import { times, type PlatePoint } from '../../core/mount/finderPlate.ts';
 import type { FieldStar } from '../../core/mount/poleField.ts';
-import { PlateDrawing, type Plate } from './PlateDrawing.tsx';
+import { PlateDrawing, type Plate, type PlateRing } from './PlateDrawing.tsx';
+import { boxOf, placeLabels, reach, type Box, type Label, type Obstacle } from './placeLabels.ts';
 import { atAngle, toPixels, VIEW_CENTRE, VIEW_RADIUS } from './plateView.ts';
 import { RoundView } from './RoundView.tsx';
 
@@ -70,33 +71,94 @@ function Star({ star, scale }: { star: DialStar; scale: number }) {
   );
 }
 
-/** Nearer to the middle than this the hours stand too close for words. */
-const ROOM_FOR_WORDS = 90;
+const FONT = 16;
+/** Beside its dot: outward first, then inward, then a little along the circle. */
+const OFFSETS = [20, -20, 28, -28, 36, -36, 44, -44, 54, -54].flatMap((out) =>
+  [0, 6, -6, 12, -12].map((along) => [out, along] as const),
+);
 
-/** The pole is named when the star does not stand where its name would. */
-const ROOM_FOR_NAME = 45;
+/** Words that lie as near to another dot would name that one. */
+const CLEARLY_NEARER = 0.7;
+
+function namesItsOwn(
+  text: string,
+  place: readonly [number, number],
+  own: readonly [number, number],
+  dots: readonly { at: readonly [number, number] }[],
+): boolean {
+  const box = boxOf(text, place, FONT);
+  const far = ([x, y]: readonly [number, number]): number => reach(box, x, y)[0];
+  const others = dots.filter(({ at }) => Math.hypot(at[0] - own[0], at[1] - own[1]) > 1);
+  return others.every(({ at }) => far(own) < CLEARLY_NEARER * far(at));
+}
+
+type LabelsProps = Pick<PoleDialProps, 'path' | 'plate' | 'radiusArcmin' | 'stars'> & {
+  lead: DialStar;
+  radius: number;
+  /** Middle of the plate, which the cross' own offset moves against the sky. */
+  plateAt: readonly [number, number];
+};
+
+/** Ring words stand on the side where the leading star is not. */
+const wordsAbove = (lead: DialStar | undefined): boolean =>
+  lead !== undefined && Math.cos((lead.viewAngleDeg * Math.PI) / 180) < 0;
+
+function ringWordsBox(ring: PlateRing, scale: number, lead: DialStar, [x, y]: readonly [number, number]): Box {
+  const at = y + (wordsAbove(lead) ? -ring.arcmin * scale - 11 : ring.arcmin * scale + 8);
+  return boxOf(ring.text, [x + 6 + ring.text.length * FONT * 0.3, at], FONT);
+}
+
+/** The hours to come and the pole's name, wherever they lie over nothing. */
+function Labels({ path, plate, radiusArcmin, stars, lead, radius, plateAt }: LabelsProps) {
+  const [plateX, plateY] = plateAt;
+  const scale = VIEW_RADIUS / radiusArcmin;
+  const [cx, cy] = [VIEW_CENTRE, VIEW_CENTRE];
+  const dots = [
+    ...path.map((p) => ({ at: atAngle(p.viewAngleDeg, radius), r: 5 })),
+    ...stars.map((s) => ({ at: atAngle(s.viewAngleDeg, s.distanceArcmin * scale), r: s === lead ? 14 : 5 })),
+  ];
+  const obstacles: Obstacle[] = [
+    ...dots.map(({ at: [x, y], r }): Obstacle => ({ kind: 'dot', x, y, r })),
+    ...[...plate.rings.map(({ arcmin }) => arcmin * scale), VIEW_RADIUS].map((r): Obstacle => ({
+      kind: 'ring',
+      x: plateX,
+      y: plateY,
+      r,
+    })),
+    ...plate.rings.map((ring): Obstacle => ({ kind: 'box', box: ringWordsBox(ring, scale, lead, [plateX, plateY]) })),
+    { kind: 'dot', x: cx, y: cy, r: 7 },
+  ];
+  const hours = path.map((p): Label => ({
+    text: p.text,
+    places: OFFSETS.map(([out, along]) => atAngle(p.viewAngleDeg + along, radius + out)).filter((place) =>
+      namesItsOwn(p.text, place, atAngle(p.viewAngleDeg, radius), dots),
+    ),
+  }));
+  const side = Math.sin((lead.viewAngleDeg * Math.PI) / 180) > 0 ? -1 : 1;
+  const pole: Label = {
+    text: 'pole',
+    places: [
+      [cx + side * 34, cy - 12],
+      [cx + side * 34, cy + 14],
+    ],
+  };
+  return placeLabels([...hours, pole], obstacles, FONT).map(({ text, x, y }) => (
+    <text key={text} x={x} y={y + 5} textAnchor="middle" className="figures" fontSize={FONT} fill="var(--soft)">
+      {text}
+    </text>
+  ));
+}
 
 /** The leading star's way over the coming hours, on its own circle. */
 function Path({ path, radius }: { path: PoleDialProps['path']; radius: number }) {
-  return path.map((p, i) => {
+  return path.map((p) => {
     const [x, y] = atAngle(p.viewAngleDeg, radius);
-    // Beside each other above and below the pole, so every other one stands farther out.
-    const [tx, ty] = atAngle(p.viewAngleDeg, radius + (i % 2 === 0 ? 22 : 40));
-    return (
-      <g key={p.text}>
-        <circle cx={x} cy={y} r={4.5} fill="var(--sheet)" stroke="var(--amber)" strokeWidth="2" />
-        {radius > ROOM_FOR_WORDS && (
-          <text x={tx} y={ty + 5} textAnchor="middle" className="figures" fontSize="16" fill="var(--soft)">
-            {p.text}
-          </text>
-        )}
-      </g>
-    );
+    return <circle key={p.text} cx={x} cy={y} r={4.5} fill="var(--sheet)" stroke="var(--amber)" strokeWidth="2" />;
   });
 }
 
 /** Everything that circles the axis. */
-function Sky({ stars, field, fieldTurnDeg, radiusArcmin, crossOffset, path }: PoleDialProps) {
+function Sky({ stars, field, fieldTurnDeg, radiusArcmin, crossOffset, path, plate }: PoleDialProps) {
   const scale = VIEW_RADIUS / radiusArcmin;
   const [ax, ay] = toPixels(crossOffset ? times(crossOffset, -1) : { xArcmin: 0, yArcmin: 0 }, radiusArcmin);
   const lead = stars.find((s) => s.lead);
@@ -115,10 +177,16 @@ function Sky({ stars, field, fieldTurnDeg, radiusArcmin, crossOffset, path }: Po
       )}
       {lead && <Path path={path} radius={lead.distanceArcmin * scale} />}
       {crossOffset && <circle cx={VIEW_CENTRE} cy={VIEW_CENTRE} r={4} fill="none" stroke="var(--ink)" />}
-      {lead && lead.distanceArcmin * scale > ROOM_FOR_NAME && (
-        <text x={VIEW_CENTRE + 10} y={VIEW_CENTRE - 8} fontSize="16" fill="var(--soft)">
-          pole
-        </text>
+      {lead && (
+        <Labels
+          path={path}
+          plate={plate}
+          radiusArcmin={radiusArcmin}
+          stars={stars}
+          lead={lead}
+          radius={lead.distanceArcmin * scale}
+          plateAt={[2 * VIEW_CENTRE - ax, 2 * VIEW_CENTRE - ay]}
+        />
       )}
       {stars
         .filter((star) => star.distanceArcmin <= radiusArcmin)
@@ -151,7 +219,7 @@ export function PoleDial(props: PoleDialProps) {
         radiusArcmin={radiusArcmin}
         turnDeg={plateTurnDeg}
         spotsTurnDeg={spotsTurnDeg}
-        wordsAbove={lead !== undefined && Math.cos((lead.viewAngleDeg * Math.PI) / 180) < 0}
+        wordsAbove={wordsAbove(lead)}
       />
       <Sky {...props} />
       {seen && <Seen seen={seen} radiusArcmin={radiusArcmin} />}

@@ -180,29 +180,47 @@ describe('logbook model', () => {
 
 describe('night card', () => {
   it('gathers a German mount’s night', () => {
-    const card = nightCard(night(), SETTING_DEFAULTS.balance);
-    expect(card.events.map((e) => e.code)).to.deep.equal(['sunset', 'dark', 'start', 'flip', 'end', 'dawn', 'sunrise']);
+    const card = nightCard(night(), SETTING_DEFAULTS.balance, 60);
+    const codes = card.events.map((e) => e.code);
+    expect(codes.filter((code) => code !== 'setUp' && code !== 'align')).to.deep.equal([
+      'sunset',
+      'dark',
+      'start',
+      'flip',
+      'end',
+      'dawn',
+      'sunrise',
+    ]);
+    const timeOf = (code: string) => card.events.find((e) => e.code === code)!.timeMs;
+    expect(timeOf('dark') - timeOf('setUp')).to.equal(3_600_000);
+    expect(timeOf('align')).to.be.within(timeOf('sunset'), timeOf('dark'));
+    expect(codes).to.deep.equal([...codes].sort((a, b) => timeOf(a) - timeOf(b)));
+    const at = night();
+    const middle = nightAt(at, (at.usable!.fromMs + at.usable!.toMs) / 2).stars!;
+    expect(card.stars).to.deep.equal({ judgement: middle.judgement, share: middle.budget.shareAcceptable });
     expect(card.dial).to.have.length(28);
     const steps = card.dial.slice(1).map((row, i) => row.timeMs - card.dial[i]!.timeMs);
     expect(new Set(steps)).to.deep.equal(new Set([1_800_000]));
     expect(card.weights).to.have.length(1);
     expect(card.weights[0]!.positionM).to.be.closeTo(0.2927, 1e-4);
     expect(card.subs).to.deep.include({ before: 71, subS: 120 });
+    expect(card.subs!.after, 'not below 25 degrees').to.be.within(100, 230);
     expect(card.latestFlipMs).to.be.greaterThan(card.transitMs!);
     expect(card.spacing?.presentMm).to.equal(55.5);
   });
 
   it('a mount without a polar axis has no dial, one that never flips no latest flip', () => {
     const altAz = changed('demo-heron-mount', { mountKind: 'altAzimuth' });
-    const card = nightCard(night({ parts: altAz }), SETTING_DEFAULTS.balance);
+    const card = nightCard(night({ parts: altAz }), SETTING_DEFAULTS.balance, 60);
     expect([card.dial, card.latestFlipMs]).to.deep.equal([[], null]);
-    expect(nightCard(night({ targetId: 'demo-ngc104' }), SETTING_DEFAULTS.balance).transitMs).to.equal(null);
+    expect(nightCard(night({ targetId: 'demo-ngc104' }), SETTING_DEFAULTS.balance, 60).transitMs).to.equal(null);
   });
 
   it('at a midnight sun the card still has its half hours, no more than fit', () => {
     const card = nightCard(
       night({ site: { latDeg: 70, lonDeg: 20, zoneIana: 'Europe/Oslo' }, date: '2026-06-21' }),
       SETTING_DEFAULTS.balance,
+      60,
     );
     expect(card.events).to.deep.equal([]);
     expect(card.dial.length).to.be.within(1, 36);

@@ -127,7 +127,7 @@ describe('the half-turn bench', () => {
     const mend = model([test(1, 20)]);
     expect(mend).to.deep.include({ mending: true, turnDeg: 180 });
     expect(mend.saying.code).to.equal('turnScrews');
-    expect(mend.plate.screws).to.have.length(3);
+    expect(mend.plate.screws!.round).to.have.length(3);
     expect(mend.marking, 'no tap begins a new round by mistake').to.equal(null);
     expect(mend.halfway, 'where the point must come to').to.deep.equal({ xArcmin: 20, yArcmin: 0 });
     expect(plateModel(night({ readings: [test(1, 20)] }), null, null, true).saying.code).to.equal('markBefore');

@@ -101,10 +101,12 @@ describe('station states', () => {
     expect(summary('pointing', { readings: [focus()] })).to.deep.equal({ state: 'done', reading: '2.4 px' });
     expect(state('tracking')).to.equal('open');
     const two = [tick('beforeFirstSub', 'clutches'), tick('beforeFirstSub', 'rate')];
-    expect(summary('tracking', { readings: two })).to.deep.equal({ state: 'half', reading: '2 of 5' });
+    expect(summary('tracking', { readings: two })).to.deep.equal({ state: 'half', reading: '2 of 7' });
     const untick = tick('beforeFirstSub', 'rate', false, 5);
-    expect(summary('tracking', { readings: [...two, untick] }).reading).to.equal('1 of 5');
-    const all = ['clutches', 'rate', 'cables', 'caps', 'parked'].map((id) => tick('beforeFirstSub', id));
+    expect(summary('tracking', { readings: [...two, untick] }).reading).to.equal('1 of 7');
+    const all = ['clutches', 'rate', 'cables', 'caps', 'parked', 'cardSpace', 'dew'].map((id) =>
+      tick('beforeFirstSub', id),
+    );
     expect(state('tracking', { readings: all })).to.equal('done');
     expect(state('watch')).to.equal('open');
     expect(state('watch', { readings: [event('flipBegun')] })).to.equal('half');

@@ -1,4 +1,6 @@
 import { expect } from 'chai';
+import { BRIGHT_STARS } from '../../../src/core/sky/brightStars.ts';
+import { brightnessWords, starName } from '../../../src/text/starWords.ts';
 import type { AdjusterTonight, TurnsTonight } from '../../../src/core/night/pole/turnsTonight.ts';
 import {
   drawnWords,
@@ -172,9 +174,9 @@ describe('words of the half-turn test', () => {
   });
 
   it('screws by the clock, by how much, in steps when it is far', () => {
-    expect(screwWords({ angleDeg: 90, turns: 0.25 }, f)).to.equal('Tighten the screw at 3 o’clock a quarter turn.');
-    expect(screwWords({ angleDeg: 210, turns: -0.12 }, f)).to.equal('Loosen the screw at 7 o’clock an eighth.');
-    expect(screwWords({ angleDeg: 210, turns: -0.1 }, f)).to.equal('Loosen the screw at 7 o’clock 36°.');
+    expect(screwWords({ angleDeg: 90, turns: 0.25 }, f)).to.equal('Tighten the screw at 3 o’clock by a quarter turn.');
+    expect(screwWords({ angleDeg: 210, turns: -0.12 }, f)).to.equal('Loosen the screw at 7 o’clock by an eighth.');
+    expect(screwWords({ angleDeg: 210, turns: -0.1 }, f)).to.equal('Loosen the screw at 7 o’clock by 36°.');
     expect(screwWords({ angleDeg: 0, turns: 0 }, f)).to.equal('Leave the screw at 12 o’clock.');
     expect(roundsWords(1)).to.equal('In this order, then all snug:');
     expect(roundsWords(4)).to.equal('4 rounds of this, in this order, all snug after each:');
@@ -278,5 +280,27 @@ describe('words of the goal', () => {
     expect(setByEyeSaid(false, goal, f)).to.include('the goal is 4.2′');
     expect(setByEyeSaid(false, { ...goal, byEyeIsEnough: true }, f)).to.include('enough for tonight');
     expect(setByEyeSaid(true, goal, f)).to.include('Checked with everything on');
+  });
+});
+
+describe('stars by their names', () => {
+  it('a Greek letter is said in words with its constellation; every star that is offered has words', () => {
+    expect(starName('α Gru')).to.equal('Alpha in Grus');
+    expect(starName('π3 Ori')).to.equal('Pi 3 in Orion');
+    expect(starName('Polaris')).to.equal('Polaris');
+    expect(starName('p Car')).to.equal('p in Carina');
+    for (const { name } of BRIGHT_STARS)
+      expect(starName(name), name)
+        .to.match(/^([A-Za-z]|\d+|[A-Z][A-Za-z0-9ö' -]+)( in [A-Z][a-zö ]+)?$/i)
+        .and.not.match(/[α-ω]/);
+  });
+
+  it('says how bright it looks, and which a town hides', () => {
+    expect([0.5, 1.9, 2.5, 3.6].map(brightnessWords)).to.deep.equal([
+      'one of the brightest',
+      'bright',
+      'plain to see',
+      'faint: hidden by the light of a town',
+    ]);
   });
 });

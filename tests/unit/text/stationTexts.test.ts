@@ -97,8 +97,8 @@ describe('words of the stations', () => {
       { code: 'incomplete' },
       { code: 'noCorrector', focalMm: 135, focalRatio: 2.8 },
       { code: 'misfit', misfit: { beforeName: 'Reducer', afterName: 'Wheel', before: joint, after: joint } },
-      { code: 'right', presentMm: 55.5, errorMm: -0.17, toleranceMm: 0.5 },
-      { code: 'right', presentMm: 55.5, errorMm: 0.01, toleranceMm: 0.5 },
+      { code: 'right', neededMm: 55.5, presentMm: 55.5, errorMm: -0.17, toleranceMm: 0.5 },
+      { code: 'right', neededMm: 55.5, presentMm: 55.5, errorMm: 0.01, toleranceMm: 0.5 },
       { code: 'short', byMm: 2.2, presentMm: 53.5, neededMm: 55.7 },
       { code: 'long', byMm: 2.2, presentMm: 57.9, neededMm: 55.7 },
     ];

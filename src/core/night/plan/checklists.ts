@@ -7,9 +7,21 @@ import { lastReading } from '../nightRecords.ts';
 export const FIRST_SUB_LIST = 'beforeFirstSub';
 
 export type FirstSubCheck =
-  'clutches' | 'rate' | 'cables' | 'caps' | 'parked' | 'hemisphere' | 'lensSwitches' | 'focusTaped' | 'darkFrames';
+  | 'clutches'
+  | 'rate'
+  | 'cables'
+  | 'caps'
+  | 'parked'
+  | 'hemisphere'
+  | 'lensSwitches'
+  | 'focusTaped'
+  | 'darkFrames'
+  | 'longExposure'
+  | 'shutterLead'
+  | 'cardSpace'
+  | 'dew';
 
-const GERMAN: readonly FirstSubCheck[] = ['clutches', 'rate', 'cables', 'caps', 'parked'];
+const GERMAN: readonly FirstSubCheck[] = ['clutches', 'rate', 'cables', 'caps', 'parked', 'cardSpace', 'dew'];
 /** What beginners with a tracker and a lens miss. */
 const TRACKER: readonly FirstSubCheck[] = [
   'hemisphere',
@@ -18,6 +30,10 @@ const TRACKER: readonly FirstSubCheck[] = [
   'lensSwitches',
   'focusTaped',
   'darkFrames',
+  'longExposure',
+  'shutterLead',
+  'cardSpace',
+  'dew',
 ];
 
 export function firstSubChecks(mount: MountPart | null): readonly FirstSubCheck[] {

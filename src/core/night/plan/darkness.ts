@@ -32,11 +32,17 @@ export function horizonAltDeg(site: Pick<Site, 'horizon'>, azDeg: number): numbe
   return a.altDeg + share * (b.altDeg - a.altDeg);
 }
 
-/** Spans of [fromMs, toMs] in which the target stands above the site's horizon line. */
-export function upSpans(site: Site, ofDate: Equatorial, fromMs: number, toMs: number): Span[] {
+/** Until somebody chooses: below it air and haze cost more than the minutes bring. */
+export const LOWEST_IMAGING_ALT_DEG = 25;
+
+export const lowestImagingAltDeg = ({ lowestAltDeg }: Pick<Site, 'lowestAltDeg'>): number =>
+  lowestAltDeg ?? LOWEST_IMAGING_ALT_DEG;
+
+/** Spans of [fromMs, toMs] in which the target stands above the site's horizon line, and above a lowest altitude. */
+export function upSpans(site: Site, ofDate: Equatorial, fromMs: number, toMs: number, lowestDeg = -90): Span[] {
   const above = (timeMs: number): number => {
     const { altDeg, azDeg } = altAzAt(timeMs, site, ofDate);
-    return altDeg - horizonAltDeg(site, azDeg);
+    return altDeg - Math.max(lowestDeg, horizonAltDeg(site, azDeg));
   };
   const crossings = findCrossings(above, fromMs, toMs, 0);
   const edges = [fromMs, ...crossings.map((c) => c.timeMs), toMs];

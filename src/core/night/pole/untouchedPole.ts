@@ -1,5 +1,6 @@
 /** How far off the axis is before anybody looked for the pole: by what bearing and latitude scale leave. */
-import { RAD_PER_DEG, wrap180 } from '../../math/angles.ts';
+import { RAD_PER_DEG } from '../../math/angles.ts';
+import { bearingErrorDeg } from '../../sky/bearing.ts';
 import { ASSUMED } from '../../verdict/assumptions.ts';
 import { bearingRead } from '../bearing.ts';
 import type { NightRecords } from '../nightRecords.ts';
@@ -10,7 +11,7 @@ function bearingOffDeg({ readings, site }: NightRecords): number {
   const { counts, trueDeg, nearOnly } = bearingRead(readings);
   if (!counts || trueDeg === null) return ASSUMED.noBearingDeg;
   const doubt = ASSUMED.bearingDeg + (nearOnly ? ASSUMED.ironNotCheckedDeg : 0);
-  return Math.hypot(wrap180(trueDeg - (site.latDeg < 0 ? 180 : 0)), doubt);
+  return Math.hypot(bearingErrorDeg(trueDeg, site.latDeg), doubt);
 }
 
 /** Altitude: what the scale read last against what it must read; nothing more when it was set. */

@@ -15,7 +15,7 @@ export function AxesOpened() {
   };
   return (
     <Button variant="outline" onClick={tell}>
-      I turned the axes to see through
+      I turned the axes
     </Button>
   );
 }

@@ -16,25 +16,39 @@ import { plateOfDial } from '../../../ui/instruments/plateOfDial.ts';
 import { PoleDial } from '../../../ui/instruments/PoleDial.tsx';
 import { KnobMoves, PatternChecks, PlateNotes } from './DialNotes.tsx';
 import { dialModel, shownRadiusArcmin, type DialModel } from './dialModel.ts';
+import { NotSeen } from './NotSeen.tsx';
 import { SeenStar } from './SeenStar.tsx';
 import { SetByEye } from './SetByEye.tsx';
 import { usePoleField, type DrawnField } from './usePoleField.ts';
 
 const SIDEREAL_PER_SOLAR = 1.0027379;
 
-function figures(model: DialModel, haH: number, polarDistance: number, format: ReturnType<typeof useShared>['format']) {
+/** One number says where the star belongs; the others are there for those who ask. */
+function Place({ model }: { model: DialModel }) {
+  const { poleStar } = useNightAt();
+  const { format } = useShared();
   const { saying } = model;
-  const reading =
-    saying.code === 'engraved'
-      ? [{ name: 'On your dial', value: readingWords(saying.reading, saying.numbering, format) }]
-      : [];
-  const inView = saying.code === 'equator' ? [] : [{ name: 'In the view', value: clockFaceWords(saying.viewAngleDeg) }];
-  return [
-    ...reading,
-    ...inView,
-    { name: 'Hour angle', value: format.hours(haH < 0 ? haH + 24 : haH) },
-    { name: 'From the pole', value: format.quantity(polarDistance, 'arcmin', 1) },
-  ];
+  if (saying.code === 'equator') return null;
+  const engraved = saying.code === 'engraved';
+  const inView = { name: 'In the view', value: clockFaceWords(saying.viewAngleDeg) };
+  const first = engraved
+    ? { name: 'On your dial', value: readingWords(saying.reading, saying.numbering, format) }
+    : inView;
+  return (
+    <>
+      <FigureList figures={[first]} />
+      <details className="more">
+        <summary>Other numbers for it</summary>
+        <FigureList
+          figures={[
+            ...(engraved ? [inView] : []),
+            { name: 'Hour angle', value: format.hours(poleStar.haH < 0 ? poleStar.haH + 24 : poleStar.haH) },
+            { name: 'From the pole', value: format.quantity(poleStar.polarDistanceArcmin, 'arcmin', 1) },
+          ]}
+        />
+      </details>
+    </>
+  );
 }
 
 /** The whole view of the finder, or the neighbourhood of star and rings; kept in the address. */
@@ -118,8 +132,9 @@ export function FinderDial({ tabs }: { tabs: ReactNode }) {
           />
         </div>
         <div>
-          <FigureList figures={figures(model, at.poleStar.haH, at.poleStar.polarDistanceArcmin, format)} />
+          <Place model={model} />
           {model.numbering !== null && <SetByEye />}
+          <NotSeen />
           <PlateNotes model={model} />
           <p className="soft">{drawnWords(model.view, drawn.missing)}</p>
           {night.numbers.mount && (

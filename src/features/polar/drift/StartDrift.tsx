@@ -5,13 +5,14 @@ import { useNight, useSession, useShared } from '../../../session/session.ts';
 import { recordLabel, useRecord } from '../../../session/useRecord.ts';
 import { useIsLive } from '../../../session/useTime.ts';
 import type { DriftModel } from './driftModel.ts';
+import { brightnessWords, starName } from '../../../text/starWords.ts';
 import { DriftUnitChoice } from './DriftUnitChoice.tsx';
 import { useDriftUnit } from './useDriftUnit.ts';
 
 type Props = { model: DriftModel; starHip: number | null; chooseStar: (hip: number) => void; children: ReactNode };
 
 const place = (star: DriftStar, format: ReturnType<typeof useShared>['format']): string =>
-  `${star.name}, magnitude ${format.number(star.magnitude, 1)}, ${format.quantity(star.altDeg, 'angleDeg', 0)} up at ${format.quantity(star.azDeg, 'angleDeg', 0)}`;
+  `${starName(star.name)}, ${brightnessWords(star.magnitude)}, ${format.quantity(star.altDeg, 'angleDeg', 0)} up at ${format.quantity(star.azDeg, 'angleDeg', 0)}`;
 
 /** The star, how its drift is read, and the button that starts the clock. */
 export function StartDrift({ model, starHip, chooseStar, children }: Props) {
@@ -36,7 +37,7 @@ export function StartDrift({ model, starHip, chooseStar, children }: Props) {
     };
     void record(
       { step: 'polar', subject: { type: 'night', id: records.night.id }, kind: 'driftMark', values },
-      `${star.name}: the clock runs.`,
+      `${starName(star.name)}: the clock runs.`,
     );
   };
   return (

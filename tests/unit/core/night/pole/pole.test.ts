@@ -38,7 +38,7 @@ function everywhere(readings: Reading[]) {
     run: polarSummary(one, f),
     logbook: nightRows(all, one.records.schools.poleGoal)[0]!.polarArcmin,
     history: errorsTonight(one.records).at(-1)?.totalArcmin ?? null,
-    card: nightCard(one, SETTING_DEFAULTS.balance).pole,
+    card: nightCard(one, SETTING_DEFAULTS.balance, 60).pole,
   };
 }
 
@@ -129,7 +129,7 @@ describe('one dial reading', () => {
   it('card and bench read the same with the cross beside the axis and the plate tilted', () => {
     const test = reading('halfTurn', { beforeXArcmin: 0, beforeYArcmin: 0, afterXArcmin: 16, afterYArcmin: 8 }, at(1));
     const one = night({ readings: [test] });
-    const [row] = nightCard(one, SETTING_DEFAULTS.balance).dial;
+    const [row] = nightCard(one, SETTING_DEFAULTS.balance, 60).dial;
     const moment = nightAt(one, row!.timeMs);
     const { saying } = dialModel(one, moment);
     expect(saying.code === 'engraved' && saying.reading).to.equal(row!.reading);
