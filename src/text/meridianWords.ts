@@ -76,3 +76,8 @@ export const STRATEGY_NAMES = {
   asSoonAsAllowed: 'As soon as the mount goes over',
   stopAtLimit: 'No flip: stop at the limit',
 } as const;
+
+/** From where the bar is drawn, and what the ring at its end is. */
+export function flipViewWords(south: boolean): string {
+  return `From behind, facing ${south ? 'south' : 'north'}. Ring: the tube, end on.`;
+}

@@ -1,7 +1,7 @@
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { clockChangeWords } from '../../text/eventWords.ts';
-import { limitWords, meridianReason, meridianSentence } from '../../text/meridianWords.ts';
+import { flipViewWords, limitWords, meridianReason, meridianSentence } from '../../text/meridianWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
@@ -21,7 +21,10 @@ function Attitude({ label }: { label: string }) {
       limitH={night.limitH}
       south={south}
       flips={night.flips}
-      words={south ? { left: 'east', right: 'west' } : { left: 'west', right: 'east' }}
+      words={{
+        ...(south ? { left: 'east', right: 'west' } : { left: 'west', right: 'east' }),
+        from: flipViewWords(south),
+      }}
     />
   );
 }

@@ -88,7 +88,7 @@ function CablePlan({ devices }: { devices: PowerOfRig['devices'] }) {
           <td className="figures" title={d.cableNames.join(', ')}>
             {d.cableM === 0
               ? '–'
-              : `${format.quantity(d.cableM, 'length', 1)}, needs ${format.number(format.shown(d.neededM, 'length'), 1)}`}
+              : `${format.quantity(d.cableM, 'length', 1)}, needs ${format.quantity(d.neededM, 'length', 1)}`}
           </td>
           <td>{deviceVerdict(d, format)}</td>
         </tr>

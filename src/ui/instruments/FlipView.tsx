@@ -10,7 +10,7 @@ export type FlipViewProps = {
   limitH: number;
   south: boolean;
   flips: boolean;
-  words: { left: string; right: string };
+  words: { left: string; right: string; from: string };
 };
 
 const ARM = 96;
@@ -73,7 +73,7 @@ function Reach({ limitH, south }: { limitH: number; south: boolean }) {
 
 export function FlipView({ label, haH, afterFlip, limitH, south, flips, words }: FlipViewProps) {
   return (
-    <svg className="instrument" viewBox="0 0 420 290" role="img" aria-label={label} style={{ maxWidth: 400 }}>
+    <svg className="instrument" viewBox="0 0 420 314" role="img" aria-label={label} style={{ maxWidth: 400 }}>
       <path
         d={`M${CX} ${CY}V286M${CX} 262L${CX - 74} 288M${CX} 262L${CX + 74} 288`}
         stroke="var(--metal)"
@@ -90,6 +90,9 @@ export function FlipView({ label, haH, afterFlip, limitH, south, flips, words }:
       </text>
       <text x={416} y={20} fontSize="15" fill="var(--soft)" textAnchor="end">
         {words.right}
+      </text>
+      <text x={CX} y={308} fontSize="15" fill="var(--soft)" textAnchor="middle">
+        {words.from}
       </text>
     </svg>
   );

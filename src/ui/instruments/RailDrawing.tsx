@@ -5,7 +5,8 @@ import type { Format } from '../../text/format.ts';
 import { useWidth } from '../useWidth.ts';
 import {
   limited,
-  placeLabels,
+  pieceLabel,
+  labelsInRows,
   together,
   viewOf,
   type Group,
@@ -32,6 +33,8 @@ type Props = {
 };
 
 const NARROWEST = 300;
+/** Narrower than this the names have no room: masses alone, names in the list below. */
+const ROOM_FOR_NAMES_PX = 460;
 /** The rail lies at y = 0. Below it: the axis' foot, its name, the names of the sides. */
 const BELOW_PX = 80;
 /** Above it: half of the largest piece, then rows of labels. */
@@ -44,20 +47,30 @@ const KEY_STEP_M = 0.005;
 /** Area grows with the mass. */
 const radiusPx = (massKg: number): number => 5 + 12 * Math.sqrt(Math.min(massKg, 12));
 
+/** Lines first, so that no line runs over another piece's words. */
 function Labels({ labels }: { labels: readonly Label[] }) {
+  const yOf = (row: number): number => -FIRST_ROW_PX - row * ROW_PX;
   return (
     <>
-      {labels.map(({ key, x, fromX, text, row }) => {
-        const y = -FIRST_ROW_PX - row * ROW_PX;
-        return (
-          <g key={key}>
-            <path d={`M${fromX} ${y + 5}V0`} stroke="var(--soft)" strokeWidth="1" />
-            <text x={x} y={y} textAnchor="middle" className="figures" fontSize="14" fill="var(--ink)">
-              {text}
-            </text>
-          </g>
-        );
-      })}
+      {labels.map(({ key, fromX, row }) => (
+        <path key={key} d={`M${fromX} ${yOf(row) + 5}V0`} stroke="var(--soft)" strokeWidth="1" />
+      ))}
+      {labels.map(({ key, x, text, row }) => (
+        <text
+          key={key}
+          x={x}
+          y={yOf(row)}
+          textAnchor="middle"
+          className="figures"
+          fontSize="14"
+          fill="var(--ink)"
+          stroke="var(--paper)"
+          strokeWidth="5"
+          paintOrder="stroke"
+        >
+          {text}
+        </text>
+      ))}
     </>
   );
 }
@@ -116,7 +129,7 @@ function Handle({ group, held, view, format, begin, nudge, letGo }: HandleProps)
       <path d={`M${view.x(group.atM) - 4} -4v8m4 -8v8m4 -8v8`} stroke="var(--soft)" strokeWidth="1.5" fill="none" />
       {held && (
         <text
-          x={view.textX(group.atM)}
+          x={view.textX(group.atM, format.quantity(group.atM, 'barLength'))}
           y={touch + 18}
           textAnchor="middle"
           className="figures"
@@ -225,12 +238,17 @@ export function RailDrawing({ label, pieces, marks, words, format, dragged, onDr
   const grip = useGrip({ pieces, view: viewOf(pieces, marks, width), onDrag, onDrop });
   const { view } = grip;
   const groups = together(pieces, dragged);
-  const labels = placeLabels(
+  const named = width >= ROOM_FOR_NAMES_PX;
+  const textOf = (g: Group): string => {
+    const mass = format.quantity(g.massKg, 'mass', 1);
+    return named ? pieceLabel(g.names, mass) : mass;
+  };
+  const labels = labelsInRows(
     groups.map((g) => ({
       key: g.key,
-      x: view.textX(g.atM),
+      x: view.textX(g.atM, textOf(g)),
       fromX: view.x(g.atM),
-      text: format.quantity(g.massKg, 'mass', 1),
+      text: textOf(g),
     })),
   );
   const rows = Math.max(FEWEST_ROWS, ...labels.map((label) => label.row + 1));

@@ -24,9 +24,12 @@ export type Group = {
   free: boolean;
 };
 /** From a place on the rail to the drawing; `textX` keeps a label's middle so far inside that nothing of it is cut off. */
-export type View = { x: (atM: number) => number; textX: (atM: number) => number; perM: number };
+export type View = { x: (atM: number) => number; textX: (atM: number, text: string) => number; perM: number };
 
-const LABEL_PX = 66;
+/** Of figures 14 px high, with a gap to the next. */
+const CHARACTER_PX = 8.4;
+const GAP_PX = 10;
+const widthOf = (text: string): number => text.length * CHARACTER_PX + GAP_PX;
 /** Room beyond the outermost piece on either side. */
 const ROOM_M = 0.08;
 
@@ -54,14 +57,14 @@ export function together(pieces: readonly RailPiece[], dragged: ReadonlySet<stri
 export type Label = { key: string; x: number; fromX: number; text: string; row: number };
 
 /** Labels in rows above the rail, each in the lowest row in which it does not touch its neighbour. */
-export function placeLabels(labels: readonly Omit<Label, 'row'>[]): Label[] {
+export function labelsInRows(labels: readonly Omit<Label, 'row'>[]): Label[] {
   const rowEnds: number[] = [];
   return [...labels]
-    .sort((a, b) => a.x - b.x)
+    .sort((a, b) => a.x - widthOf(a.text) / 2 - (b.x - widthOf(b.text) / 2))
     .map((label) => {
-      const free = rowEnds.findIndex((end) => label.x - LABEL_PX / 2 >= end);
+      const free = rowEnds.findIndex((end) => label.x - widthOf(label.text) / 2 >= end);
       const row = free === -1 ? rowEnds.length : free;
-      rowEnds[row] = label.x + LABEL_PX / 2;
+      rowEnds[row] = label.x + widthOf(label.text) / 2;
       return { ...label, row };
     });
 }
@@ -80,6 +83,18 @@ export function viewOf(pieces: readonly RailPiece[], marks: readonly RailMark[],
   const right = Math.max(0.1, ...places.map((m) => -m)) + ROOM_M;
   const perM = (width - 20) / (left + right);
   const x = (atM: number): number => 10 + (left - atM) * perM;
-  const textX = (atM: number): number => Math.min(width - LABEL_PX / 2, Math.max(LABEL_PX / 2, x(atM)));
+  const textX = (atM: number, text: string): number => {
+    const half = widthOf(text) / 2;
+    return Math.min(width - half, Math.max(half, x(atM)));
+  };
   return { perM, x, textX };
+}
+
+const LONGEST_NAME = 18;
+
+/** The first piece of a group by name, how many more there are, and what they weigh together. */
+export function pieceLabel(names: readonly string[], mass: string): string {
+  const [first = '', ...others] = names;
+  const short = first.length > LONGEST_NAME ? `${first.slice(0, LONGEST_NAME - 1)}…` : first;
+  return `${short}${others.length > 0 ? ` +${others.length}` : ''}, ${mass}`;
 }

@@ -1,6 +1,13 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { limited, placeLabels, together, viewOf, type RailPiece } from '../../../src/ui/instruments/railLayout.ts';
+import {
+  labelsInRows,
+  limited,
+  pieceLabel,
+  together,
+  viewOf,
+  type RailPiece,
+} from '../../../src/ui/instruments/railLayout.ts';
 import { finite, holds } from '../../support/properties.ts';
 
 const piece = (id: string, atM: number, rest: Partial<RailPiece> = {}): RailPiece => ({
@@ -47,10 +54,13 @@ describe('the layout of a rail', () => {
   it('no label touches its neighbour in the same row', () => {
     holds(
       fc.property(fc.array(finite(0, 700), { maxLength: 15 }), (xs) => {
-        const labels = placeLabels(xs.map((x, i) => ({ key: `k${i}`, x, fromX: x, text: '1.0 kg' })));
+        const texts = ['1.0 kg', 'Tube rings, 0.9 kg'];
+        const labels = labelsInRows(xs.map((x, i) => ({ key: `k${i}`, x, fromX: x, text: texts[i % 2]! })));
+        const half = (text: string): number => text.length * 4.2;
         for (const a of labels)
           for (const b of labels)
-            if (a.key !== b.key && a.row === b.row) expect(Math.abs(a.x - b.x)).to.be.at.least(66 - 1e-9);
+            if (a.key !== b.key && a.row === b.row)
+              expect(Math.abs(a.x - b.x)).to.be.at.least(half(a.text) + half(b.text));
       }),
     );
   });
@@ -75,9 +85,17 @@ describe('the layout of a rail', () => {
         const { x, textX, perM } = viewOf(all, [{ atM: markM, text: 'arm' }], width);
         for (const atM of [...all.map((p) => p.atM), markM, 0]) expect(x(atM)).to.be.within(10, width - 10);
         // Also while a held piece leaves the scale, its words stay whole.
-        for (const atM of [-3, 0, 3]) expect(textX(atM)).to.be.within(33, width - 33);
+        for (const atM of [-3, 0, 3]) expect(textX(atM, 'Tube rings')).to.be.within(42, width - 42);
         expect(x(0) - x(0.1)).to.be.closeTo(0.1 * perM, 1e-9);
       }),
     );
+  });
+});
+
+describe('the label of pieces that stand together', () => {
+  it('names the first, counts the others, and stays short', () => {
+    expect(pieceLabel(['Tube rings'], '0.9 kg')).to.equal('Tube rings, 0.9 kg');
+    expect(pieceLabel(['Tube', 'Camera', 'Wheel'], '5.1 kg')).to.equal('Tube +2, 5.1 kg');
+    expect(pieceLabel(['A very long name of a piece'], '1 kg')).to.equal('A very long name …, 1 kg');
   });
 });
