@@ -1,6 +1,13 @@
 /** Reading a backup file: named refusals that say what is wrong and where; nothing is written here. */
 import { firstIssue } from '../core/records/issue.ts';
-import { upgradeParts, withEngraving, withEvents, withUse, type PartUpgrade } from '../core/records/upgrades.ts';
+import {
+  upgradeParts,
+  withEngraving,
+  withEvents,
+  withTrueDemoRing,
+  withUse,
+  type PartUpgrade,
+} from '../core/records/upgrades.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
 import {
   BACKUP_FORMAT,
@@ -37,11 +44,11 @@ const RECORDS_PER_REPORT = 500;
 /** What each earlier version still lacked in its parts. Versions 2 and 5 lacked only kinds of readings, events and settings;
  *  up to 4 signals stood among the ticks. */
 const UPGRADES: Record<number, readonly PartUpgrade[]> = {
-  1: [withUse, withEngraving],
-  2: [withEngraving],
-  3: [withEngraving],
-  4: [],
-  5: [],
+  1: [withUse, withEngraving, withTrueDemoRing],
+  2: [withEngraving, withTrueDemoRing],
+  3: [withEngraving, withTrueDemoRing],
+  4: [withTrueDemoRing],
+  5: [withTrueDemoRing],
 };
 
 const LAST_WITH_SIGNAL_TICKS = 4;

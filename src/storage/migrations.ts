@@ -5,6 +5,7 @@ import {
   upgradeParts,
   withEngraving,
   withEvents,
+  withTrueDemoRing,
   withImageCircle,
   withUse,
   type PartUpgrade,
@@ -111,5 +112,10 @@ export const MIGRATIONS: readonly Migration[] = [
       changedRows: '[changeId+n], [table+key]',
     },
     upgrade: moveChangedRows,
+  },
+  {
+    version: 7,
+    stores: {},
+    upgrade: (transaction) => rewriteParts(transaction, withTrueDemoRing),
   },
 ];

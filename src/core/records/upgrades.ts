@@ -35,6 +35,15 @@ export const withEngraving: PartUpgrade = (part) => {
   return { ...part, finder: { ...rest, tickEvery, numberEvery, rings, ...seen } };
 };
 
+/** Sigma Octantis stood 65' from the pole in 2008; the demo's tracker said 2020. What a user entered stays. */
+export const withTrueDemoRing: PartUpgrade = (part) => {
+  const finder = part['finder'];
+  if (part['id'] !== 'demo-wagtail-mount' || typeof finder !== 'object' || finder === null) return part;
+  const ring = JSON.stringify((finder as Loose)['rings']);
+  if (ring !== JSON.stringify([{ arcmin: 65, year: 2020 }])) return part;
+  return { ...part, finder: { ...finder, rings: [{ arcmin: 65, year: 2008 }] } };
+};
+
 /** A list of parts or of snapshots with every part upgraded; anything else is left for the validation to name. */
 export function upgradeParts(rows: unknown, upgrade: PartUpgrade): unknown {
   if (!Array.isArray(rows)) return rows;

@@ -142,7 +142,7 @@ const wagtail: DemoPart[] = [
       view: 'inverted',
       tickEvery: 0.5,
       numberEvery: 2,
-      rings: [{ arcmin: 65, year: 2020 }],
+      rings: [{ arcmin: 65, year: 2008 }],
       patternHips: [],
       patternYear: null,
       fieldDeg: 8.5,

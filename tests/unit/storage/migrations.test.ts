@@ -25,11 +25,18 @@ const KEYS_OF_5: Record<string, string> = {
   snapshots: 'id, [rig.id+site.id+takenAtUtc]',
 };
 
+const KEYS_OF_6: Record<string, string> = {
+  ...KEYS_OF_5,
+  nightDigests: 'nightId, version',
+  snapshotDigests: 'id, version',
+  changedRows: '[changeId+n], [table+key]',
+};
+
 /** Put into a browser's database under its own number, without any code of ours. */
 async function thaw({ version, tables }: Frozen): Promise<string> {
   const name = `test-frozen-${version}`;
   const old = new Dexie(name);
-  const keys = version < 5 ? KEYS : KEYS_OF_5;
+  const keys = version < 5 ? KEYS : version < 6 ? KEYS_OF_5 : KEYS_OF_6;
   old.version(version).stores(Object.fromEntries(Object.keys(tables).map((table) => [table, keys[table] ?? 'id'])));
   await old.open();
   for (const [table, rows] of Object.entries(tables)) await old.table(table).bulkPut(rows);
@@ -67,7 +74,7 @@ function asRecordedNow(r: Reading): Reading {
 
 describe('databases of released versions', () => {
   prepared();
-  for (const version of [1, 2, 3, 4, 5]) {
+  for (const version of [1, 2, 3, 4, 5, 6]) {
     it(`version ${version} opens with every record in it, none damaged, and exports again`, async () => {
       const { before, lists, backup, damaged } = await upgraded(version);
       expect(damaged).to.deep.equal([]);
@@ -123,23 +130,24 @@ describe('databases of released versions', () => {
     expect(lists.readings.filter((r) => r.kind === 'drift')).to.have.length(1);
   });
 
-  it('the demo of an older device is the one that a new device loads, wherever its user has not changed it', async () => {
-    const { lists } = await upgraded(4);
-    const fresh = (await collect(writerFor(await demoHere(), 'new', 'tab-a'))).backup.lists;
-    for (const table of ['parts', 'rigs', 'sites', 'targets', 'nights'] as const) {
-      const untouched = new Map(lists[table].filter((r) => r.origin === 'demo').map((r) => [r.id, r]));
-      expect(untouched.size, table).to.be.greaterThan(fresh[table].length - 2);
-      for (const record of fresh[table]) {
-        const old = untouched.get(record.id);
-        if (old) expect(record, record.id).to.deep.equal(old);
+  for (const version of [4, 6])
+    it(`the demo of version ${version} is the one that a new device loads, wherever its user has not changed it`, async () => {
+      const { lists } = await upgraded(version);
+      const fresh = (await collect(writerFor(await demoHere(), 'new', 'tab-a'))).backup.lists;
+      for (const table of ['parts', 'rigs', 'sites', 'targets', 'nights'] as const) {
+        const untouched = new Map(lists[table].filter((r) => r.origin === 'demo').map((r) => [r.id, r]));
+        expect(untouched.size, table).to.be.greaterThan(fresh[table].length - 2);
+        for (const record of fresh[table]) {
+          const old = untouched.get(record.id);
+          if (old) expect(record, record.id).to.deep.equal(old);
+        }
       }
-    }
-    const recorded = lists.readings.filter((r) => r.deviceId === 'demo');
-    expect(recorded).to.have.length(fresh.readings.length);
-    const inOrder = (list: readonly Reading[]) => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
-    expect(inOrder(fresh.readings)).to.deep.equal(inOrder(recorded.map(asRecordedNow)));
-    expect(fresh.snapshots).to.deep.equal(lists.snapshots.filter((s) => s.id.startsWith('demo-')));
-  });
+      const recorded = lists.readings.filter((r) => r.deviceId === 'demo');
+      expect(recorded).to.have.length(fresh.readings.length);
+      const inOrder = (list: readonly Reading[]) => [...list].sort((a, b) => (a.id < b.id ? -1 : 1));
+      expect(inOrder(fresh.readings)).to.deep.equal(inOrder(recorded.map(asRecordedNow)));
+      expect(fresh.snapshots).to.deep.equal(lists.snapshots.filter((s) => s.id.startsWith('demo-')));
+    });
 
   it('changes of before can still be taken back, the last one first', async () => {
     const { db } = await upgraded(4);
