@@ -97,10 +97,12 @@ function subsOf({ plan, entry }: NightStatic): NightCard['subs'] {
 
 function workEvents({ dark, sky, run }: NightStatic, setUpMin: number): CardEvent[] {
   const { duskMs } = sky.events.twilight.civil;
-  const aligns = duskMs !== null && run.stops.some((s) => s.step === 'polar');
+  const alignMs = duskMs !== null && run.stops.some((s) => s.step === 'polar') ? duskMs : null;
+  // Everything is on before the pole's star shows.
+  const readyMs = alignMs ?? dark?.fromMs;
   return [
-    ...(dark ? [{ code: 'setUp' as const, timeMs: dark.fromMs - setUpMin * MS_PER_MINUTE }] : []),
-    ...(aligns ? [{ code: 'align' as const, timeMs: duskMs }] : []),
+    ...(readyMs === undefined ? [] : [{ code: 'setUp' as const, timeMs: readyMs - setUpMin * MS_PER_MINUTE }]),
+    ...(alignMs === null ? [] : [{ code: 'align' as const, timeMs: alignMs }]),
   ];
 }
 
@@ -111,7 +113,7 @@ function starsOf(night: NightStatic): NightCard['stars'] {
 }
 
 /** @param settings whose tapes the places are read from.
- *  @param setUpMin how long before dark setting up begins. */
+ *  @param setUpMin how long setting up takes until the pole's star shows. */
 export function nightCard(night: NightStatic, settings: SettingValue<'balance'>, setUpMin: number): NightCard {
   const { known, rig } = night.records;
   const { spacing } = night.numbers.lightPath;

@@ -192,7 +192,7 @@ describe('night card', () => {
       'sunrise',
     ]);
     const timeOf = (code: string) => card.events.find((e) => e.code === code)!.timeMs;
-    expect(timeOf('dark') - timeOf('setUp')).to.equal(3_600_000);
+    expect(timeOf('align') - timeOf('setUp')).to.equal(3_600_000);
     expect(timeOf('align')).to.be.within(timeOf('sunset'), timeOf('dark'));
     expect(codes).to.deep.equal([...codes].sort((a, b) => timeOf(a) - timeOf(b)));
     const at = night();
