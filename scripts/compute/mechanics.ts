@@ -87,6 +87,7 @@ function plannedSub(input: JsonObject): PlannedSub {
     defocusDiscArcsec: num(input, 'defocusDiscArcsec', 0),
     balanceWindArcsec: num(input, 'balanceWindArcsec', ASSUMED.balanceWindArcsec),
     polar: polarOf(object(input, 'polar')),
+    fieldTurnArcsecPerS: 0,
     tracking: trackingOf(input),
     spacing: spacingOf(input),
   };

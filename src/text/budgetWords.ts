@@ -11,6 +11,7 @@ export const ITEM_NAMES: Record<BudgetItemName, string> = {
   periodicError: 'Periodic error',
   raRate: 'Tracking rate',
   polar: 'Polar error',
+  fieldTurn: 'Turn of the field',
   guiding: 'Guiding',
   flexure: 'Flexure',
   spacing: 'Spacing',
@@ -37,6 +38,7 @@ export const MENDED_BY: Partial<Record<BudgetItemName, Step>> = {
 export const ITEM_ADVICE: Record<BudgetItemName, string> = {
   periodicError: 'Shorten the sub, or guide.',
   raRate: 'Check the star rate and the hemisphere switch, or shorten the sub.',
+  fieldTurn: 'An alt-azimuth mount turns the field: shorten the sub, or aim due east or west.',
   polar: 'Improve the polar alignment, or shorten the sub: guiding does not take the turn of the field away.',
   guiding: 'Look at balance, backlash and the guide exposure.',
   flexure: 'Stiffen the guide scope’s clamp, or shorten the sub.',

@@ -6,6 +6,7 @@ import { imageScaleArcsecPerPx } from '../optics/train.ts';
 import { guessTube, type TubeGuess } from '../optics/tubeClasses.ts';
 import { requirePositive } from '../result.ts';
 import { altAzExposureS } from '../sky/altAzExposure.ts';
+import { fieldRotationRateArcsecPerS } from '../sky/fieldRotation.ts';
 import { ASSUMED, type StretchLimits } from '../verdict/assumptions.ts';
 import { isGoodEnough, roundnessBudget, type Budget, type RoundnessVerdict } from '../verdict/budget.ts';
 import type { PlannedSub, Tracking } from '../verdict/plannedSub.ts';
@@ -30,9 +31,8 @@ export type ClassAnswer = {
   loadShare: number;
   load: LoadVerdict;
   stars: RoundnessVerdict;
-  /** What nine in ten subs stay within with this class's assumed drive, and how many stay usable; null for an alt-azimuth
-   *  mount, which turns the field instead. */
-  account: Pick<Budget, 'stretch90' | 'shareAcceptable'> | null;
+  /** What nine in ten subs stay within with this class's assumed drive, and how many stay usable. */
+  account: Pick<Budget, 'stretch90' | 'shareAcceptable'>;
   /** Everything that is carried outside, weights too. */
   carriedKg: number;
   pieces: number;
@@ -80,6 +80,9 @@ export function chosenOptics({ targetSizeArcmin, focalRatio, camera }: ChoiceQue
   };
 }
 
+/** Away from the elevated pole, where the field turns fastest. */
+const southwardDeg = (latDeg: number): number => (latDeg < 0 ? 0 : 180);
+
 function trackingOf(mount: MountClass, guided: boolean): Tracking {
   if (guided) {
     return {
@@ -101,7 +104,8 @@ function trackingOf(mount: MountClass, guided: boolean): Tracking {
 
 /** The same account as everywhere, with what is assumed of a mount of this class set up by eye. */
 function accountOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOptics): Budget {
-  const { camera, exposureS, guided, limits } = question;
+  const { camera, exposureS, guided, latDeg, limits } = question;
+  const turnsField = mount.mountKind === 'altAzimuth';
   const sub: PlannedSub = {
     scaleArcsecPerPx: optics.scaleArcsecPerPx,
     widthPx: camera.widthPx,
@@ -113,7 +117,8 @@ function accountOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOp
     seeingFwhmArcsec: ASSUMED.seeingFwhmArcsec,
     defocusDiscArcsec: 0,
     balanceWindArcsec: ASSUMED.balanceWindArcsec,
-    polar: { known: 'size', errorArcmin: ASSUMED.polarErrorByEyeArcmin },
+    polar: { known: 'size', errorArcmin: turnsField ? 0 : ASSUMED.polarErrorByEyeArcmin },
+    fieldTurnArcsecPerS: turnsField ? fieldRotationRateArcsecPerS(latDeg, HALF_UP_DEG, southwardDeg(latDeg)) : 0,
     tracking: trackingOf(mount, guided),
     spacing: null,
   };
@@ -143,13 +148,12 @@ function carried(mount: MountClass, tubeSideKg: number): { carriedKg: number; pi
 function answerFor(
   mount: MountClass,
   question: ChoiceQuestion,
-  { optics, tubeSideKg, altAzLimitS }: Pick<MountChoice, 'optics' | 'tubeSideKg' | 'altAzLimitS'>,
+  { optics, tubeSideKg }: Pick<MountChoice, 'optics' | 'tubeSideKg'>,
 ): ClassAnswer {
   const countedKg = tubeSideKg + (mount.ratingCountsWeights ? weightsKgOf(mount, tubeSideKg) : 0);
   const loadShare = countedKg / (mount.ratedKg * question.shareUsed);
-  const turnsField = mount.mountKind === 'altAzimuth';
-  const account = turnsField ? null : accountOf(mount, question, optics);
-  const stars = account?.verdict ?? (question.exposureS <= altAzLimitS ? 'acceptable' : 'long');
+  const account = accountOf(mount, question, optics);
+  const stars = account.verdict;
   const load = loadVerdict(loadShare);
   return {
     mount,
@@ -171,8 +175,13 @@ export function mountChoice(question: ChoiceQuestion): MountChoice {
   const dressKg = optics.tube.massKg * (1 + RINGS_SHARE) + camera.massKg;
   const tubeSideKg = dressKg + (question.guided ? GUIDE_KG : 0);
   const cornerMm = (Math.hypot(camera.widthPx, camera.heightPx) * camera.pixelUm) / 2000;
-  const southward = latDeg < 0 ? 0 : 180;
-  const altAzLimitS = altAzExposureS(latDeg, HALF_UP_DEG, southward, cornerMm, CORNER_TRAIL_PX * camera.pixelUm);
+  const altAzLimitS = altAzExposureS(
+    latDeg,
+    HALF_UP_DEG,
+    southwardDeg(latDeg),
+    cornerMm,
+    CORNER_TRAIL_PX * camera.pixelUm,
+  );
   const shared = { optics, tubeSideKg, altAzLimitS };
   const classes = MOUNT_CLASSES.map((mount) => answerFor(mount, question, shared));
   const lightest = classes.filter((c) => c.enough).sort((a, b) => a.carriedKg - b.carriedKg)[0];

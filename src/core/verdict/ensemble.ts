@@ -55,7 +55,7 @@ function scaled(values: Float64Array, factor: number, members: number): Float64A
 function sharedMotions(m: Motions, subs: PossibleSubs, members: number): Shared {
   const vx = new Float64Array(members).fill(m.rate[0] + m.refraction[0]);
   const vy = new Float64Array(members).fill(m.rate[1] + m.refraction[1]);
-  const turn = new Float64Array(members);
+  const turn = new Float64Array(members).fill(m.ownTurn);
   const [driftX, driftY] = m.drifts;
   addDirected(m.axis, subs.axis, { cos: driftX, sin: driftY }, vx, vy);
   addDirected(m.axis, subs.axis, { cos: m.turn, sin: 0 }, turn, turn);
@@ -73,7 +73,8 @@ function placesOf(m: Motions): Place[] {
     const [xx, xy, yy] = m.spacing[i] ?? [0, 0, 0];
     return { x: x - m.about[0], y: y - m.about[1], xx: xx + m.guiding[0], xy, yy: yy + m.guiding[1] };
   });
-  return m.axis.size === 0 && m.spacing.length === 0 ? places.slice(0, 1) : places;
+  const same = m.axis.size === 0 && m.ownTurn === 0 && m.spacing.length === 0;
+  return same ? places.slice(0, 1) : places;
 }
 
 /** How many members tell what these motions can do: one when nothing is left to chance, and more with each thing that is.

@@ -25,6 +25,8 @@ export type Motions = {
   readonly drifts: Pair;
   readonly turn: number;
   readonly about: Pair;
+  /** Turn of the field by the mount itself, 1/s. */
+  readonly ownTurn: number;
   /** Arcsec/s, toward a position angle. */
   readonly flexure: AxisOff;
   /** Constant spreads: variance in x and y everywhere; xx, xy, yy per point. */
@@ -64,7 +66,7 @@ function axisOff(polar: PolarError): AxisOff {
   return { size: Math.hypot(alongArcmin, acrossArcmin) * perArcmin, angle: Math.atan2(acrossArcmin, alongArcmin) };
 }
 
-type OfTracking = Omit<Motions, 'points' | 'axis' | 'spacing'>;
+type OfTracking = Omit<Motions, 'points' | 'axis' | 'ownTurn' | 'spacing'>;
 
 /** Guided: the common motion goes; what stays is the turn about the guide star and the sag of what looks at it. */
 function guidedMotions(sub: PlannedSub, tracking: Extract<PlannedSub['tracking'], { guided: true }>): OfTracking {
@@ -117,6 +119,7 @@ export function motionsOf(sub: PlannedSub): Motions {
   return {
     points,
     axis: axisOff(sub.polar),
+    ownTurn: (sub.fieldTurnArcsecPerS / 3600) * RAD_PER_DEG,
     ...(tracking.guided ? guidedMotions(sub, tracking) : unguidedMotions(sub, tracking)),
     spacing: spacingSpread(sub, points),
   };
@@ -124,6 +127,7 @@ export function motionsOf(sub: PlannedSub): Motions {
 
 /** Each item as if it were mended. */
 const MENDED: Record<StretchItem, Partial<Motions>> = {
+  fieldTurn: { ownTurn: 0 },
   periodicError: { wobble: 0 },
   raRate: { rate: NONE },
   polar: { axis: STILL },
@@ -141,6 +145,7 @@ export function without(motions: Motions, items: readonly StretchItem[]): Motion
 /** True when an item does nothing to this sub. */
 export function isAbsent(motions: Motions, item: StretchItem): boolean {
   const still: Record<StretchItem, boolean> = {
+    fieldTurn: motions.ownTurn === 0,
     periodicError: motions.wobble === 0,
     raRate: motions.rate.every((v) => v === 0),
     polar: motions.axis.size === 0,

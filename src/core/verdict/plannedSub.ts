@@ -44,11 +44,14 @@ export type PlannedSub = {
   /** One sigma for balance and wind together. */
   balanceWindArcsec: number;
   polar: PolarError;
+  /** How fast the mount itself turns the field, as an alt-azimuth one does; 0 for a mount with a polar axis. */
+  fieldTurnArcsecPerS: number;
   tracking: Tracking;
   /** Spread at the four corners, along the radius or across it; null = none. */
   spacing: { sigmaArcsec: readonly [number, number, number, number]; direction: 'radial' | 'tangential' } | null;
 };
 
-export type StretchItem = 'periodicError' | 'raRate' | 'polar' | 'refraction' | 'flexure' | 'guiding' | 'spacing';
+export type StretchItem =
+  'fieldTurn' | 'periodicError' | 'raRate' | 'polar' | 'refraction' | 'flexure' | 'guiding' | 'spacing';
 export type EvenItem = 'seeing' | 'defocus' | 'diffraction' | 'pixel' | 'balanceWind';
 export type BudgetItemName = StretchItem | EvenItem;

@@ -57,10 +57,7 @@ function Classes({ classes }: { classes: readonly ClassAnswer[] }) {
             <span className="figures">{format.quantity(one.loadShare, 'percent')}</span> {LOAD_NAMES[one.load]}
           </td>
           <td>
-            {STAR_NAMES[one.stars]}
-            {one.account === null
-              ? ', field turns'
-              : `, ${format.quantity(one.account.shareAcceptable, 'percent')} usable`}
+            {STAR_NAMES[one.stars]}, {format.quantity(one.account.shareAcceptable, 'percent')} usable
           </td>
           <td className="figures">{format.quantity(one.carriedKg, 'mass', 0)}</td>
           <td className="figures">{one.pieces}</td>

@@ -1,6 +1,8 @@
 /** Puts the budget's input together from readings, and says for each item whether it was measured or is assumed. */
 import { RAD_PER_DEG } from '../../math/angles.ts';
 import { seeingAtArcsec } from '../../sky/airmass.ts';
+import { fieldRotationRateArcsecPerS } from '../../sky/fieldRotation.ts';
+import { toHorizontal } from '../../sky/horizontal.ts';
 import { judgeSteadiness } from '../../mount/steadiness.ts';
 import type { MountPart } from '../../records/part.ts';
 import { ASSUMED } from '../../verdict/assumptions.ts';
@@ -17,7 +19,7 @@ export type Source = { basis: 'measured' | 'assumed' | 'given' | 'notChecked'; a
 export type BudgetSources = Partial<Record<BudgetItemName, Source>>;
 
 /** The planned sub without what changes with the hour, which `plannedSubAt` fills in. Its seeing is that at the zenith. */
-export type BudgetBase = { sub: PlannedSub; sources: BudgetSources };
+export type BudgetBase = { sub: PlannedSub; sources: BudgetSources; turnsField: boolean };
 
 const assumed: Source = { basis: 'assumed', atUtc: null };
 const given: Source = { basis: 'given', atUtc: null };
@@ -45,7 +47,8 @@ function assumedSizeArcmin({ altitude, azimuth, byEye }: PoleOfNight, records: N
 }
 
 /** The night's pole as the account wants it, against the true pole: refraction is an item of its own. */
-function polarOf(records: NightRecords): { polar: PolarError; source: Source } {
+function polarOf(records: NightRecords, mount: MountPart | null): { polar: PolarError; source: Source } {
+  if (mount?.mountKind === 'altAzimuth') return { polar: { known: 'size', errorArcmin: 0 }, source: given };
   const { latDeg } = records.site;
   const pole = poleOfNight(records, 'true');
   const source = pole.basis === 'measured' ? { basis: 'measured' as const, atUtc: pole.takenAtUtc } : assumed;
@@ -121,7 +124,7 @@ export function budgetBase(
 ): BudgetBase | null {
   const { train, tube, camera, mount, lightPath } = numbers;
   if (!train || !tube || !camera) return null;
-  const { polar, source } = polarOf(records);
+  const { polar, source } = polarOf(records, mount);
   const guided = records.rig.guiding !== 'none';
   const { tracking, sources } = guided ? guidedTracking(records) : unguidedTracking(records, mount);
   const seeing = records.tonight.last('seeing');
@@ -140,10 +143,12 @@ export function budgetBase(
       ? judgeSteadiness(tap.values.settleS, train.focalEffectiveMm).sigmaArcsec
       : ASSUMED.balanceWindArcsec,
     polar,
+    fieldTurnArcsecPerS: 0,
     tracking,
     spacing: corners ? { sigmaArcsec: corners.values.sigmaArcsec, direction: corners.values.direction } : null,
   };
-  return { sub, sources: { ...sources, ...fixedSources(source), ...sourcesTonight(records, lightPath) } };
+  const all = { ...sources, ...fixedSources(source), ...sourcesTonight(records, lightPath) };
+  return { sub, sources: all, turnsField: mount?.mountKind === 'altAzimuth' };
 }
 
 /** Sources of what may have been looked at, tonight or on any night of this rig. */
@@ -176,11 +181,26 @@ function fixedSources(polar: Source): BudgetSources {
 /** Refraction's formula holds down to about this altitude. */
 const LOWEST_REFRACTION_ALT_DEG = 10;
 
+/** Nearer to the zenith an alt-azimuth mount cannot follow. */
+const HIGHEST_ALT_AZ_DEG = 89.5;
+
+function fieldTurnAt(decDeg: number, latDeg: number, haH: number): number {
+  const { altDeg, azDeg } = toHorizontal(haH, decDeg, latDeg);
+  return fieldRotationRateArcsecPerS(latDeg, Math.min(HIGHEST_ALT_AZ_DEG, altDeg), azDeg);
+}
+
 /** The sub at one hour angle: the direction of the axis as seen there, refraction when the target stands high enough, and
  *  the air that it is seen through. */
-export function plannedSubAt({ sub }: BudgetBase, latDeg: number, haH: number, altDeg: number): PlannedSub {
+export function plannedSubAt({ sub, turnsField }: BudgetBase, latDeg: number, haH: number, altDeg: number): PlannedSub {
   const polar: PolarError = sub.polar.known === 'components' ? { ...sub.polar, haH } : sub.polar;
   const refraction = altDeg >= LOWEST_REFRACTION_ALT_DEG ? { latDeg, haH } : null;
   const tracking: Tracking = sub.tracking.guided ? sub.tracking : { ...sub.tracking, refraction };
-  return { ...sub, polar, tracking, seeingFwhmArcsec: seeingAtArcsec(sub.seeingFwhmArcsec, altDeg) };
+  const fieldTurnArcsecPerS = turnsField ? fieldTurnAt(sub.declinationDeg, latDeg, haH) : 0;
+  return {
+    ...sub,
+    polar,
+    fieldTurnArcsecPerS,
+    tracking,
+    seeingFwhmArcsec: seeingAtArcsec(sub.seeingFwhmArcsec, altDeg),
+  };
 }

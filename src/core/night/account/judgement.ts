@@ -23,7 +23,7 @@ function poleWasSeen(records: NightRecords): boolean {
 /** What nobody looked at tonight, worst first: an axis may be degrees off, a focus blurs every star, a distance the
  *  corners. */
 export function unlookedOf(records: NightRecords, sources: BudgetSources): Unlooked[] {
-  const missing: Unlooked[] = poleWasSeen(records) ? [] : ['pole'];
+  const missing: Unlooked[] = sources.polar?.basis === 'given' || poleWasSeen(records) ? [] : ['pole'];
   if (sources.defocus?.basis === 'notChecked') missing.push('focus');
   if (sources.spacing?.basis === 'notChecked') missing.push('spacing');
   return missing;

@@ -35,6 +35,7 @@ const base: PlannedSub = {
   defocusDiscArcsec: 0,
   balanceWindArcsec: 0.3,
   polar: size(0),
+  fieldTurnArcsecPerS: 0,
   tracking: STILL,
   spacing: null,
 };
@@ -108,6 +109,19 @@ describe('stretch of the stars', () => {
     expect(roundnessBudget({ ...base, tracking: { ...GUIDED, rmsRaArcsec: 2, rmsDecArcsec: 0 } }).verdict).to.equal(
       'long',
     );
+  });
+
+  it('an alt-azimuth mount turns the field about its centre, or about the guide star', () => {
+    const turning = (tracking: Tracking) =>
+      roundnessBudget({ ...base, exposureS: 20, fieldTurnArcsecPerS: 12, tracking });
+    const trail = ((12 * 20) / 206264.80624709636) * Math.hypot(6000, 4000);
+    for (const tracking of [STILL, GUIDED]) {
+      const found = turning(tracking);
+      expect(found.centreStretch90).to.be.closeTo(1, 1e-12);
+      expect(found.stretch90).to.be.closeTo(along(trail ** 2 / 12), 1e-9);
+      expect(found.stretches.map((e) => e.item)).to.deep.equal(['fieldTurn']);
+    }
+    expect(turning({ ...GUIDED, guideStarArcsec: [0, 3000] }).centreStretch90).to.be.greaterThan(1.01);
   });
 
   it('wrong spacing stretches corners only, across or along the radius, whatever the camera angle', () => {

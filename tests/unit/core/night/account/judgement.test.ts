@@ -8,7 +8,7 @@ import { goalOfNight } from '../../../../../src/core/night/pole/goalOfNight.ts';
 import type { Reading } from '../../../../../src/core/records/reading.ts';
 import { stretchesOf, type Budget } from '../../../../../src/core/verdict/budget.ts';
 import { before, changed, night, type Wish } from '../../../../support/nights.ts';
-import { at, error, south, turn } from '../../../../support/polar.ts';
+import { at, error, mounts, south, turn } from '../../../../support/polar.ts';
 import { event, nightRecords, reading } from '../../../../support/records.ts';
 
 const limits = { round: 1.1, acceptable: 1.25 };
@@ -65,6 +65,15 @@ describe('what nobody looked at', () => {
     );
     expect(unlooked({ ...short, readings: [corners] })).to.deep.equal(['pole', 'focus']);
     expect(unlooked(south)).not.to.include('spacing');
+  });
+
+  it('an alt-azimuth mount has no pole to look at: its field turns instead', () => {
+    const wish = { parts: mounts({ mountKind: 'altAzimuth' }) };
+    expect(unlooked(wish)).to.deep.equal(['focus']);
+    const { budget } = starsOf({ ...wish, plan: { subS: 30 } });
+    expect(budget.stretches[0]!.item).to.equal('fieldTurn');
+    expect(budget.stretches.map((e) => e.item)).not.to.include('polar');
+    expect(starsOf({ plan: { subS: 30 } }).budget.stretches.map((e) => e.item)).not.to.include('fieldTurn');
   });
 });
 
