@@ -273,3 +273,7 @@ export function latitudeReason(
 export function inclinometerWords(altDeg: number, f: Format): string {
   return `Or lay an inclinometer along the polar axis housing: it must read ${f.quantity(altDeg, 'angleDeg')}, whatever the base does.`;
 }
+
+/** The latitude is set before anything hangs on the head; afterwards the bolt lifts it all. */
+export const BOLT_UNDER_LOAD =
+  'The head is loaded: the bolt lifts all of it and binds. Hold the tube up with one hand as you turn, and finish upward.';

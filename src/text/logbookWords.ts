@@ -1,4 +1,6 @@
 /** Sentences of the logbook. */
+import type { Judgement } from '../core/night/account/judgement.ts';
+import { judgementName } from './budgetWords.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 
@@ -23,4 +25,9 @@ export function tickedWords(listId: string, count: number): string {
     assembly: (n) => `${n} ${n === 1 ? 'step' : 'steps'} put together`,
   };
   return names[listId]?.(count) ?? `${count} ticked`;
+}
+
+/** What the account says of a night, beside what was counted. */
+export function expectedWords(judgement: Judgement, share: number, f: Format): string {
+  return `By the account ${f.quantity(share, 'percent')} of its subs usable: ${judgementName(judgement).toLowerCase()}.`;
 }

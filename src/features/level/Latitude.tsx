@@ -2,10 +2,17 @@ import { useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
+import { isLoaded } from '../../core/night/ledger/ledger.ts';
 import { RecordScale } from '../../session/RecordScale.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
-import { inclinometerWords, latitudeReason, latitudeSentence, slopeFigures } from '../../text/levelWords.ts';
+import {
+  BOLT_UNDER_LOAD,
+  inclinometerWords,
+  latitudeReason,
+  latitudeSentence,
+  slopeFigures,
+} from '../../text/levelWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
@@ -19,7 +26,8 @@ const schema = z.object({ scaleDeg: z.number().min(0).max(90) });
 
 /** What the scale reads now, for the turns of the bolt; set, it is ticked off. */
 function SetScale({ onPresent }: { onPresent: (scaleDeg: number) => void }) {
-  const { records } = useNight();
+  const night = useNight();
+  const { records } = night;
   const { format } = useShared();
   const record = useRecord();
   const form = useForm<Fields, unknown, z.infer<typeof schema>>({
@@ -46,6 +54,7 @@ function SetScale({ onPresent }: { onPresent: (scaleDeg: number) => void }) {
         onSubmit={(event) => void form.handleSubmit(({ scaleDeg }) => onPresent(scaleDeg))(event)}
       >
         <h2>How far to turn the bolt</h2>
+        {isLoaded(night) && <p className="caution-line">{BOLT_UNDER_LOAD}</p>}
         <div className="fields">
           <QuantityField name="scaleDeg" label="The scale reads now" kind="angleDeg" system={format.system} />
         </div>

@@ -1,11 +1,12 @@
 import { Button } from 'react-bootstrap';
+import { middleStars } from '../../core/night/account/middleStars.ts';
 import type { Reading } from '../../core/records/reading.ts';
 import { formatDate } from '../../core/time/civil.ts';
 import { fromUtcText } from '../../core/time/utc.ts';
 import { retractReading } from '../../storage/readings.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useWrite } from '../../session/useWrite.ts';
-import { tickedWords } from '../../text/logbookWords.ts';
+import { expectedWords, tickedWords } from '../../text/logbookWords.ts';
 import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
 import { Empty } from '../../ui/Problem.tsx';
 import { foldedTicks } from './model.ts';
@@ -25,13 +26,16 @@ function TakeBack({ reading }: { reading: Reading }) {
 
 /** Every reading of the shown night in the order it was taken. */
 export function NightInFull() {
-  const { records } = useNight();
+  const night = useNight();
+  const { records } = night;
   const { format } = useShared();
+  const stars = middleStars(night);
   const south = records.site.latDeg < 0;
   const { listed, ticked } = foldedTicks(records.readings);
   return (
     <section className="section" aria-labelledby="in-full">
       <h2 id="in-full">{formatDate(records.night.eveningDate)} in full</h2>
+      {stars && <p className="soft">{expectedWords(stars.judgement, stars.budget.shareAcceptable, format)}</p>}
       {records.readings.length === 0 && <Empty>Nothing recorded on this night yet. Each bench records here.</Empty>}
       <ol className="reading-list">
         {listed.map((reading) => (

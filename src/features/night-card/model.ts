@@ -1,6 +1,7 @@
 /** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
 import { poleByCompassDeg } from '../../core/night/magneticOfNight.ts';
 import type { Judgement } from '../../core/night/account/judgement.ts';
+import { middleStars } from '../../core/night/account/middleStars.ts';
 import { nightAt, nightEventList, type NightEvent } from '../../core/night/nightAt.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { tapeReadingM } from '../../core/mount/tape.ts';
@@ -107,8 +108,7 @@ function workEvents({ dark, sky, run }: NightStatic, setUpMin: number): CardEven
 }
 
 function starsOf(night: NightStatic): NightCard['stars'] {
-  const { usable } = night;
-  const stars = usable ? nightAt(night, (usable.fromMs + usable.toMs) / 2).stars : null;
+  const stars = middleStars(night);
   return stars && { judgement: stars.judgement, share: stars.budget.shareAcceptable };
 }
 

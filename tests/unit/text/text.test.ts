@@ -3,12 +3,13 @@ import { z } from 'zod';
 import { localDateSchema, nameSchema } from '../../../src/core/records/common.ts';
 import { toUtcText } from '../../../src/core/time/utc.ts';
 import { balanceReason, balanceSentence, type BalanceSaying, type Why } from '../../../src/text/balanceWords.ts';
-import { ITEM_ADVICE, ITEM_NAMES } from '../../../src/text/budgetWords.ts';
+import { ITEM_ADVICE, ITEM_NAMES, judgementName, stretchWords, worthWords } from '../../../src/text/budgetWords.ts';
 import { changeWords } from '../../../src/text/changeWords.ts';
 import { angleWords, gapWords, WRITE_CODES, writeWords } from '../../../src/text/errorWords.ts';
 import { BACKUP_CODES, backupWords } from '../../../src/text/dataWords.ts';
 import { PARTS_CSV_CODES, partsCsvWords } from '../../../src/text/partsCsvWords.ts';
 import { clipped, schemaWords } from '../../../src/text/schemaWords.ts';
+import { expectedWords } from '../../../src/text/logbookWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import { meridianReason, meridianSentence, type MeridianSaying } from '../../../src/text/meridianWords.ts';
 import {
@@ -206,6 +207,21 @@ describe('words', () => {
 
   it('every budget item has a name and advice', () => {
     expect(Object.keys(ITEM_ADVICE)).to.have.members(Object.keys(ITEM_NAMES));
+  });
+
+  it('says a verdict by its name, and at most two things that nobody looked at', () => {
+    expect(judgementName({ state: 'swollen', unlooked: [] })).to.equal('Swollen');
+    expect(judgementName({ state: 'cannotTell', unlooked: ['pole', 'focus', 'spacing'] })).to.equal(
+      'Cannot tell: pole, focus',
+    );
+    expect(stretchWords({ stretch90: 1.114, evenFwhmArcsec: 3.06 }, metric)).to.equal(
+      'Nine in ten stay under 1.11 times the width that air and optics allow, 3.1″.',
+    );
+    const price = { fromArcmin: 4.1, toArcmin: 1.8, minutes: 8, lost: 4, won: 0, worth: false };
+    expect(worthWords(price, metric)).to.equal('Pole from 4.1′ to 1.8′: about 8 min, 4 subs lost, 0 won. Leave it.');
+    expect(worthWords({ ...price, won: 9, worth: true }, metric)).to.match(/9 won\. Turn now\.$/);
+    const told = expectedWords({ state: 'round', unlooked: [] }, 0.956, metric);
+    expect(told).to.equal('By the account 96% of its subs usable: round.');
   });
 
   it('splits stressed words and prints durations', () => {

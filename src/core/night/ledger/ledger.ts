@@ -85,3 +85,8 @@ export const workRows = oncePer((night: NightStatic): readonly WorkRow[] => {
     return { step, done, missing: done ? [] : missingFor(order, ledger, step) };
   });
 });
+
+const LOAD: ReadonlySet<Movement> = new Set(['barIn', 'weightsOn', 'tubeOn', 'bracketOn', 'ballHeadOn', 'cameraOn']);
+
+/** True when something was put onto the head tonight: the altitude bolt then lifts it. */
+export const isLoaded = oncePer((night: NightStatic): boolean => movesOfNight(night).some((m) => LOAD.has(m.movement)));

@@ -1,6 +1,5 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { opticalTrain } from '../../../../src/core/optics/train.ts';
 import { apparentAltDeg } from '../../../../src/core/sky/refraction.ts';
 import { isGoodEnough, roundnessBudget, stretchesOf, verdictOf } from '../../../../src/core/verdict/budget.ts';
 import { refractionDriftArcsec } from '../../../../src/core/verdict/motions.ts';
@@ -322,13 +321,5 @@ describe('the goal of the pole', () => {
       byEyeIsEnough: true,
     });
     expect(polarGoal({ ...base, exposureS: 7200 })).to.deep.include({ goalArcmin: 0.5, byEyeIsEnough: false });
-  });
-});
-
-describe('optical train', () => {
-  it('names the argument that cannot be', () => {
-    expect(() =>
-      opticalTrain({ apertureMm: 80, focalMm: 0, factor: 1, pixelUm: 3.76, widthPx: 10, heightPx: 10 }),
-    ).to.throw('focalMm must be above 0, got 0');
   });
 });

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import {
   afterMove,
+  isLoaded,
   ledgerOf,
   missingFor,
   mostPressing,
@@ -202,6 +203,14 @@ describe('the line of the ledger', () => {
       held: 'clutches',
     });
     expect(mostPressing(night({ readings, parts: mounts({ drive: 'strainWave' }) }))).to.include({ held: 'home' });
+  });
+});
+
+describe('a head that is loaded', () => {
+  it('is one onto which something was put tonight', () => {
+    const loaded = (...readings: Reading[]) => isLoaded(night({ readings }));
+    expect([loaded(), loaded(tick('headOn', 1)), loaded(tick('barIn', 1))]).to.deep.equal([false, false, true]);
+    expect(loaded(tick('cameraOn', 1), tick('cameraOn', 2, false))).to.equal(false);
   });
 });
 
