@@ -82,6 +82,24 @@ const FLEXURE_DIRECTIONS = directions(FLEXURE);
 /** So many waves may have phases of their own. */
 export const MOST_FREE_WAVES = STARTS.length;
 
+/** Shared by all drives that stand still: slid over lengths, a store of zeros for each would grow. */
+const NO_WOBBLE = new Float64Array(MEMBERS);
+
+/** Every member's variance and covariance with time. */
+function wobbleOf(drive: Drive, sampled: Sampled | null, exposureS: number): [Float64Array, Float64Array] {
+  const { sinusoids } = drive;
+  const pathOf = wavePaths(sinusoids, exposureS);
+  const phaseRad = phasesOf(sinusoids, exposureS, STARTS);
+  const [variance, withTime] = [new Float64Array(MEMBERS), new Float64Array(MEMBERS)];
+  for (let member = 0; member < MEMBERS; member += 1) {
+    const phases = (wave: number): number => phaseRad(member, wave);
+    const path = sampled ? sampledWobble(drive, sampled, WINDOWS[member] ?? 0, phases) : pathOf(phases);
+    variance[member] = path.variance;
+    withTime[member] = path.withTime;
+  }
+  return [variance, withTime];
+}
+
 /** The same drive and length give the same subs.
  *  @param exposureS length of every sub, > 0.
  *  @throws RangeError for more waves without known phases than can be drawn. */
@@ -90,16 +108,8 @@ export const possibleSubs = oncePerKey((drive: Drive, exposureS: number): Possib
   const sampled = samplingOf(drive, exposureS);
   const { sinusoids } = drive;
   if (!isLocked(sinusoids)) requireRange('sinusoids.length', sinusoids.length, 0, MOST_FREE_WAVES);
-  const pathOf = wavePaths(sinusoids, exposureS);
-  const phaseRad = phasesOf(sinusoids, exposureS, STARTS);
-  const wobbleVariance = new Float64Array(MEMBERS);
-  const wobbleWithTime = new Float64Array(MEMBERS);
-  for (let member = 0; member < MEMBERS; member += 1) {
-    const phases = (wave: number): number => phaseRad(member, wave);
-    const path = sampled ? sampledWobble(drive, sampled, WINDOWS[member] ?? 0, phases) : pathOf(phases);
-    wobbleVariance[member] = path.variance;
-    wobbleWithTime[member] = path.withTime;
-  }
+  const [wobbleVariance, wobbleWithTime] =
+    sampled || sinusoids.length > 0 ? wobbleOf(drive, sampled, exposureS) : [NO_WOBBLE, NO_WOBBLE];
   return {
     count: MEMBERS,
     free: (isLocked(sinusoids) ? 1 : sinusoids.length) + (sampled ? 1 : 0),
