@@ -29,11 +29,11 @@ export function lightPathSentence(s: LightPathSaying, f: Format): Said {
   }
 }
 
-/** `: 55.7 mm, 55.0 by the corrector and 0.7 for the filter glass` */
+/** `55.7 mm wanted: 55.0 mm by the corrector and 0.7 mm for the filter glass` */
 function wantedWords(neededMm: number, glassMm: number, f: Format): string {
-  const needed = f.quantity(neededMm, 'opticsMm');
-  if (glassMm <= 0) return `; ${needed} by the corrector`;
-  return `; ${needed}: ${f.quantity(neededMm - glassMm, 'opticsMm')} by the corrector and ${f.quantity(glassMm, 'opticsMm')} for the filter glass`;
+  const wanted = `${f.quantity(neededMm, 'opticsMm')} wanted`;
+  if (glassMm <= 0) return `${wanted} by the corrector`;
+  return `${wanted}: ${f.quantity(neededMm - glassMm, 'opticsMm')} by the corrector and ${f.quantity(glassMm, 'opticsMm')} for the filter glass`;
 }
 
 export function lightPathReason(s: LightPathSaying, glassMm: number, f: Format): string {
@@ -47,12 +47,12 @@ export function lightPathReason(s: LightPathSaying, glassMm: number, f: Format):
     case 'right': {
       const off = Math.abs(s.errorMm);
       const how =
-        off < 0.05 ? 'exactly what is' : `${f.quantity(off, 'opticsMm')} ${s.errorMm > 0 ? 'more' : 'less'} than is`;
-      return `That is ${how} wanted${wantedWords(s.neededMm, glassMm, f)}; up to ${f.quantity(s.toleranceMm, 'opticsMm')} does not show at this focal ratio.`;
+        off < 0.05 ? 'exactly the' : `${f.quantity(off, 'opticsMm')} ${s.errorMm > 0 ? 'more' : 'less'} than the`;
+      return `That is ${how} ${wantedWords(s.neededMm, glassMm, f)}; up to ${f.quantity(s.toleranceMm, 'opticsMm')} does not show at this focal ratio.`;
     }
     case 'short':
     case 'long':
-      return `From the corrector’s rear flange to the sensor the pieces give ${f.quantity(s.presentMm, 'opticsMm')}${wantedWords(s.neededMm, glassMm, f)}.`;
+      return `From the corrector’s rear flange to the sensor the pieces give ${f.quantity(s.presentMm, 'opticsMm')}; ${wantedWords(s.neededMm, glassMm, f)}.`;
   }
 }
 
