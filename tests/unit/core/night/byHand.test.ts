@@ -180,6 +180,15 @@ describe('the account of a pole of which one part was measured', () => {
     expect(sigma({})).to.be.greaterThan(2 * sigma({ sigma: { rateArcsecPerMin: 0.1 } }));
   });
 
+  it('an error whose doubt was not stated has the usual one of its method', () => {
+    const sigma = (method: string) => {
+      const values = { altErrorArcmin: 5, azErrorArcmin: 0, method, reference: 'true' };
+      return poleOfNight(nightRecords({ readings: [reading('polarError', values, at(1))] })).altitude.sigmaArcmin;
+    };
+    const methods = ['finder', 'camera', 'drift', 'typed', 'subs'];
+    expect(methods.map((m) => Number(sigma(m).toFixed(6)))).to.deep.equal([4, 0.3, 1, 1, 1]);
+  });
+
   it('is no error measured, and two stars are', () => {
     const errors = (...readings: Reading[]) => errorsTonight(nightRecords({ readings })).map((e) => e.id);
     expect(errors(drift(-6, sharp))).to.deep.equal([]);

@@ -16,6 +16,11 @@ const base: PlanInput = {
 };
 
 describe('subs around the flip', () => {
+  it('the last sub needs no pause after it', () => {
+    const fitting = (endS: number) => planSubs({ ...base, transitMs: null, endMs: endS * 1000 }).subs.length;
+    expect([fitting(370), fitting(369.9), fitting(119)]).to.deep.equal([3, 2, 0]);
+  });
+
   it('the usual way: the sub that crosses the meridian is finished first', () => {
     const plan = planSubs(base);
     const last = plan.subs.filter((s) => s.side === 'before').at(-1);
