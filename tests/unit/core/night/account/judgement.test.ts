@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { plannedSubAt } from '../../../../../src/core/night/account/budgetSources.ts';
 import { judgeStars, unlookedOf } from '../../../../../src/core/night/account/judgement.ts';
 import { countWorth, worthTheTurn } from '../../../../../src/core/night/account/worthTheTurn.ts';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
@@ -113,6 +114,16 @@ describe('what the account lets one say', () => {
     const low = nightAt(tonight, tonight.usable!.toMs - 60_000).stars!.sub;
     expect(sub.seeingFwhmArcsec).to.be.within(2.5, 2.7);
     expect(low.seeingFwhmArcsec).to.be.greaterThan(sub.seeingFwhmArcsec + 0.3);
+  });
+});
+
+describe('the sub at an hour', () => {
+  const tracker = night({ ...south, plan: { subS: 30 } }).budget!;
+  const at10 = (altDeg: number) => plannedSubAt(tracker, -22.75, 2, altDeg).tracking;
+
+  it('has refraction where its formula holds, from ten degrees up', () => {
+    expect(at10(9.9)).to.deep.include({ refraction: null });
+    expect(at10(10)).to.deep.include({ refraction: { latDeg: -22.75, haH: 2 } });
   });
 });
 

@@ -48,6 +48,14 @@ describe('subs around the flip', () => {
     ]);
   });
 
+  it('as soon as the mount goes over: subs run up to that moment, not only to the meridian', () => {
+    const plan = planSubs({ ...base, limitH: 1, earliestFlipH: 0.5, strategy: 'asSoonAsAllowed' });
+    const last = plan.subs.filter((s) => s.side === 'before').at(-1)!;
+    const earliestMs = 4 * HOUR + 0.5 * HOUR * (86164.09 / 86400);
+    expect(earliestMs - last.endMs).to.be.within(0, 125_000);
+    expect(plan.flip!.startMs).to.be.closeTo(earliestMs, 500);
+  });
+
   it('past the meridian at the start, everything runs after the flip; a mount without flip has one side', () => {
     expect(planSubs({ ...base, transitMs: -2 * HOUR }).subs.every((s) => s.side === 'after')).to.equal(true);
     expect(planSubs({ ...base, transitMs: null }).flip).to.equal(null);
