@@ -49,9 +49,13 @@ function strings(schema: z.ZodType): fc.Arbitrary<string> {
   return texts.map((text) => `x${text}`);
 }
 
+const keys = fc.string({ minLength: 1, maxLength: 8 }).filter((k) => k !== '__proto__');
+
 /** Values of a schema; those that a refinement refuses are drawn anew. */
 export function arbitraryOf(schema: z.ZodType): fc.Arbitrary<unknown> {
   const def = defOf(schema);
+  // Whoever reads a record gets a default filled in.
+  if (def.type === 'default') return arbitraryOf(def.innerType ?? z.never());
   const inner = (): fc.Arbitrary<unknown> => {
     switch (def.type) {
       case 'object':
@@ -68,19 +72,12 @@ export function arbitraryOf(schema: z.ZodType): fc.Arbitrary<unknown> {
         return fc.option(arbitraryOf(def.innerType ?? z.never()), { nil: null, freq: 4 });
       case 'optional':
         return fc.option(arbitraryOf(def.innerType ?? z.never()), { nil: undefined, freq: 2 });
-      case 'default':
-        // Whoever reads a record gets the value filled in.
-        return arbitraryOf(def.innerType ?? z.never());
       case 'enum':
         return fc.constantFrom(...Object.values(def.entries ?? {}));
       case 'literal':
         return fc.constantFrom(...(def.values ?? []));
       case 'record':
-        return fc.dictionary(
-          fc.string({ minLength: 1, maxLength: 8 }).filter((k) => k !== '__proto__'),
-          arbitraryOf(def.valueType ?? z.never()),
-          { maxKeys: 3 },
-        );
+        return fc.dictionary(keys, arbitraryOf(def.valueType ?? z.never()), { maxKeys: 3 });
       case 'number':
         return numbers(schema);
       case 'string':

@@ -45,6 +45,7 @@ const views: View[] = [
     name: 'a tube on its saddle, with the answers so far',
     path: `${HERON}/balance?tab=dec`,
     prepare: async (page) => {
+      await readTape(page);
       await page.getByRole('button', { name: 'Front dropped' }).click();
       await page.getByText('recorded.').waitFor();
     },
