@@ -58,6 +58,8 @@ test('axe finds no fault in dialogs', async ({ page }) => {
 
 test('every control of a bench can be reached and seen by keyboard', async ({ page }) => {
   await open(page, `${HERON}/balance`);
+  // The form comes once the bench is drawn.
+  await page.getByRole('button', { name: 'Stays anywhere' }).waitFor();
   const names = new Set<string>();
   for (let i = 0; i < 40; i += 1) {
     await page.keyboard.press('Tab');
