@@ -41,6 +41,13 @@ test('from an untouched pole to a measured one the share of usable subs only ris
   await page.getByRole('button', { name: 'Record this focus' }).press('Enter');
   await expect(margin(page)).not.toContainText('Cannot tell');
   await expect(margin(page).locator('.verdict')).toHaveText(/Round|Acceptable/);
+
+  await page.getByRole('link', { name: /Payload/ }).click();
+  await page.getByRole('tab', { name: 'Packing' }).click();
+  await page.getByRole('button', { name: 'Put together' }).click();
+  await page.getByRole('checkbox', { name: /^Put the camera on/ }).click();
+  await expect(margin(page).locator('.verdict')).toHaveText('Cannot tell: pole, focus');
+  await expect(margin(page)).toContainText(/The pole went when the camera came on at 19:\d\d: check it once more\./);
   expect(problems).toEqual([]);
 });
 

@@ -1,4 +1,5 @@
 /** Good enough? What to look at first, what would mend most, and whether more turning pays. */
+import { lostBefore, type Unlooked } from '../../core/night/account/judgement.ts';
 import { worthTheTurn } from '../../core/night/account/worthTheTurn.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
 import type { Step } from '../../core/records/reading.ts';
@@ -6,6 +7,7 @@ import type { Budget, RoundnessVerdict } from '../../core/verdict/budget.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { ITEM_ADVICE, ITEM_NAMES, LOOK_AT, MENDED_BY, VERDICT_QUESTION, worthWords } from '../../text/budgetWords.ts';
+import { lostWords } from '../../text/ledgerWords.ts';
 import { stationOf } from '../../text/stations.ts';
 
 /** A smaller fall is not worth a hand. */
@@ -42,17 +44,27 @@ function Told({ stars: { sub, budget }, state }: { stars: StarsAt; state: Roundn
   );
 }
 
+/** What to look at first: never seen tonight, or lost by some later movement. */
+function LookFirst({ unlooked }: { unlooked: Unlooked }) {
+  const night = useNight();
+  const { format } = useShared();
+  const lost = lostBefore(night, unlooked);
+  const { words, step } = LOOK_AT[unlooked];
+  return (
+    <p className="mb-1">
+      {lost ? lostWords(lost, format) : words}
+      {stationWords(step)}
+    </p>
+  );
+}
+
 export function Advice({ stars }: { stars: StarsAt }) {
   const { state, unlooked } = stars.judgement;
-  const look = unlooked[0] ? LOOK_AT[unlooked[0]] : null;
   return (
     <div className="section">
       <h2>Good enough?</h2>
       {state === 'cannotTell' ? (
-        <p className="mb-1">
-          {look?.words}
-          {stationWords(look?.step)}
-        </p>
+        unlooked[0] && <LookFirst unlooked={unlooked[0]} />
       ) : (
         <Told stars={stars} state={state} />
       )}

@@ -84,12 +84,13 @@ export function nightEventList(night: NightStatic): NightEvent[] {
 /** Where a star is judged when there is no target. */
 export const OVERHEAD = { haH: 0, altDeg: 90 };
 
-function starsAt({ budget: base, records }: NightStatic, { haH, altDeg }: typeof OVERHEAD): StarsAt | null {
+function starsAt(night: NightStatic, { haH, altDeg }: typeof OVERHEAD): StarsAt | null {
+  const { budget: base, records } = night;
   if (!base) return null;
   const { limits, site } = records;
   const sub = plannedSubAt(base, site.latDeg, haH, altDeg);
   const budget = roundnessBudget(sub, limits);
-  return { sub, budget, judgement: judgeStars(budget, unlookedOf(records, base.sources), limits) };
+  return { sub, budget, judgement: judgeStars(budget, unlookedOf(night), limits) };
 }
 
 /** The state of the night at an instant. */

@@ -1,5 +1,5 @@
 import { Button } from 'react-bootstrap';
-import { orderOfNight } from '../../core/night/ledger/ledger.ts';
+import { hasHome } from '../../core/night/ledger/ledger.ts';
 import { useNight } from '../../session/session.ts';
 import { useWrite } from '../../session/useWrite.ts';
 import { updateHead } from '../../storage/heads.ts';
@@ -10,8 +10,7 @@ export function HomeMarks() {
   const night = useNight();
   const write = useWrite();
   const { mount } = night.numbers;
-  const hasHome = orderOfNight(night).some((step) => step === 'home' || step === 'homeBare');
-  if (!mount || mount.homeMarks || !hasHome || night.records.fromSnapshot) return null;
+  if (!mount || mount.homeMarks || !hasHome(night) || night.records.fromSnapshot) return null;
   const made = (): void => {
     void write(['homeMarks', mount.id], (w) => updateHead(w, 'parts', mount.id, { homeMarks: true }), HOME_MARKS.said);
   };

@@ -1,9 +1,11 @@
 /** What the account lets one say of tonight's stars: never that they are good while something was not looked at. */
+import { oncePer } from '../../once.ts';
 import { isGoodEnough, type Budget, type RoundnessVerdict } from '../../verdict/budget.ts';
 import type { StretchLimits } from '../../verdict/assumptions.ts';
 import type { NightRecords } from '../nightRecords.ts';
 import { poleOfNight } from '../pole/poleOfNight.ts';
-import type { BudgetSources } from './budgetSources.ts';
+import type { NightStatic } from '../nightStatic.ts';
+import { lostOf, type Lost } from '../ledger/ledger.ts';
 
 /** What can spoil every star and was not looked at. */
 export type Unlooked = 'pole' | 'focus' | 'spacing';
@@ -11,26 +13,34 @@ export type Unlooked = 'pole' | 'focus' | 'spacing';
 export type Judgement = {
   state: RoundnessVerdict | 'cannotTell';
   /** What was not looked at, worst first. */
-  unlooked: Unlooked[];
+  unlooked: readonly Unlooked[];
 };
+
+const HELD_FOR = { pole: 'alignment', focus: 'focus' } as const;
 
 /** A pole of which a part was neither measured nor set on a star's mark counts as not looked at. */
 function poleWasSeen(records: NightRecords): boolean {
-  const { basis, byEye, totalArcmin } = poleOfNight(records, 'true');
-  return totalArcmin !== null || byEye || basis === 'measured';
+  const { byEye, totalArcmin } = poleOfNight(records, 'true');
+  return totalArcmin !== null || byEye;
 }
 
-/** What nobody looked at tonight, worst first: an axis may be degrees off, a focus blurs every star, a distance the
- *  corners. */
-export function unlookedOf(records: NightRecords, sources: BudgetSources): Unlooked[] {
-  const missing: Unlooked[] = sources.polar?.basis === 'given' || poleWasSeen(records) ? [] : ['pole'];
-  if (sources.defocus?.basis === 'notChecked') missing.push('focus');
-  if (sources.spacing?.basis === 'notChecked') missing.push('spacing');
+/** What nobody looked at tonight, or some later movement lost, worst first: an axis may be degrees off, a focus blurs
+ *  every star, a distance the corners. */
+export const unlookedOf = oncePer((night: NightStatic): readonly Unlooked[] => {
+  const { polar, defocus, spacing } = night.budget?.sources ?? {};
+  const poleStands = poleWasSeen(night.records) && lostOf(night, HELD_FOR.pole) === null;
+  const missing: Unlooked[] = polar?.basis === 'given' || poleStands ? [] : ['pole'];
+  if (defocus?.basis === 'notChecked' || lostOf(night, HELD_FOR.focus) !== null) missing.push('focus');
+  if (spacing?.basis === 'notChecked') missing.push('spacing');
   return missing;
-}
+});
+
+/** The movement after which it is to be looked at again; null when nobody looked tonight. */
+export const lostBefore = (night: NightStatic, unlooked: Unlooked): Lost | null =>
+  unlooked === 'spacing' ? null : lostOf(night, HELD_FOR[unlooked]);
 
 /** Stars that are long even with the best of what is not known are long; else nothing can be told until it was looked at. */
-export function judgeStars(budget: Budget, unlooked: Unlooked[], limits: StretchLimits): Judgement {
+export function judgeStars(budget: Budget, unlooked: readonly Unlooked[], limits: StretchLimits): Judgement {
   if (unlooked.length === 0 || isGoodEnough(budget.verdict)) {
     return { state: unlooked.length === 0 ? budget.verdict : 'cannotTell', unlooked };
   }

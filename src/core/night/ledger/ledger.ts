@@ -33,6 +33,11 @@ export const orderOfNight = oncePer(({ records, numbers }: NightStatic): readonl
   assemblyOf(numbers, new Set(partsOfRig(records.rig, records.parts).map((p) => p.kind))),
 );
 
+/** True when both axes of this mount have a home to be brought to. */
+export const hasHome = oncePer((night: NightStatic): boolean =>
+  orderOfNight(night).some((step) => MOVEMENTS[step].gives.includes('home')),
+);
+
 export const ledgerOf = oncePer((night: NightStatic): Ledger => movesOfNight(night).reduce(afterMove, NOTHING));
 
 /** What some step before this one, in the order of this mount, wins: the rest does not apply to it. */
@@ -54,17 +59,18 @@ export function missingFor(order: readonly AssemblyStep[], ledger: Ledger, movem
 
 export type Lost = { held: Held; by: Movement; atUtc: string; powered: boolean };
 
+/** By what and when something was lost; null when it stands, was never won or has no place on this mount. */
+export function lostOf(night: NightStatic, held: Held): Lost | null {
+  const ledger = ledgerOf(night);
+  const standing = ledger[held];
+  if (standing.state !== 'lost' || !wonBefore(orderOfNight(night), 'firstSub').has(held)) return null;
+  return { held, by: standing.by, atUtc: standing.atUtc, powered: ledger.power.state === 'won' };
+}
+
 /** The most pressing of what was won and lost; null when everything that was won stands. */
 export const mostPressing = oncePer((night: NightStatic): Lost | null => {
-  const ledger = ledgerOf(night);
-  const applies = wonBefore(orderOfNight(night), 'firstSub');
-  for (const held of HELD) {
-    const standing = ledger[held];
-    if (applies.has(held) && standing.state === 'lost') {
-      return { held, by: standing.by, atUtc: standing.atUtc, powered: ledger.power.state === 'won' };
-    }
-  }
-  return null;
+  const [first] = HELD.flatMap((held) => lostOf(night, held) ?? []);
+  return first ?? null;
 });
 
 export type WorkRow = {

@@ -1,5 +1,5 @@
 import { Button } from 'react-bootstrap';
-import { orderOfNight } from '../../../core/night/ledger/ledger.ts';
+import { hasHome } from '../../../core/night/ledger/ledger.ts';
 import { useNight } from '../../../session/session.ts';
 import { useRecord } from '../../../session/useRecord.ts';
 
@@ -8,7 +8,7 @@ export function AxesOpened() {
   const night = useNight();
   const record = useRecord();
   const { records } = night;
-  if (records.fromSnapshot || !orderOfNight(night).some((step) => step === 'home' || step === 'homeBare')) return null;
+  if (records.fromSnapshot || !hasHome(night)) return null;
   const tell = (): void => {
     const values = { what: 'axesOpened' } as const;
     void record({ step: 'polar', subject: { type: 'mount', id: records.rig.mountId }, kind: 'event', values }, null);

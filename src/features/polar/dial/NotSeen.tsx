@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { orderOfNight } from '../../../core/night/ledger/ledger.ts';
+import { hasHome } from '../../../core/night/ledger/ledger.ts';
 import { isTracker } from '../../../core/rig/rigNumbers.ts';
 import { useNight } from '../../../session/session.ts';
 import { NOT_SEEN_NAMES, notSeenSteps, type NotSeenCase } from '../../../text/notSeenWords.ts';
@@ -12,7 +12,7 @@ export function NotSeen() {
   const night = useNight();
   const [chosen, choose] = useState<NotSeenCase | null>(null);
   const { mount } = night.numbers;
-  const throughAxis = orderOfNight(night).some((step) => step === 'home' || step === 'homeBare');
+  const throughAxis = hasHome(night);
   const context = { throughAxis, tracker: isTracker(mount), south: night.records.site.latDeg < 0 };
   return (
     <details className="more">

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { plannedSubAt } from '../../../../../src/core/night/account/budgetSources.ts';
-import { judgeStars, unlookedOf } from '../../../../../src/core/night/account/judgement.ts';
+import { judgeStars, lostBefore, unlookedOf } from '../../../../../src/core/night/account/judgement.ts';
 import { countWorth, worthTheTurn } from '../../../../../src/core/night/account/worthTheTurn.ts';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
 import { untouchedPole } from '../../../../../src/core/night/pole/untouchedPole.ts';
@@ -25,10 +25,7 @@ function starsOf(wish: Wish) {
   const tonight = night(wish);
   return { tonight, ...nightAt(tonight, tonight.targetSky!.transit.transitMs).stars! };
 }
-const unlooked = (wish: Wish) => {
-  const { records, budget } = night(wish);
-  return unlookedOf(records, budget!.sources);
-};
+const unlooked = (wish: Wish) => unlookedOf(night(wish));
 
 describe('what nobody looked at', () => {
   it('is pole and focus at first, and no longer what was set by eye, measured or recorded', () => {
@@ -66,6 +63,22 @@ describe('what nobody looked at', () => {
     );
     expect(unlooked({ ...short, readings: [corners] })).to.deep.equal(['pole', 'focus']);
     expect(unlooked(south)).not.to.include('spacing');
+  });
+
+  it('what a later movement lost is to be looked at again, by the ledger of the night', () => {
+    const came = (itemId: string) =>
+      reading('check', { listId: 'assembly', itemId, done: true }, { ...at(5), id: itemId });
+    const good = [error(1, 3, 3), focused(2)];
+    expect(unlooked({ readings: [...good, came('cameraOn')] })).to.deep.equal(['pole', 'focus']);
+    expect(unlooked({ readings: [...good, came('guideOn')] })).to.deep.equal(['pole']);
+    expect(unlooked({ readings: [...good, came('cameraOn'), error(6, 3, 3)] })).to.deep.equal(['focus']);
+    expect(unlooked({ readings: [...good, came('cameraOn'), error(6, 3, 3), focused(7)] })).to.deep.equal([]);
+    const withCamera = night({ readings: [...good, came('cameraOn')] });
+    expect(lostBefore(withCamera, 'focus')).to.include({ by: 'cameraOn', atUtc: at(5).takenAtUtc });
+    expect(lostBefore(night(), 'focus'), 'never looked at').to.equal(null);
+    const altAz = { parts: mounts({ mountKind: 'altAzimuth' }) };
+    expect(unlooked({ ...altAz, readings: [focused(2), came('guideOn')] }), 'no pole to lose').to.deep.equal([]);
+    expect(starsOf({ readings: [...good, came('cameraOn')] }).judgement.state).to.equal('cannotTell');
   });
 
   it('an alt-azimuth mount has no pole to look at: its field turns instead', () => {
