@@ -2,7 +2,7 @@
 import { existsSync, readFileSync, readdirSync, rmSync, mkdirSync } from 'node:fs';
 import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
-import { ensureBuild, ensureChromium, ensurePackages, root, runBeside, tool, toolBeside } from './lib/prepare.mjs';
+import { ensureChromium, ensurePackages, root, runBeside, tool, toolBeside } from './lib/prepare.mjs';
 
 ensurePackages();
 ensureChromium();
@@ -53,6 +53,12 @@ async function layers() {
   for (const v of summary.violations) console.log(`${v.rule.name}: ${v.from} -> ${v.to}`);
   console.log(`     layer rules read ${summary.totalCruised} modules`);
   return code !== 0 || summary.violations.length > 0 || summary.totalCruised < 100 ? 1 : 0;
+}
+
+async function build() {
+  const prepare = "import { ensureBuild } from './scripts/lib/prepare.mjs'; ensureBuild();";
+  const code = await runBeside(process.execPath, ['--input-type=module', '--eval', prepare]);
+  return code === 0 && existsSync(join(root, 'dist', 'index.html')) ? 0 : 1;
 }
 
 async function unit() {
@@ -145,12 +151,9 @@ await inRows([
   ['types', () => toolBeside('tsc', ['-p', 'tsconfig.json'])],
   ['format', () => toolBeside('prettier', ['--check', '--log-level', 'warn', '.'])],
   ['layer rules', layers],
+  ['build', build],
   ['types of the core', () => toolBeside('tsc', ['-p', 'tsconfig.core.json'])],
 ]);
-await timed('build', () => {
-  ensureBuild();
-  return existsSync(join(root, 'dist', 'index.html')) ? 0 : 1;
-});
 await timed('interface tests', browser);
 printSlowest();
 testShare();

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { settingOf } from '../core/records/setting.ts';
 import { useSession, SharedContext, type Shared } from '../session/session.ts';
@@ -9,13 +9,13 @@ import { healDoubles } from '../storage/opening.ts';
 import { useStored, type Stored } from '../storage/useStored.ts';
 import { healedWords } from '../text/storedWords.ts';
 import { makeFormat } from '../text/format.ts';
+import { later } from '../ui/later.tsx';
 import { CommandProvider } from './commands/CommandProvider.tsx';
 import { keepOffline } from './offline.ts';
 import { NoticeCorner, useNotices } from './Notices.tsx';
 import { useOpening } from './useOpening.ts';
 
-/** Fetched when it is needed, which is seldom. */
-const LostPage = lazy(async () => ({ default: (await import('./LostPage.tsx')).LostPage }));
+const LostPage = later(async () => (await import('./LostPage.tsx')).LostPage, Opening);
 
 /** What this device held before it was opened, while less is there. What is taken away later, here or in another tab, is no
  *  loss. */
@@ -95,11 +95,7 @@ export function Root() {
     case 'failed':
       throw new Error(opening.words);
     case 'lost':
-      return (
-        <Suspense fallback={<Opening />}>
-          <LostPage held={opening.held} done={restored} />
-        </Suspense>
-      );
+      return <LostPage held={opening.held} done={restored} />;
     case 'ready':
       return <Records />;
     case 'opening':

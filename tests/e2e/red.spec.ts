@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectOnlyRed, HERON, notRedPixels, open, readTape, visit, WAGTAIL } from './support.ts';
+import { expectOnlyRed, HERON, notRedPixels, open, readTape, visit, visitAny, WAGTAIL } from './support.ts';
 import { HALVES } from './views.ts';
 
 /** Views that something was done to. */
@@ -142,11 +142,14 @@ test.describe('in Red every pixel has green = blue = 0', () => {
 
   test('with focus, errors, menus and dialogs', async ({ page }) => {
     test.setTimeout(180_000);
+    await open(page, '/help', 'red');
     for (const { name, path, prepare } of views) {
       await test.step(name, async () => {
-        await open(page, path, 'red');
+        await visitAny(page, path);
         await prepare?.(page);
         await expectOnlyRed(page, name);
+        await page.keyboard.press('Escape');
+        await expect(page.getByRole('dialog')).toBeHidden();
       });
     }
   });

@@ -1,15 +1,4 @@
-import {
-  createContext,
-  lazy,
-  Suspense,
-  useCallback,
-  useContext,
-  useEffect,
-  useMemo,
-  useRef,
-  useState,
-  type ReactNode,
-} from 'react';
+import { createContext, useCallback, useContext, useEffect, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
 import { settingOf } from '../../core/records/setting.ts';
 import { useSession, useShared } from '../../session/session.ts';
@@ -17,12 +6,12 @@ import { runFor, type Stop } from '../../core/night/plan/run.ts';
 import { addressNow, isShown, stopPath } from '../../session/paths.ts';
 import type { Stored } from '../../storage/useStored.ts';
 import { useUndo } from '../../session/useUndo.ts';
+import { later } from '../../ui/later.tsx';
 import { currentLight, LIGHTS, setLight, type Light } from '../../ui/lights.ts';
 import { commandForKey, isStationCommand, type CommandId, type PlainCommandId } from './commands.ts';
 
-/** Fetched when they are first opened. */
-const FindSheet = lazy(async () => ({ default: (await import('./FindSheet.tsx')).FindSheet }));
-const HelpSheet = lazy(async () => ({ default: (await import('./HelpSheet.tsx')).HelpSheet }));
+const FindSheet = later(async () => (await import('./FindSheet.tsx')).FindSheet);
+const HelpSheet = later(async () => (await import('./HelpSheet.tsx')).HelpSheet);
 
 type Commands = { run: (id: CommandId) => void; light: Light; chooseLight: (light: Light) => void };
 const CommandContext = createContext<Commands | null>(null);
@@ -138,10 +127,10 @@ export function CommandProvider({ children }: { children: ReactNode }) {
     <CommandContext value={commands}>
       {children}
       {opened && (
-        <Suspense fallback={null}>
+        <>
           <HelpSheet show={sheet === 'help'} close={() => setSheet('none')} keys={shortcuts.keys} />
           <FindSheet show={sheet === 'find'} close={() => setSheet('none')} run={commands.run} />
-        </Suspense>
+        </>
       )}
     </CommandContext>
   );

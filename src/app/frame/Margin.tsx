@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { fromUtcText } from '../../core/time/utc.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
@@ -8,14 +8,12 @@ import { judgementName, stretchWords } from '../../text/budgetWords.ts';
 import { CAUTIONS } from '../../text/cautions.ts';
 import { stationOf } from '../../text/stations.ts';
 import { BudgetTable } from '../../ui/BudgetTable.tsx';
+import { later } from '../../ui/later.tsx';
 import { StarShape } from '../../ui/StarShape.tsx';
 import { Advice } from './Advice.tsx';
 
-/** Fetched when it is first pulled up. */
-const PullUpSheet = lazy(async () => ({ default: (await import('../../ui/PullUpSheet.tsx')).PullUpSheet }));
-const GoalInMargin = lazy(async () => ({
-  default: (await import('../../features/polar/GoalInMargin.tsx')).GoalInMargin,
-}));
+const PullUpSheet = later(async () => (await import('../../ui/PullUpSheet.tsx')).PullUpSheet);
+const GoalInMargin = later(async () => (await import('../../features/polar/GoalInMargin.tsx')).GoalInMargin);
 
 function useStep(): string {
   return useLocation().pathname.split('/')[3] ?? '';
@@ -86,11 +84,7 @@ function MarginContent() {
       <Verdict stars={at.stars} />
       <BudgetTable budget={at.stars.budget} sources={night.budget.sources} format={format} here={step} />
       <Advice stars={at.stars} />
-      {step === 'polar' && (
-        <Suspense>
-          <GoalInMargin />
-        </Suspense>
-      )}
+      {step === 'polar' && <GoalInMargin />}
       <Confidence />
       {station && <p className="caution">{CAUTIONS[station.step]}</p>}
     </>
@@ -126,13 +120,11 @@ export function MarginSheet() {
         <span className="soft">why</span>
       </button>
       {opened && (
-        <Suspense fallback={null}>
-          <PullUpSheet title="Verdict" show={open} close={() => setOpen(false)}>
-            <div className="margin">
-              <MarginContent />
-            </div>
-          </PullUpSheet>
-        </Suspense>
+        <PullUpSheet title="Verdict" show={open} close={() => setOpen(false)}>
+          <div className="margin">
+            <MarginContent />
+          </div>
+        </PullUpSheet>
       )}
     </>
   );

@@ -1,16 +1,32 @@
-import { lazy, Suspense, useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { formatDate } from '../../core/time/civil.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Night } from '../../core/records/night.ts';
 import { useShared } from '../../session/session.ts';
 import type { Stored } from '../../storage/useStored.ts';
+import { later } from '../../ui/later.tsx';
 
-/** Fetched when they are first opened. */
-const NightMenu = lazy(async () => ({ default: (await import('./NightMenu.tsx')).NightMenu }));
-const NightDialog = lazy(async () => ({
-  default: (await import('../../features/nights/NightDialog.tsx')).NightDialog,
-}));
+function ClosedSwitch({ label, open }: { label: ReactNode; open?: () => void }) {
+  return (
+    <Button
+      variant="outline"
+      id="night-switch"
+      className="dropdown-toggle"
+      aria-haspopup="true"
+      aria-expanded={false}
+      onClick={open}
+    >
+      {label}
+    </Button>
+  );
+}
+
+const NightMenu = later(
+  async () => (await import('./NightMenu.tsx')).NightMenu,
+  ({ label }) => <ClosedSwitch label={label} />,
+);
+const NightDialog = later(async () => (await import('../../features/nights/NightDialog.tsx')).NightDialog);
 
 function describe(night: Night, stored: Stored): string {
   const rig = stored.rigs.find((r) => r.id === night.rigId)?.name ?? 'rig gone';
@@ -32,31 +48,15 @@ export function NightSwitcher({ night }: { night: NightStatic | null }) {
   ) : (
     'Choose a night'
   );
-  const closed = (
-    <Button
-      variant="outline"
-      id="night-switch"
-      className="dropdown-toggle"
-      aria-haspopup="true"
-      aria-expanded={false}
-      onClick={() => setOpened(true)}
-    >
-      {label}
-    </Button>
-  );
   return (
     <div className="night-switch">
       {opened ? (
-        <Suspense fallback={closed}>
-          <NightMenu label={label} shown={shown} describe={(n) => describe(n, stored)} edit={setEditing} />
-        </Suspense>
+        <NightMenu label={label} shown={shown} describe={(n) => describe(n, stored)} edit={setEditing} />
       ) : (
-        closed
+        <ClosedSwitch label={label} open={() => setOpened(true)} />
       )}
       {editing !== 'none' && (
-        <Suspense fallback={null}>
-          <NightDialog night={editing === 'this' ? (shown ?? null) : null} close={() => setEditing('none')} />
-        </Suspense>
+        <NightDialog night={editing === 'this' ? (shown ?? null) : null} close={() => setEditing('none')} />
       )}
     </div>
   );

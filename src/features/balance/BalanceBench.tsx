@@ -1,13 +1,13 @@
-import { lazy, Suspense } from 'react';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { useNight } from '../../session/session.ts';
 import { AXIS_TABS } from '../../text/balanceWords.ts';
+import { later } from '../../ui/later.tsx';
 import { TipTab } from './TipTab.tsx';
 
 /** Loaded when they are opened: the first bench of a first visit is the tip test. */
-const DrivenTab = lazy(async () => ({ default: (await import('./DrivenTab.tsx')).DrivenTab }));
-const OrderTab = lazy(async () => ({ default: (await import('./OrderTab.tsx')).OrderTab }));
-const PiecesTab = lazy(async () => ({ default: (await import('./PiecesTab.tsx')).PiecesTab }));
+const DrivenTab = later(async () => (await import('./DrivenTab.tsx')).DrivenTab);
+const OrderTab = later(async () => (await import('./OrderTab.tsx')).OrderTab);
+const PiecesTab = later(async () => (await import('./PiecesTab.tsx')).PiecesTab);
 
 /** The axes one after the other, what another piece changes, and the order of it all. A drive without a clutch is checked
  *  instead. */
@@ -22,9 +22,6 @@ export function BalanceBench() {
   ]);
   const driven = numbers.mount?.drive === 'strainWave';
   if (!driven && active !== 'pieces' && active !== 'order') return <TipTab key={active} tabs={row} axis={active} />;
-  return (
-    <Suspense fallback={null}>
-      {driven ? <DrivenTab /> : active === 'pieces' ? <PiecesTab tabs={row} /> : <OrderTab tabs={row} />}
-    </Suspense>
-  );
+  if (driven) return <DrivenTab />;
+  return active === 'pieces' ? <PiecesTab tabs={row} /> : <OrderTab tabs={row} />;
 }

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
 import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useShared } from '../../session/session.ts';
@@ -7,13 +7,14 @@ import { gapWords } from '../../text/errorWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { Problem } from '../../ui/Problem.tsx';
+import { later } from '../../ui/later.tsx';
 import { useDrawn } from '../../ui/useDrawn.ts';
 import { AxisDrawing } from './AxisDrawing.tsx';
 import { BalanceFigures } from './BalanceFigures.tsx';
 import { axisModel } from './model.ts';
 
 /** The forms come after the sentence and the drawing: the first bench of a first visit is this one. */
-const TipParts = lazy(async () => ({ default: (await import('./TipParts.tsx')).TipParts }));
+const TipParts = later(async () => (await import('./TipParts.tsx')).TipParts);
 
 /** The tip test of one axis: where the piece goes, what dropped, what it teaches. */
 export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
@@ -38,10 +39,10 @@ export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
         <Problem key={JSON.stringify(gap)}>{gapWords(gap)}</Problem>
       ))}
       {isDrawn && (
-        <Suspense fallback={null}>
+        <>
           <TipParts model={model} axis={axis} chooseMover={setMoverId} />
           <BalanceFigures model={model} />
-        </Suspense>
+        </>
       )}
     </BenchLayout>
   );

@@ -1,13 +1,15 @@
-import { lazy, Suspense, type ComponentType, type ReactNode } from 'react';
+import type { ReactNode } from 'react';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { Queries } from '../../session/Queries.tsx';
+import { later } from '../../ui/later.tsx';
+import { OpeningPage } from '../../ui/OpeningPage.tsx';
 import { FinderDial } from './dial/FinderDial.tsx';
 
-type Tab = ComponentType<{ tabs: ReactNode }>;
-const FindPole: Tab = lazy(async () => ({ default: (await import('./find/FindPole.tsx')).FindPole }));
-const HalfTurn: Tab = lazy(async () => ({ default: (await import('./halfturn/HalfTurn.tsx')).HalfTurn }));
-const DriftTab: Tab = lazy(async () => ({ default: (await import('./drift/DriftTab.tsx')).DriftTab }));
-const ErrorTab: Tab = lazy(async () => ({ default: (await import('./error/ErrorTab.tsx')).ErrorTab }));
+type Tab = { tabs: ReactNode };
+const FindPole = later<Tab>(async () => (await import('./find/FindPole.tsx')).FindPole, OpeningPage);
+const HalfTurn = later<Tab>(async () => (await import('./halfturn/HalfTurn.tsx')).HalfTurn, OpeningPage);
+const DriftTab = later<Tab>(async () => (await import('./drift/DriftTab.tsx')).DriftTab, OpeningPage);
+const ErrorTab = later<Tab>(async () => (await import('./error/ErrorTab.tsx')).ErrorTab, OpeningPage);
 
 /** From the bare eye to the turned knob: find the pole, set the star, test the finder, drift, error and knobs. */
 export function PolarBench() {
@@ -22,9 +24,7 @@ export function PolarBench() {
   const Shown = tabs[active];
   return (
     <Queries>
-      <Suspense fallback={<p role="status">Opening…</p>}>
-        <Shown tabs={row} />
-      </Suspense>
+      <Shown tabs={row} />
     </Queries>
   );
 }

@@ -1,0 +1,46 @@
+import { createElement, useEffect, useState, type ComponentType, type ReactNode } from 'react';
+
+type Later<P> = ComponentType<P> & { fetch: () => Promise<void> };
+type State<P> = { Page: ComponentType<P> | null; error: Error | null };
+
+/** A component whose code is fetched when it is first shown, or before by `fetch`; `waiting` stands in its place meanwhile.
+ *  React's own way keeps what waits on the page for 300 ms however soon the code is there, and never asks again for what
+ *  once failed to come; here a page that is there is drawn at once, and a new attempt asks anew.
+ *  @throws while drawing, to the nearest error boundary, what hindered the fetching. */
+export function later<P extends object>(
+  load: () => Promise<ComponentType<P>>,
+  waiting: (props: P) => ReactNode = () => null,
+): Later<P> {
+  let loaded: ComponentType<P> | null = null;
+  let loading: Promise<void> | null = null;
+  const fetch = (): Promise<void> => {
+    loading ??= load().then(
+      (page) => void (loaded = page),
+      (error: unknown) => {
+        loading = null;
+        throw error;
+      },
+    );
+    return loading;
+  };
+  function Later(props: P) {
+    const [{ Page, error }, show] = useState<State<P>>(() => ({ Page: loaded, error: null }));
+    useEffect(() => {
+      if (Page) return;
+      let isShown = true;
+      const shown = (state: State<P>): void => {
+        if (isShown) show(state);
+      };
+      fetch().then(
+        () => shown({ Page: loaded, error: null }),
+        (reason: unknown) => shown({ Page: null, error: reason instanceof Error ? reason : new Error(String(reason)) }),
+      );
+      return () => {
+        isShown = false;
+      };
+    }, [Page]);
+    if (error) throw error;
+    return Page ? createElement(Page, props) : waiting(props);
+  }
+  return Object.assign(Later, { fetch });
+}
