@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { settingOf } from '../core/records/setting.ts';
 import { useSession, SharedContext, type Shared } from '../session/session.ts';
@@ -84,7 +84,8 @@ function Opening() {
 
 function Records() {
   const { db } = useSession();
-  const stored = useStored(db);
+  // What a press did is said before all is drawn anew from the records.
+  const stored = useDeferredValue(useStored(db));
   return stored ? <WithRecords stored={stored} /> : <Opening />;
 }
 

@@ -63,14 +63,16 @@ export const MOVEMENTS: Record<Movement, Effect> = {
   cablesLast: effect([], ['home', 'clutches'], ['cables']),
   cablesLastDriven: effect(['home'], [], ['cables']),
   cablesChecked: effect([], [], ['cables']),
-  tipTest: effect([], ['home', 'clutches'], []),
+  // An opened axis swings whatever is not held.
+  tipTest: effect(['weights', 'endStop', 'clamp'], ['home', 'clutches'], []),
   balance: effect([], [], ['balance']),
   home: effect(['balance', 'cables'], [], ['home', 'clutches']),
   homeBare: effect(['cables'], [], ['home', 'clutches']),
   clutchTight: effect(['balance'], [], ['clutches']),
   powerOn: effect(SAFE, [], ['power']),
   axesOpened: effect([], ['home', 'clutches'], []),
-  pole: effect([], [], ['alignment', 'roughPole']),
+  // What is still to be balanced is still to be moved.
+  pole: effect(['balance'], [], ['alignment', 'roughPole']),
   poleCheck: effect(['clutches'], [], ['alignment', 'roughPole']),
   focus: effect([], [], ['focus']),
   handsOff: effect(['alignment', 'focus'], [], []),
