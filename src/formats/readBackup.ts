@@ -42,13 +42,14 @@ export type OnShare = (share: number) => void;
 const RECORDS_PER_REPORT = 500;
 
 /** What each earlier version still lacked in its parts. Versions 2 and 5 lacked only kinds of readings, events and settings;
- *  up to 4 signals stood among the ticks. */
+ *  up to 4 signals stood among the ticks; what is new since 6 may be left out. */
 const UPGRADES: Record<number, readonly PartUpgrade[]> = {
   1: [withUse, withEngraving, withTrueDemoRing],
   2: [withEngraving, withTrueDemoRing],
   3: [withEngraving, withTrueDemoRing],
   4: [withTrueDemoRing],
   5: [withTrueDemoRing],
+  6: [],
 };
 
 const LAST_WITH_SIGNAL_TICKS = 4;

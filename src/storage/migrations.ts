@@ -118,4 +118,6 @@ export const MIGRATIONS: readonly Migration[] = [
     stores: {},
     upgrade: (transaction) => rewriteParts(transaction, withTrueDemoRing),
   },
+  // What it adds may be left out: older pages only must not write over it.
+  { version: 8, stores: {} },
 ];

@@ -16,8 +16,9 @@ export type BearingSaying =
   | { code: 'noCompass' }
   /** Set down on last time's marks. */
   | { code: 'marks'; atUtc: string; withinDeg: number; south: boolean }
-  /** `foot`: the one nearest to the pole; `turned`: it does not point there, so the tripod is turned. */
-  | { code: 'set'; compassDeg: number; south: boolean; foot: CompassPoint | null; turned: boolean }
+  /** `foot`: the one nearest to the pole; `turned`: it does not point there, so the tripod is turned; `gap`: this mount
+   *  wants two legs astride instead. */
+  | { code: 'set'; compassDeg: number; south: boolean; foot: CompassPoint | null; turned: boolean; gap: boolean }
   /** Only a reading close to the mount so far. */
   | { code: 'readFar' }
   | { code: 'turn'; errorDeg: number; east: boolean; south: boolean }
@@ -30,9 +31,17 @@ const poleName = (south: boolean): string => `true ${south ? 'south' : 'north'}`
 function setSentence(s: Extract<BearingSaying, { code: 'set' }>, f: Format): Said {
   const ring = `**${f.quantity(s.compassDeg, 'angleDeg')}**`;
   if (s.foot === null) return `Point the polar axis where the compass reads ${ring}: ${poleName(s.south)}.`;
+  if (s.gap) return `Set the compass ring to ${ring}. Stand **two legs** astride it: ${poleName(s.south)}.`;
   const leg = s.turned ? 'Turn the tripod: lay **one leg** along it' : `Lay the **${s.foot} leg** along it`;
   return `Set the compass ring to ${ring}. ${leg}: ${poleName(s.south)}.`;
 }
+
+/** Asked once for a mount. */
+export const TOWARD_POLE = {
+  ask: 'Which way does this head want its tripod? Look where its azimuth lug or pin stands.',
+  answers: { leg: 'One leg toward the pole', gap: 'The gap between two legs' },
+  said: 'Kept with the mount: the feet are drawn so from now on.',
+} as const;
 
 export function bearingSentence(s: BearingSaying, f: Format): Said {
   switch (s.code) {
@@ -93,7 +102,9 @@ export const COMPASS_HOW: Record<CompassKind, string> = {
 };
 
 /** Why a leg points at the pole. */
-export function footReason(latDeg: number): string {
+export function footReason(latDeg: number, gap: boolean): string {
+  if (gap)
+    return 'Two legs toward the pole carry the load that hangs over there: your mount wants its lug between them.';
   return Math.abs(latDeg) < 25
     ? 'At your latitude the tube’s load hangs over toward the pole: a leg belongs under it, and bar and weights must clear it.'
     : 'One leg toward the pole carries the load that hangs over there, and the azimuth knobs work against it.';

@@ -1,4 +1,6 @@
 /** Marks on the ground: where the feet stood with this rig at this site, and how near the pole that put the axis. */
+import { usualFirstFootDeg } from '../rig/feetOfRig.ts';
+import type { RigNumbers } from '../rig/rigNumbers.ts';
 import { oncePer } from '../once.ts';
 import type { ReadingOf } from '../records/reading.ts';
 import { bearingErrorDeg } from '../sky/bearing.ts';
@@ -64,7 +66,8 @@ export const groundMarks = oncePer((records: NightRecords): GroundMarks | null =
   };
 });
 
-/** Where the feet stand tonight: as read tonight, else on the marks, else as the tripod's record says. */
-export function firstFootAzimuthDeg(records: NightRecords, recordDeg: number): number {
-  return records.tonight.last('feet')?.values.azimuthDeg ?? groundMarks(records)?.firstFootAzimuthDeg ?? recordDeg;
+/** Where the feet stand tonight: as read tonight, else on the marks, else as this mount wants its tripod. */
+export function firstFootAzimuthDeg(records: NightRecords, numbers: RigNumbers): number {
+  const read = records.tonight.last('feet')?.values.azimuthDeg ?? groundMarks(records)?.firstFootAzimuthDeg;
+  return read ?? usualFirstFootDeg(numbers, records.site.latDeg);
 }

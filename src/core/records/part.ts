@@ -78,6 +78,8 @@ const mountShape = {
   saddle: z.enum(['narrow', 'wide', 'both']).nullable(),
   /** Strips of tape across both axes show home. */
   homeMarks: z.boolean().default(false),
+  /** What of its tripod this mount wants toward the pole; absent or null = not asked yet. */
+  towardPole: z.enum(['leg', 'gap']).nullable().optional(),
 };
 
 /** What distinguishes each kind of part. */

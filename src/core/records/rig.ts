@@ -11,6 +11,8 @@ export const placedSchema = z.object({
   sidewaysM: distanceMSchema,
   slides: z.boolean(),
   movable: z.boolean(),
+  /** Absent: measured, as places were that a user typed. */
+  placeBasis: z.enum(['measured', 'assumed']).optional(),
 });
 
 /** Which of the schools of practice this user follows. */

@@ -1,5 +1,6 @@
 /** A rig standing on its tripod: where its masses are with the tube to the pole and the bar swung, and what tips it.
  *  Frame: x east, y north, z up, origin on the ground under the column. */
+import { usualFirstFootDeg } from './feetOfRig.ts';
 import type { Vec3 } from '../math/vectors.ts';
 import { sum } from '../mount/levers.ts';
 import { pose, type FlipState, type Pose } from '../mount/pose.ts';
@@ -105,7 +106,7 @@ export function footingOfRig(numbers: RigNumbers, latDeg: number, elevationM: nu
   const { mount, support, pivotM } = standing;
   const totalKg = sum(massPoints(numbers, latDeg, 'tubeWest'), (p) => p.massKg);
   if (totalKg <= 0 || support.footRadiusM <= 0 || pivotM[2] <= 0) return null;
-  const feet = feetAround(support.footRadiusM, support.firstFootAzimuthDeg);
+  const feet = feetAround(support.footRadiusM, usualFirstFootDeg(numbers, latDeg));
   const tubeM = Math.max(
     0,
     ...numbers.masses.tubeSide.filter((p) => p.partId === numbers.tube?.id).map((p) => p.fromRaAxisM),

@@ -34,6 +34,10 @@ export const MOUNT_FIELDS: FieldGroup[] = [
       both: 'both',
     }),
     openSelect('onPowerLoss', 'When the power fails, the axes', 'not known', { brakes: 'hold', drops: 'let go' }),
+    openSelect('towardPole', 'Of its tripod, toward the pole', 'not asked yet', {
+      leg: 'one leg',
+      gap: 'the gap between two legs',
+    }),
     q('slewRateDegPerS', 'Slews at most, degrees a second', 'ratio', 'Empty = not known.'),
   ]),
   {

@@ -27,6 +27,7 @@ import { QuantityField } from '../../ui/form/Fields.tsx';
 import { CompassRose } from '../../ui/instruments/CompassRose.tsx';
 import { bearingModel, type BearingModel } from './model.ts';
 import { MarkFeet } from './MarkFeet.tsx';
+import { TowardPole } from './TowardPole.tsx';
 
 type Fields = { readDeg: number | null; distanceM: number | null };
 const schema = z.object({ readDeg: z.number().min(0).max(360), distanceM: z.number().min(0).max(100) });
@@ -159,9 +160,12 @@ export function Bearing({ tabs }: { tabs: ReactNode }) {
             {axisDeg !== null && ' Amber: the axis as last read.'}
             {feet.length > 0 && ' Circles: the feet, with what the compass reads toward each.'}
           </p>
-          {feet.length > 0 && <p className="soft">{footReason(night.records.site.latDeg)}</p>}
+          {feet.length > 0 && (
+            <p className="soft">{footReason(night.records.site.latDeg, night.numbers.mount?.towardPole === 'gap')}</p>
+          )}
         </div>
       </div>
+      {feet.length > 0 && <TowardPole />}
       <RecordCompass model={model} />
       {feet.length > 0 && <MarkFeet marks={model.marks} firstFootDeg={feet[0]?.azimuthDeg ?? 0} />}
     </BenchLayout>

@@ -31,8 +31,7 @@ export function tripodOf(night: NightStatic): PartOf<'support'> | null {
 
 /** The three feet as they stand tonight; empty for a pier. */
 export function feetOf(night: NightStatic): number[] {
-  const tripod = tripodOf(night);
-  return tripod ? footAzimuthsDeg(firstFootAzimuthDeg(night.records, tripod.firstFootAzimuthDeg)) : [];
+  return tripodOf(night) ? footAzimuthsDeg(firstFootAzimuthDeg(night.records, night.numbers)) : [];
 }
 
 export type BearingModel = {
@@ -59,6 +58,7 @@ function setSaying(night: NightStatic, poleDeg: number): BearingSaying {
     south: poleDeg === 180,
     foot: foot === null ? null : compassPoint(foot),
     turned: foot !== null && Math.abs(wrap180(foot - poleDeg)) > LEG_ON_POLE_DEG,
+    gap: night.numbers.mount?.towardPole === 'gap',
   };
 }
 

@@ -120,9 +120,9 @@ describe('words of the stations', () => {
     expect(said(turn(false, true))).to.equal('Turn the head 3.0° to the left (east).');
     const others: BearingSaying[] = [
       { code: 'noCompass' },
-      { code: 'set', compassDeg: 0.4, south: false, foot: 'north', turned: false },
-      { code: 'set', compassDeg: 192.9, south: true, foot: null, turned: false },
-      { code: 'set', compassDeg: 0.4, south: false, foot: 'north', turned: true },
+      { code: 'set', compassDeg: 0.4, south: false, foot: 'north', turned: false, gap: false },
+      { code: 'set', compassDeg: 192.9, south: true, foot: null, turned: false, gap: false },
+      { code: 'set', compassDeg: 0.4, south: false, foot: 'north', turned: true, gap: false },
       { code: 'marks', atUtc: '2026-11-21T18:00:00.000Z', withinDeg: 1.5, south: false },
       { code: 'readFar' },
       { code: 'stands', errorDeg: 0.1 },
