@@ -15,7 +15,12 @@ export const CLASS_NAMES: Record<MountClassId, string> = {
   strainWave: 'Small strain-wave mount',
 };
 
-export const TUBE_NAMES: Record<TubeKind, string> = { lens: 'lens', refractor: 'refractor', reflector: 'reflector' };
+export const TUBE_NAMES: Record<TubeKind, string> = {
+  lens: 'lens',
+  refractor: 'refractor',
+  reflector: 'reflector',
+  mirrorLens: 'mirror lens',
+};
 
 export const STAR_NAMES: Record<RoundnessVerdict, string> = {
   round: 'round',

@@ -86,3 +86,11 @@ export const MOUNT_CLASSES: readonly MountClass[] = [
   { id: 'midBelt', ...german, belt: true, ratedKg: 18, headKg: 11, supportKg: 7.5, hubHeightM: 0.95 },
   { id: 'largeBelt', ...german, belt: true, ratedKg: 30, headKg: 17, supportKg: 11, hubHeightM: 1 },
 ];
+
+/** Where a weight can stand on a bar of each class, from the polar axis. */
+export const BAR_RANGE_M: Partial<Record<MountClassId, [number, number]>> = {
+  bracketTracker: [0.06, 0.22],
+  smallGeared: [0.1, 0.33],
+  midBelt: [0.12, 0.42],
+  largeBelt: [0.12, 0.5],
+};

@@ -238,3 +238,4 @@ export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
 export type MountPart = PartOf<'mount'>;
 export type MountKind = MountPart['mountKind'];
 export type Dial = z.infer<typeof dialSchema>;
+export type Adjuster = z.infer<typeof adjusterSchema>;

@@ -1,5 +1,5 @@
 /** A starter set of neutral classes: usual figures to begin from, to be corrected by one's own. */
-import { MOUNT_CLASSES, type MountClass } from '../../core/mount/mountClasses.ts';
+import { BAR_RANGE_M, MOUNT_CLASSES, type MountClass } from '../../core/mount/mountClasses.ts';
 import type { Part, PartKind } from '../../core/records/part.ts';
 import type { NewPart } from '../../storage/addParts.ts';
 import type { Body } from '../../storage/heads.ts';
@@ -11,14 +11,6 @@ const part = (id: string, kind: PartKind, name: string, massKg: number, rest: ob
   origin: 'starter',
   body: { ...BLANK_PART[kind], kind, name, massKg, massBasis: 'assumed', count: 1, ...rest } as unknown as Body<Part>,
 });
-
-/** Where a weight can stand on a bar of each class. */
-const BAR_RANGE_M: Partial<Record<MountClass['id'], [number, number]>> = {
-  bracketTracker: [0.06, 0.22],
-  smallGeared: [0.1, 0.33],
-  midBelt: [0.12, 0.42],
-  largeBelt: [0.12, 0.5],
-};
 
 const mountOf = (one: MountClass): NewPart =>
   part(`mount-${one.id}`, 'mount', CLASS_NAMES[one.id], one.headKg, {

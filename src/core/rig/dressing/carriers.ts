@@ -1,0 +1,110 @@
+/** What carries the tube, in six kinds and three sizes: usual figures of each class, not of any product. */
+import { DEFAULT_REFERENCE_ARM_M } from '../../mount/load.ts';
+import { BAR_RANGE_M, MOUNT_CLASSES, type MountClass, type MountClassId } from '../../mount/mountClasses.ts';
+import type { MountKind, MountPart } from '../../records/part.ts';
+
+export const CARRIERS = [
+  'germanEquatorial',
+  'trackerBallHead',
+  'trackerBracket',
+  'forkOnWedge',
+  'altAzimuth',
+  'strainWave',
+] as const;
+export type Carrier = (typeof CARRIERS)[number];
+export const SIZES = ['small', 'middle', 'large'] as const;
+export type Size = (typeof SIZES)[number];
+
+export type UsualBar = { massKg: number; lengthM: number; centreM: number; rangeM: [number, number] };
+
+export type UsualCarrier = {
+  mountKind: MountKind;
+  drive: Extract<MountPart['drive'], 'worm' | 'strainWave'>;
+  belt: boolean;
+  ratedKg: number;
+  ratingIncludesWeights: boolean;
+  headKg: number;
+  supportKg: number;
+  hubHeightM: number;
+  footRadiusM: number;
+  referenceArmM: number;
+  /** From the polar axis to where the plate, the ball head or the bracket's end lies. */
+  saddleM: number;
+  bar: UsualBar | null;
+  /** A finder through the polar axis and knobs that move it. */
+  hasFinder: boolean;
+};
+
+type Base = { classId: MountClassId; ratedKg: Record<Size, number>; saddleM: number; footRadiusM: number };
+
+const BASES: Record<Exclude<Carrier, 'germanEquatorial' | 'forkOnWedge'>, Base> = {
+  trackerBallHead: {
+    classId: 'smallTracker',
+    ratedKg: { small: 2, middle: 3, large: 5 },
+    saddleM: 0.09,
+    footRadiusM: 0.45,
+  },
+  trackerBracket: {
+    classId: 'bracketTracker',
+    ratedKg: { small: 3, middle: 5, large: 7 },
+    saddleM: 0.06,
+    footRadiusM: 0.45,
+  },
+  altAzimuth: { classId: 'altAzimuth', ratedKg: { small: 4, middle: 7, large: 12 }, saddleM: 0.1, footRadiusM: 0.45 },
+  strainWave: { classId: 'strainWave', ratedKg: { small: 8, middle: 12, large: 20 }, saddleM: 0.08, footRadiusM: 0.45 },
+};
+const GERMAN: Record<Size, { classId: MountClassId; saddleM: number; footRadiusM: number }> = {
+  small: { classId: 'smallGeared', saddleM: 0.09, footRadiusM: 0.45 },
+  middle: { classId: 'midBelt', saddleM: 0.1, footRadiusM: 0.52 },
+  large: { classId: 'largeBelt', saddleM: 0.12, footRadiusM: 0.55 },
+};
+const FORK_KG: Record<Size, number> = { small: 6, middle: 10, large: 15 };
+
+const BARS: Partial<Record<MountClassId, Omit<UsualBar, 'rangeM'>>> = {
+  bracketTracker: { massKg: 0.22, lengthM: 0.24, centreM: 0.1 },
+  smallGeared: { massKg: 0.7, lengthM: 0.36, centreM: 0.17 },
+  midBelt: { massKg: 0.8, lengthM: 0.45, centreM: 0.2 },
+  largeBelt: { massKg: 1.3, lengthM: 0.54, centreM: 0.25 },
+};
+
+const classOf = (id: MountClassId): MountClass => {
+  const found = MOUNT_CLASSES.find((one) => one.id === id);
+  if (!found) throw new RangeError(`no class of mounts is called ${id}`);
+  return found;
+};
+
+/** A class at another rating: heads grow a little slower than what they carry, tripods with its root. */
+function scaled(classId: MountClassId, ratedKg: number, saddleM: number, footRadiusM: number): UsualCarrier {
+  const base = classOf(classId);
+  const factor = ratedKg / base.ratedKg;
+  const [bar, rangeM] = [BARS[classId], BAR_RANGE_M[classId]];
+  return {
+    mountKind: base.mountKind,
+    drive: base.drive,
+    belt: base.belt,
+    ratedKg,
+    ratingIncludesWeights: base.ratingCountsWeights,
+    headKg: base.headKg * factor ** 0.8,
+    supportKg: base.supportKg * Math.sqrt(factor),
+    hubHeightM: base.hubHeightM,
+    footRadiusM,
+    referenceArmM: base.referenceArmM,
+    saddleM,
+    bar: bar && rangeM ? { ...bar, rangeM } : null,
+    hasFinder: base.mountKind !== 'altAzimuth' && base.drive !== 'strainWave',
+  };
+}
+
+/** The usual figures of a kind and size. A middle German mount is rated 18 kg, its head weighs 11 kg. */
+export function usualCarrier(carrier: Carrier, size: Size): UsualCarrier {
+  if (carrier === 'germanEquatorial') {
+    const { classId, saddleM, footRadiusM } = GERMAN[size];
+    return scaled(classId, classOf(classId).ratedKg, saddleM, footRadiusM);
+  }
+  if (carrier === 'forkOnWedge') {
+    const altAz = scaled('altAzimuth', FORK_KG[size], 0.12, 0.5);
+    return { ...altAz, mountKind: 'forkOnWedge', referenceArmM: DEFAULT_REFERENCE_ARM_M };
+  }
+  const { classId, ratedKg, saddleM, footRadiusM } = BASES[carrier];
+  return scaled(classId, ratedKg[size], saddleM, footRadiusM);
+}

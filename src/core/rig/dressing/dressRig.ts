@@ -1,0 +1,194 @@
+/** From the few answers of somebody who has weighed nothing to a whole rig: parts, places and weights on the bar. */
+import { raBalance } from '../../mount/balance.ts';
+import { weightSets } from '../../mount/balanceProposals.ts';
+import type { Placed, Rig } from '../../records/rig.ts';
+import { usualCarrier, type Carrier, type Size, type UsualCarrier } from './carriers.ts';
+import { usualTube, type Optics, type Sensor } from './looks.ts';
+import {
+  CAMERA_BEHIND_M,
+  usualBallHead,
+  usualBar,
+  usualCamera,
+  usualGuideScope,
+  usualMount,
+  usualPlate,
+  usualRings,
+  usualTripod,
+  usualTubePart,
+  usualWeight,
+  type FinderAnswer,
+  type PartBody,
+} from './usualParts.ts';
+
+export type RigAnswers = {
+  carrier: Carrier;
+  size: Size;
+  finder: FinderAnswer;
+  optics: Optics;
+  sensor: Sensor;
+  guided: boolean;
+};
+
+/** What a rig is dressed with. */
+export const PIECES = [
+  'mount',
+  'tripod',
+  'tube',
+  'rings',
+  'plate',
+  'camera',
+  'guideScope',
+  'ballHead',
+  'bar',
+  'weight',
+] as const;
+export type Piece = (typeof PIECES)[number];
+
+/** Identifiers and names come from outside: the core makes neither. `massKg` only for a weight. */
+export type Naming = { newId: () => string; nameOf: (piece: Piece, massKg: number) => string };
+export type DressedPart = { id: string; body: PartBody };
+export type Dressed = {
+  parts: DressedPart[];
+  rig: Pick<
+    Rig,
+    | 'mountId'
+    | 'supportId'
+    | 'imagingTubeId'
+    | 'cameraId'
+    | 'placed'
+    | 'train'
+    | 'supplies'
+    | 'cameraAngleDeg'
+    | 'guiding'
+    | 'schools'
+  >;
+  /** The weights stand where they hold the tube; false: no usual set does, null: this mount has no bar. */
+  balanced: boolean | null;
+};
+
+/** What weights are sold as, several of each. */
+const WEIGHTS_KG = [0.5, 1, 1, 2, 2, 3.5, 3.5, 5, 5, 7.5] as const;
+const PLATE_THICK_M = 0.02;
+const GUIDE_ABOVE_M = 0.05;
+/** A camera or a lens on a ball head or a bracket has no rings: its foot is under its middle. */
+const hasRings = ({ kind }: Optics): boolean => kind !== 'lens';
+
+type Hung = { piece: Piece; massKg: number; body: PartBody; place: Omit<Placed, 'placedId' | 'partId'> };
+
+function place(on: Placed['on'], fromRaAxisM: number, rest: Partial<Placed> = {}): Hung['place'] {
+  const round = (m: number): number => Math.round(m * 1000) / 1000;
+  return {
+    on,
+    fromRaAxisM: round(fromRaAxisM),
+    alongTubeM: round(rest.alongTubeM ?? 0),
+    sidewaysM: 0,
+    slides: rest.slides ?? on === 'tube',
+    movable: rest.movable ?? false,
+    placeBasis: 'assumed',
+  };
+}
+
+/** Where the tube's middle line lies: on the plate, by its radius. */
+function tubeLineM(usual: UsualCarrier, optics: Optics): number {
+  return usual.saddleM + (hasRings(optics) ? PLATE_THICK_M : 0) + usualTube(optics).radiusM;
+}
+
+/** Everything on the tube's side. */
+function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualCarrier, naming: Naming): Hung[] {
+  const lineM = tubeLineM(usual, optics);
+  const { lengthM, radiusM } = usualTube(optics);
+  const hung = (piece: Piece, body: PartBody, where: Hung['place']): Hung => ({
+    piece,
+    massKg: body.massKg ?? 0,
+    body,
+    place: where,
+  });
+  const name = (piece: Piece): string => naming.nameOf(piece, 0);
+  const cameraAlongM = -(0.45 * lengthM + CAMERA_BEHIND_M);
+  return [
+    hung('tube', usualTubePart(name('tube'), optics), place('tube', lineM)),
+    ...(hasRings(optics)
+      ? [
+          hung(
+            'rings',
+            usualRings(name('rings'), optics),
+            place('tube', usual.saddleM + PLATE_THICK_M, { slides: false }),
+          ),
+          hung('plate', usualPlate(name('plate'), optics), place('tube', usual.saddleM, { slides: false })),
+        ]
+      : []),
+    hung('camera', usualCamera(name('camera'), sensor), place('tube', lineM, { alongTubeM: cameraAlongM })),
+    ...(guided
+      ? [hung('guideScope', usualGuideScope(name('guideScope')), place('tube', lineM + radiusM + GUIDE_ABOVE_M))]
+      : []),
+    ...(carrier === 'trackerBallHead' || carrier === 'trackerBracket'
+      ? [hung('ballHead', usualBallHead(name('ballHead')), place('head', usual.saddleM * 0.7, { slides: false }))]
+      : []),
+  ];
+}
+
+/** Bar and weights: the fewest usual weights that hold the tube's side, else all of the heaviest at the bar's end. */
+function barSide(
+  hung: readonly Hung[],
+  { bar }: UsualCarrier,
+  naming: Naming,
+): { hung: Hung[]; balanced: boolean | null } {
+  if (!bar) return { hung: [], balanced: null };
+  const input = {
+    parts: hung.map((h) => ({ id: h.piece, massKg: h.massKg, fromRaAxisM: h.place.fromRaAxisM })),
+    bar: { massKg: bar.massKg, centreM: bar.centreM },
+    movableWeights: [],
+    fixedWeights: [],
+    barRangeM: bar.rangeM,
+  };
+  const box = WEIGHTS_KG.map((massKg, i) => ({ id: String(i), massKg }));
+  const best = weightSets(input, box)[0];
+  // Already the bar outweighs a light lens: the smallest weight close in. A heavy tube: the heaviest two at the end.
+  const needed = raBalance(input).momentNeededFromWeightsKgM;
+  const masses = best
+    ? best.ids.map((id) => WEIGHTS_KG[Number(id)] ?? 0)
+    : needed > WEIGHTS_KG[0] * bar.rangeM[0]
+      ? [5, 5, 7.5]
+      : [0.5];
+  const atM = best?.positionM ?? (masses.length > 1 ? bar.rangeM[1] : bar.rangeM[0]);
+  const weights = masses.map((massKg): Hung => ({
+    piece: 'weight',
+    massKg,
+    body: usualWeight(naming.nameOf('weight', massKg), massKg),
+    place: place('bar', -atM, { movable: true }),
+  }));
+  const barPiece: Hung = {
+    piece: 'bar',
+    massKg: bar.massKg,
+    body: usualBar(naming.nameOf('bar', 0), bar),
+    place: place('bar', -bar.centreM),
+  };
+  return { hung: [barPiece, ...weights], balanced: best !== undefined };
+}
+
+/** A whole rig of the class. Pure: the same answers and naming give the same rig. */
+export function dressRig(answers: RigAnswers, naming: Naming): Dressed {
+  const usual = usualCarrier(answers.carrier, answers.size);
+  const mount = { id: naming.newId(), body: usualMount(naming.nameOf('mount', 0), usual, answers.finder) };
+  const support = { id: naming.newId(), body: usualTripod(naming.nameOf('tripod', 0), usual) };
+  const tubeHung = tubeSide(answers, usual, naming);
+  const { hung: barHung, balanced } = barSide(tubeHung, usual, naming);
+  const hung = [...tubeHung, ...barHung].map((h) => ({ ...h, id: naming.newId() }));
+  const idOf = (piece: Piece): string => hung.find((h) => h.piece === piece)?.id ?? '';
+  return {
+    parts: [mount, support, ...hung.map(({ id, body }) => ({ id, body }))],
+    rig: {
+      mountId: mount.id,
+      supportId: support.id,
+      imagingTubeId: idOf('tube'),
+      cameraId: idOf('camera'),
+      placed: hung.map(({ id, place: where }) => ({ placedId: naming.newId(), partId: id, ...where })),
+      train: [idOf('camera')],
+      supplies: [],
+      cameraAngleDeg: 0,
+      guiding: answers.guided ? 'guideScope' : 'none',
+      schools: {},
+    },
+    balanced,
+  };
+}

@@ -1,0 +1,126 @@
+/** The parts of a class, as records without heads: every figure is a guess, marked so, to be corrected by one's own. */
+import type { Adjuster, Dial, MountPart, Part, PartKind, PartOf } from '../../records/part.ts';
+import { apertureMmOf, pixelsOf, usualTube, type Optics, type Sensor } from './looks.ts';
+import type { UsualBar, UsualCarrier } from './carriers.ts';
+
+type HeadKeys =
+  'id' | 'rev' | 'deviceId' | 'createdAtUtc' | 'updatedAtUtc' | 'deletedAtUtc' | 'origin' | 'archived' | 'note';
+type WithoutHead<P> = P extends Part ? Omit<P, HeadKeys> : never;
+export type PartBody = WithoutHead<Part>;
+type Given = 'kind' | 'name' | 'count' | 'massKg' | 'massBasis';
+
+/** Of a tube's mass. */
+const RINGS_SHARE = 0.2;
+const PLATE_SHARE = 0.1;
+const USUAL_TEETH = 144;
+
+function guessed<K extends PartKind>(
+  kind: K,
+  name: string,
+  massKg: number,
+  own: Omit<WithoutHead<PartOf<K>>, Given>,
+): PartBody {
+  const rounded = Math.round(massKg * 100) / 100;
+  return { kind, name, massKg: rounded, massBasis: 'assumed', count: 1, ...own } as unknown as PartBody;
+}
+
+const KNOB: Adjuster = { pitchMm: null, leverMm: null, clockwiseMoves: null, paired: false };
+
+/** Twelve hours, twelve on top, seen upside down: what most finders have. */
+const USUAL_FINDER: Dial = {
+  numbering: '12h',
+  topMark: 0,
+  direction: 'clockwise',
+  view: 'inverted',
+  tickEvery: 0.25,
+  numberEvery: 1,
+  rings: [],
+  patternHips: [],
+  patternYear: null,
+  fieldDeg: 6.5,
+  faintestMag: 7.5,
+  turnsWithAxis: true,
+  plateTurnDeg: 0,
+  screwAnglesDeg: [],
+};
+
+export type FinderAnswer = 'twelveHour' | 'none';
+
+export function usualMount(name: string, usual: UsualCarrier, finder: FinderAnswer): PartBody {
+  const { mountKind, drive, belt, ratedKg, ratingIncludesWeights, referenceArmM, bar, hasFinder } = usual;
+  const own: Omit<WithoutHead<MountPart>, Given> = {
+    mountKind,
+    drive,
+    belt,
+    wormTeeth: drive === 'worm' ? USUAL_TEETH : null,
+    drivePeriodS: null,
+    ratedKg,
+    ratingIncludesWeights,
+    referenceArmM,
+    barRangeM: bar?.rangeM ?? null,
+    travelH: null,
+    pastMeridianLimitH: null,
+    earliestFlipH: null,
+    onPowerLoss: null,
+    slewRateDegPerS: null,
+    adjusters: mountKind === 'altAzimuth' ? null : { altitude: KNOB, azimuth: { ...KNOB, paired: true } },
+    finder: hasFinder && finder === 'twelveHour' ? USUAL_FINDER : null,
+    geometry: null,
+    saddle: null,
+    homeMarks: false,
+  };
+  return guessed('mount', name, usual.headKg, own);
+}
+
+export function usualTripod(name: string, { supportKg, hubHeightM, footRadiusM }: UsualCarrier): PartBody {
+  return guessed('support', name, supportKg, {
+    supportKind: 'tripod',
+    hubHeightM,
+    columnRadiusM: 0.05,
+    footRadiusM,
+    legRadiusM: 0.02,
+    firstFootAzimuthDeg: 0,
+  });
+}
+
+/** A tube hangs in its rings a little behind its middle: camera and focuser pull there. */
+export function usualTubePart(name: string, optics: Optics): PartBody {
+  const { massKg, lengthM, radiusM } = usualTube(optics);
+  return guessed('tube', name, massKg, {
+    apertureMm: Math.round(apertureMmOf(optics) * 10) / 10,
+    focalMm: optics.focalMm,
+    frontM: 0.55 * lengthM,
+    backM: 0.45 * lengthM,
+    radiusM,
+    rear: null,
+    imageCircleMm: null,
+  });
+}
+
+export const usualRings = (name: string, optics: Optics): PartBody =>
+  guessed('rings', name, RINGS_SHARE * usualTube(optics).massKg, {});
+export const usualPlate = (name: string, optics: Optics): PartBody =>
+  guessed('plate', name, PLATE_SHARE * usualTube(optics).massKg, { dovetail: null });
+
+const CAMERA_LENGTH_M = 0.1;
+export function usualCamera(name: string, sensor: Sensor): PartBody {
+  const { pixelUm, ...pixels } = pixelsOf(sensor);
+  return guessed('camera', name, sensor.format === 'small' ? 0.2 : 0.7, {
+    ...pixels,
+    pixelUm: Math.round(pixelUm * 100) / 100,
+    depthMm: 17.5,
+    front: { thread: 'M42x0.75', gender: 'female' },
+    lengthM: CAMERA_LENGTH_M,
+    radiusM: 0.045,
+  });
+}
+/** Where a camera's middle lies behind the end of its tube. */
+export const CAMERA_BEHIND_M = CAMERA_LENGTH_M / 2;
+
+export const usualGuideScope = (name: string): PartBody =>
+  guessed('guideScope', name, 0.6, { focalMm: 120, apertureMm: 30, pixelUm: 3 });
+export const usualBallHead = (name: string): PartBody => guessed('small', name, 0.3, {});
+export const usualBar = (name: string, { massKg, lengthM, centreM }: UsualBar): PartBody =>
+  guessed('bar', name, massKg, { lengthM, centreM, radiusM: 0.01 });
+export const usualWeight = (name: string, massKg: number): PartBody =>
+  guessed('weight', name, massKg, { thicknessM: 0.02 + 0.008 * massKg });

@@ -1,0 +1,138 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { MOUNT_CLASSES } from '../../../../../src/core/mount/mountClasses.ts';
+import { raBalance } from '../../../../../src/core/mount/balance.ts';
+import { partSchema, type Part } from '../../../../../src/core/records/part.ts';
+import { rigSchema } from '../../../../../src/core/records/rig.ts';
+import { CARRIERS, SIZES, usualCarrier } from '../../../../../src/core/rig/dressing/carriers.ts';
+import { dressRig, type RigAnswers } from '../../../../../src/core/rig/dressing/dressRig.ts';
+import { OPTICS_KINDS, pixelsOf, SENSORS, type SensorFormat } from '../../../../../src/core/rig/dressing/looks.ts';
+import { mountHasBar, rigNumbers } from '../../../../../src/core/rig/rigNumbers.ts';
+import { holds } from '../../../../support/properties.ts';
+
+const HEAD = {
+  rev: 1,
+  deviceId: 'd',
+  createdAtUtc: '2026-11-24T12:00:00.000Z',
+  updatedAtUtc: '2026-11-24T12:00:00.000Z',
+  deletedAtUtc: null,
+  origin: 'user',
+  archived: false,
+  note: '',
+};
+
+function dressed(answers: RigAnswers) {
+  let n = 0;
+  const naming = {
+    newId: () => `id-${(n += 1)}`,
+    nameOf: (piece: string, kg: number) => (kg > 0 ? `${piece} ${kg}` : piece),
+  };
+  const made = dressRig(answers, naming);
+  const parts = made.parts.map(({ id, body }): Part => partSchema.parse({ ...HEAD, id, ...body }));
+  const rig = rigSchema.parse({ ...HEAD, id: 'rig', name: 'Own', ...made.rig });
+  return { ...made, parts, rig, numbers: rigNumbers(rig, parts) };
+}
+
+/** Apertures that the kind is made in. */
+const optics: fc.Arbitrary<RigAnswers['optics']> = fc.oneof(
+  fc.record({
+    kind: fc.constant('lens' as const),
+    focalMm: fc.integer({ min: 14, max: 600 }),
+    apertureMm: fc.constant(null),
+  }),
+  fc.constantFrom(...OPTICS_KINDS.slice(1)).chain((kind) =>
+    fc.record({
+      kind: fc.constant(kind),
+      focalMm: fc.integer({ min: 250, max: 2000 }),
+      apertureMm: fc.integer({ min: 50, max: 200 }),
+    }),
+  ),
+);
+const answers: fc.Arbitrary<RigAnswers> = fc.record({
+  carrier: fc.constantFrom(...CARRIERS),
+  size: fc.constantFrom(...SIZES),
+  finder: fc.constantFrom('twelveHour' as const, 'none' as const),
+  optics,
+  sensor: fc.record({
+    format: fc.constantFrom(...(Object.keys(SENSORS) as SensorFormat[])),
+    megapixels: fc.integer({ min: 2, max: 60 }),
+  }),
+  guided: fc.boolean(),
+});
+
+describe('a rig dressed from few answers', () => {
+  it('is valid, lacks nothing, and stands balanced within its bar or says that it does not', () => {
+    let unbalanced = 0;
+    holds(
+      fc.property(answers, (one) => {
+        const { rig, numbers, balanced } = dressed(one);
+        expect(numbers.gaps).to.deep.equal([]);
+        expect(balanced === null).to.equal(!mountHasBar(numbers.mount));
+        if (balanced === null) return;
+        const { input, movable } = numbers.balance!;
+        const found = raBalance(input);
+        if (balanced) {
+          expect(found.inRange).to.equal(true);
+          expect(Math.abs(movable[0]!.setM - found.positionM!)).to.be.lessThan(0.002);
+        } else unbalanced += 1;
+        const [nearest, farthest] = input.barRangeM;
+        for (const w of movable) expect(w.setM).to.be.within(nearest - 1e-9, farthest + 1e-9);
+        for (const p of rig.placed) expect(p.placeBasis).to.equal('assumed');
+      }),
+      300,
+    );
+    expect(unbalanced).to.be.lessThan(60);
+  });
+
+  it('every guess is marked as one, and is the class’s own', () => {
+    for (const carrier of CARRIERS)
+      for (const size of SIZES) {
+        const usual = usualCarrier(carrier, size);
+        const { parts, numbers } = dressed({
+          carrier,
+          size,
+          finder: 'twelveHour',
+          optics: { kind: 'refractor', focalMm: 480, apertureMm: 80 },
+          sensor: { format: 'reduced', megapixels: 26 },
+          guided: true,
+        });
+        expect(parts.every((p) => p.massBasis === 'assumed')).to.equal(true);
+        expect(numbers.mount).to.include({ ratedKg: usual.ratedKg, mountKind: usual.mountKind });
+        const all = MOUNT_CLASSES.map((c) => c.headKg);
+        expect(usual.headKg, `${carrier} ${size}`).to.be.within(Math.min(...all) * 0.6, Math.max(...all));
+      }
+    for (const carrier of CARRIERS) {
+      const [small, middle, large] = SIZES.map((size) => usualCarrier(carrier, size));
+      expect(small!.ratedKg < middle!.ratedKg && middle!.ratedKg < large!.ratedKg, carrier).to.equal(true);
+      expect(small!.headKg < middle!.headKg && middle!.headKg < large!.headKg, carrier).to.equal(true);
+    }
+  });
+
+  it('reckons pixels from the format: 24 megapixels on 36 by 24 mm are 6.0 um', () => {
+    expect(pixelsOf({ format: 'fullFrame', megapixels: 24 })).to.deep.equal({
+      pixelUm: 6,
+      widthPx: 6000,
+      heightPx: 4000,
+    });
+  });
+
+  it('an 80 mm refractor on a middle German mount is near what such a rig weighs, its weight near where it stands', () => {
+    const { numbers, parts } = dressed({
+      carrier: 'germanEquatorial',
+      size: 'middle',
+      finder: 'twelveHour',
+      optics: { kind: 'refractor', focalMm: 480, apertureMm: 80 },
+      sensor: { format: 'reduced', megapixels: 26 },
+      guided: true,
+    });
+    const { tubeSideLoadKg, positionM } = raBalance(numbers.balance!.input);
+    expect(tubeSideLoadKg).to.be.within(5, 7.5);
+    expect(positionM).to.be.within(0.15, 0.4);
+    expect(parts.find((p) => p.kind === 'tube')!.massKg).to.equal(3.4);
+    const tube = numbers.masses.tubeSide.find((m) => m.partId === numbers.tube!.id)!;
+    const camera = numbers.masses.tubeSide.find((m) => m.partId === numbers.camera!.id)!;
+    const scope = numbers.masses.tubeSide.find((m) => m.fromRaAxisM > tube.fromRaAxisM)!;
+    expect(camera.alongTubeM).to.be.lessThan(-0.2);
+    expect(scope.fromRaAxisM - tube.fromRaAxisM).to.be.closeTo(numbers.tube!.radiusM + 0.05, 0.002);
+  });
+});
