@@ -25,7 +25,7 @@ type HeadKeys = Record<
   unknown
 >;
 
-function validated<T extends HeadTable>(table: T, candidate: unknown): Result<HeadRecord<T>, WriteCode> {
+export function validated<T extends HeadTable>(table: T, candidate: unknown): Result<HeadRecord<T>, WriteCode> {
   const parsed = HEAD_SCHEMAS[table].safeParse(candidate);
   return parsed.success ? ok(parsed.data as HeadRecord<T>) : refuse('invalidRecord', firstIssue(parsed.error));
 }

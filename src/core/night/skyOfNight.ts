@@ -50,7 +50,10 @@ function placePoleStar(star: PoleStar, utcMs: number): PoleStarPlace {
   return { star, ofDate, polarDistanceArcmin: polarDistanceArcmin(ofDate) };
 }
 
-function computeSiteNight(site: Site, date: string): SiteNight {
+/** What the sky over a site depends on. */
+export type SkyPlace = Pick<Site, 'latDeg' | 'lonDeg' | 'elevationM' | 'zoneIana'>;
+
+function computeSiteNight(site: SkyPlace, date: string): SiteNight {
   const startMs = localNoon(date, site.zoneIana);
   const events = nightEvents(startMs, site);
   const { duskMs, dawnMs } = events.twilight.sunset;

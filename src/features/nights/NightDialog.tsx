@@ -3,6 +3,7 @@ import { FormProvider, useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { z } from 'zod';
 import { nightSchema, planEntrySchema, type Night, type PlanEntry } from '../../core/records/night.ts';
+import { PLAIN_PLAN } from '../../core/night/plan/plainPlan.ts';
 import { eveningDate, usableZone } from '../../core/time/civil.ts';
 import { createHead, updateHead } from '../../storage/heads.ts';
 import type { Stored } from '../../storage/useStored.ts';
@@ -31,16 +32,6 @@ const DARKNESS: Option[] = [
 ];
 
 const USUAL_SUB_S = 120;
-
-const PLAIN_PLAN: Omit<PlanEntry, 'targetId' | 'subS'> = {
-  gapS: 5,
-  count: null,
-  startUtc: null,
-  ditherEvery: 0,
-  refocusEveryMin: null,
-  strategy: 'endOfCrossingSub',
-  limitH: null,
-};
 
 function toBody(fields: Fields, night: Night | null): Omit<Fields, 'targetId' | 'subS'> & { plan: PlanEntry[] } {
   const { targetId, subS, ...rest } = fields;

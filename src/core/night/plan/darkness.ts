@@ -39,7 +39,13 @@ export const lowestImagingAltDeg = ({ lowestAltDeg }: Pick<Site, 'lowestAltDeg'>
   lowestAltDeg ?? LOWEST_IMAGING_ALT_DEG;
 
 /** Spans of [fromMs, toMs] in which the target stands above the site's horizon line, and above a lowest altitude. */
-export function upSpans(site: Site, ofDate: Equatorial, fromMs: number, toMs: number, lowestDeg = -90): Span[] {
+export function upSpans(
+  site: Pick<Site, 'latDeg' | 'lonDeg' | 'elevationM' | 'horizon'>,
+  ofDate: Equatorial,
+  fromMs: number,
+  toMs: number,
+  lowestDeg = -90,
+): Span[] {
   const above = (timeMs: number): number => {
     const { altDeg, azDeg } = altAzAt(timeMs, site, ofDate);
     return altDeg - Math.max(lowestDeg, horizonAltDeg(site, azDeg));

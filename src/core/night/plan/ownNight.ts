@@ -1,0 +1,62 @@
+/** From the answers of somebody new to a whole night of their own: site, rig, parts, target and plan. */
+import { fieldDeg } from '../../optics/train.ts';
+import type { Night } from '../../records/night.ts';
+import { dressRig, type Naming, type RigAnswers } from '../../rig/dressing/dressRig.ts';
+import { SENSORS } from '../../rig/dressing/looks.ts';
+import { eveningDate } from '../../time/civil.ts';
+import { standingTargets } from './easyTargets.ts';
+import { PLAIN_PLAN } from './plainPlan.ts';
+
+export type Where = { name: string; latDeg: number; lonDeg: number; zoneIana: string };
+export type OwnAnswers = { where: Where; rig: RigAnswers; rigName: string };
+
+export type OwnRecord = { table: 'sites' | 'parts' | 'rigs' | 'targets' | 'nights'; id: string; body: object };
+export type OwnNight = { nightId: string; records: OwnRecord[] };
+
+/** Until somebody chooses: what a class usually takes. */
+const USUAL_SUB_S = { guided: 120, tracked: 30, altAzimuth: 10 } as const;
+const DARKNESS: Night['darkness'] = 'astronomical';
+
+function usualSubS({ guided, carrier }: RigAnswers): number {
+  if (carrier === 'altAzimuth') return USUAL_SUB_S.altAzimuth;
+  return guided ? USUAL_SUB_S.guided : USUAL_SUB_S.tracked;
+}
+
+/** Shorter side of the field, arcmin. */
+function fieldArcmin({ optics, sensor }: RigAnswers): number {
+  return 60 * fieldDeg(SENSORS[sensor.format][1], optics.focalMm);
+}
+
+/** Everything as records without heads, in the order in which they name each other.
+ *  @param targetName from catalogue number and plain name to what the target is called. */
+export function ownNight(
+  { where, rig, rigName }: OwnAnswers,
+  nowMs: number,
+  naming: Naming & { targetName: (catalogueId: string, plainName: string) => string },
+): OwnNight {
+  const [siteId, rigId, nightId] = [naming.newId(), naming.newId(), naming.newId()];
+  const site = { ...where, elevationM: 0, horizon: [] };
+  const evening = eveningDate(nowMs, where.zoneIana);
+  const dressed = dressRig(rig, naming);
+  const chosen = standingTargets(site, { eveningDate: evening, darkness: DARKNESS }, fieldArcmin(rig))[0];
+  const targetId = chosen ? naming.newId() : null;
+  const target = chosen && {
+    name: naming.targetName(chosen.catalogueId, chosen.plainName),
+    catalogueId: chosen.catalogueId,
+    raJ2000Deg: chosen.raJ2000Deg,
+    decJ2000Deg: chosen.decJ2000Deg,
+    sizeArcmin: chosen.sizeArcmin,
+  };
+  const plan = targetId === null ? [] : [{ ...PLAIN_PLAN, targetId, subS: usualSubS(rig) }];
+  const night = { eveningDate: evening, siteId, rigId, darkness: DARKNESS, plan };
+  return {
+    nightId,
+    records: [
+      { table: 'sites', id: siteId, body: site },
+      ...dressed.parts.map(({ id, body }): OwnRecord => ({ table: 'parts', id, body })),
+      { table: 'rigs', id: rigId, body: { name: rigName, ...dressed.rig } },
+      ...(target && targetId !== null ? [{ table: 'targets' as const, id: targetId, body: target }] : []),
+      { table: 'nights', id: nightId, body: night },
+    ],
+  };
+}
