@@ -117,7 +117,11 @@ function isEmpty(value: unknown): boolean {
 
 /** A group with nothing in it is absent, and so is a field without a column. */
 function completed(body: Record<string, unknown>, kind: PartKind): Record<string, unknown> {
-  const missing = Object.keys(partKinds[kind]).map((field) => [field, null] as const);
+  // What a schema lets be left out is left out.
+  const shape: Record<string, z.ZodType> = partKinds[kind];
+  const missing = Object.entries(shape).flatMap(([field, schema]) =>
+    schema.isOptional() ? [] : [[field, null] as const],
+  );
   const given = Object.entries(body).map(([key, value]) => [key, isEmpty(value) ? null : value] as const);
   return Object.fromEntries([...missing, ...given]);
 }

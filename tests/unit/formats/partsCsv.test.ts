@@ -26,6 +26,16 @@ describe('parts from a spreadsheet', () => {
     expect(rows.every((row) => isHere(row, parts))).to.equal(true);
   });
 
+  it('a table of an earlier version lacks columns: what may be left out is', () => {
+    const mounts = parts.filter((p) => p.kind === 'mount');
+    const [header = '', ...rest] = toCsv(mounts).split(/\r?\n/);
+    const older = [header.replace('homeMarks', 'onceHeldHere'), ...rest].join('\n');
+    for (const { body } of read(older).parts) {
+      expect(body).to.include({ homeMarks: false });
+      expect(body).not.to.have.property('towardPole');
+    }
+  });
+
   it('a column that reaches into every object is a foreign one, and no object changes by it', () => {
     const text = [
       'name,kind,sizeM.__proto__.x,constructor.prototype.y,__proto__.z,__proto__',

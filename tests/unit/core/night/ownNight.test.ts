@@ -58,7 +58,7 @@ function derived(answers: OwnAnswers): NightStatic {
     limits: settingOf([], 'limits'),
     schools: settingOf([], 'schools'),
   };
-  const found = deriveNight(stored as never, nightId, NOW);
+  const found = deriveNight(stored, nightId, NOW);
   if (found.state !== 'night') throw new Error(`the night is ${found.state}: ${JSON.stringify(found)}`);
   return found.night;
 }
