@@ -35,6 +35,7 @@ const benches = [
   },
   { path: 'watch', Page: page(async () => (await import('../features/watch/WatchBench.tsx')).WatchBench) },
   { path: 'logbook', Page: page(async () => (await import('../features/logbook/LogbookBench.tsx')).LogbookBench) },
+  { path: 'tonight', Page: page(async () => (await import('../features/tonight/TonightPage.tsx')).TonightPage) },
   {
     path: 'card',
     Page: page(async () => (await import('../features/night-card/NightCardPage.tsx')).NightCardPage),
@@ -43,6 +44,7 @@ const benches = [
 
 const Kit = page(async () => (await import('../features/kit/KitPage.tsx')).KitPage);
 const Sites = page(async () => (await import('../features/sites/SitesPage.tsx')).SitesPage);
+const Start = page(async () => (await import('../features/start/StartPage.tsx')).StartPage);
 const Help = page(async () => (await import('./HelpPage.tsx')).HelpPage);
 const Data = page(async () => (await import('../features/data/DataPage.tsx')).DataPage);
 
@@ -63,6 +65,7 @@ function Pages() {
           <Route element={<PlainFrame />}>
             <Route path="/kit/:kind?/:id?" element={<Kit />} />
             <Route path="/sites/:id?" element={<Sites />} />
+            <Route path="/start" element={<Start />} />
             <Route path="/data" element={<Data />} />
             <Route path="/help/:topic?" element={<Help />} />
             <Route path="*" element={<NotFound />} />

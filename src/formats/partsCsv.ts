@@ -120,7 +120,7 @@ function completed(body: Record<string, unknown>, kind: PartKind): Record<string
   // What a schema lets be left out is left out.
   const shape: Record<string, z.ZodType> = partKinds[kind];
   const missing = Object.entries(shape).flatMap(([field, schema]) =>
-    schema.isOptional() ? [] : [[field, null] as const],
+    schema.safeParse(undefined).success ? [] : [[field, null] as const],
   );
   const given = Object.entries(body).map(([key, value]) => [key, isEmpty(value) ? null : value] as const);
   return Object.fromEntries([...missing, ...given]);

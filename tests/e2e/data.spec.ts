@@ -37,8 +37,8 @@ test('export, wipe, import: the same state byte for byte', async ({ page }) => {
   await page.getByRole('dialog').getByRole('button', { name: 'Remove everything' }).click();
   await expect(page.getByRole('button', { name: 'readings (0)' })).toBeVisible();
   await open(page, '/');
-  await expect(page.getByRole('heading', { name: 'Welcome' })).toBeVisible();
-  await page.getByRole('button', { name: 'Bring in a file' }).click();
+  await expect(page.getByRole('heading', { name: 'Your own night' })).toBeVisible();
+  await page.getByRole('link', { name: 'Bring in a file' }).click();
   await choose(page, before);
   await expect(page.getByText(/New here: .*readings/)).toBeVisible();
   await page.getByRole('button', { name: 'Replace everything here' }).click();

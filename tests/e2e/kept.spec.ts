@@ -169,9 +169,9 @@ test('without a copy one begins anew, and the loss is said once', async ({ page 
   await page.goto(`/?now=${NOW}`);
   await expect(page.getByText('This browser holds no copy')).toBeVisible();
   await page.getByRole('button', { name: 'Begin anew without it' }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Welcome');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Your own night');
   await page.reload();
-  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Welcome');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Your own night');
 });
 
 test('copies are made when the page hides, told on Data, and one can be looked at', async ({ page }) => {

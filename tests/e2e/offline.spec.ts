@@ -1,33 +1,9 @@
 import { expect, test, type Page } from '@playwright/test';
-import express from 'express';
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import { join } from 'node:path';
 import { createApp } from '../../server/app.ts';
+import { dist, listen, plainHost, stop } from './hosts.ts';
 import { NOW, readTape, sentence } from './support.ts';
 
-const dist = join(import.meta.dirname, '..', '..', 'dist');
-
 test.use({ serviceWorkers: 'allow' });
-
-/** A plain host: files under a sub-path, a 404 page, and nothing else. */
-function plainHost(): express.Express {
-  const app = express();
-  app.use('/fields/owl', express.static(dist));
-  app.use((_request, response) => response.status(404).sendFile(join(dist, '404.html')));
-  return app;
-}
-
-async function listen(app: express.Express): Promise<{ server: Server; address: string }> {
-  const server = app.listen(0, '127.0.0.1');
-  await new Promise((resolve) => server.once('listening', resolve));
-  return { server, address: `http://127.0.0.1:${(server.address() as AddressInfo).port}` };
-}
-
-async function stop(server: Server): Promise<void> {
-  server.closeAllConnections();
-  await new Promise((resolve) => server.close(resolve));
-}
 
 /** Waits until the whole build is kept on the device. */
 async function kept(page: Page): Promise<void> {
@@ -94,7 +70,7 @@ test('on a plain host under a sub-path: first visit, deep address, and without t
   const problems: string[] = [];
   page.on('pageerror', (error) => problems.push(error.message));
   await page.goto(`${address}/fields/owl/`);
-  await expect(page.getByRole('heading', { name: 'Welcome' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Your own night' })).toBeVisible();
   await page.goto(`${address}/fields/owl/help`);
   await expect(page.getByRole('heading', { name: 'Help' })).toBeVisible();
   expect(new URL(page.url()).pathname).toBe('/fields/owl/help');

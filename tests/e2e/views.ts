@@ -15,6 +15,7 @@ export const BENCHES: readonly View[] = [
   [`${HERON}/balance?tab=dec`, 'Balance'],
   [`${HERON}/level?tab=level`, 'Level and bearing'],
   [`${HERON}/polar`, 'Polar alignment'],
+  [`${HERON}/tonight`, 'Tonight'],
   [`${HERON}/level?tab=latitude`, 'Level and bearing'],
   [`${WAGTAIL}/polar`, 'Polar alignment'],
   [`${HERON}/pointing`, 'Focus and pointing'],
@@ -43,8 +44,11 @@ const VIEWS: readonly View[] = [
   ['/kit/parts/demo-heron-mount', 'Mid-size belt-driven German mount'],
   ['/kit/rigs/demo-heron', 'Heron'],
   ['/sites/demo-estrela', 'Serra da Estrela'],
+  ['/start', 'Your own night'],
   ['/help', 'Help'],
+  ['/start?screen=carries', 'Your own night'],
   ['/no/such/page', 'Nothing here'],
+  ['/start?screen=looks', 'Your own night'],
 ];
 
 /** Runs that go through all views share the work; neighbours keep different headings. */

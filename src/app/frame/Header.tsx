@@ -49,6 +49,15 @@ function Tools() {
   );
 }
 
+/** As long as the shown night is invented. */
+function DemoMark() {
+  return (
+    <Link to="/start" className="demo-mark">
+      <strong>Demo</strong> <span>Start your own</span>
+    </Link>
+  );
+}
+
 /** Mark, night, tools, clocks, lights. */
 export function Header({ night }: { night: NightStatic | null }) {
   return (
@@ -58,6 +67,7 @@ export function Header({ night }: { night: NightStatic | null }) {
         <span>Tidy Owl</span>
       </Link>
       <NightSwitcher night={night} />
+      {night?.records.night.origin === 'demo' && <DemoMark />}
       <div className="spacer" />
       <Tools />
       {night && <Clocks />}

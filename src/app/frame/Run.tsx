@@ -4,6 +4,7 @@ import type { RunGroup, Stop } from '../../core/night/plan/run.ts';
 import { isShown, stopPath } from '../../session/paths.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { leftOutWords, ORDER_REASONS, STATION_STATE_WORDS, stopName } from '../../text/stations.ts';
+import { TONIGHT } from '../../text/tonightWords.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { keyOf, COMMANDS } from '../commands/commands.ts';
 import { useShortcutSetting } from '../commands/CommandProvider.tsx';
@@ -55,12 +56,35 @@ function OrderNote() {
   );
 }
 
+/** The first answers stand before every run. */
+function TonightLink() {
+  const { records } = useNight();
+  const { pathname, search } = useLocation();
+  const at = new URLSearchParams(search).get('at');
+  return (
+    <div>
+      <ol>
+        <li>
+          <Link
+            to={stopPath(records.night.id, { step: 'tonight', visit: null }, at)}
+            aria-current={pathname.endsWith('/tonight') ? 'page' : undefined}
+          >
+            <StateMark state="none" />
+            <span>{TONIGHT.title}</span>
+          </Link>
+        </li>
+      </ol>
+    </div>
+  );
+}
+
 /** The stops of the night in the order of this mount, grouped. */
 export function Run() {
   const { run } = useNight();
   return (
     <nav className="run" aria-label="The run">
       <div>
+        <TonightLink />
         {GROUPS.map((group) => (
           <div key={group}>
             <h2>{group}</h2>

@@ -20,11 +20,20 @@ export type Tonight = {
     viewAngleDeg: number;
     reading: number | null;
     engraving: Engraving | null;
-    finder: boolean;
+    /** `usual`: nobody said what is engraved on it. */
+    finder: 'none' | 'usual' | 'own';
   } | null;
   /** The longest sub of which nine in ten stay usable; `byEye`: once the star stands at its mark, for nobody looked yet. */
-  sub: { longestS: number | null; shortestS: number; byEye: boolean } | null;
-  weight: { positionM: number; inRange: boolean } | null;
+  /** `orMore`: nothing longer was asked for. */
+  sub: {
+    longestS: number | null;
+    shortestS: number;
+    byEye: boolean;
+    orMore: boolean;
+    motion: 'guided' | 'usualDrive' | 'ownDrive';
+  } | null;
+  /** `guessed`: a mass or a place that moves it was never measured. */
+  weight: { positionM: number; inRange: boolean; guessed: boolean } | null;
   meridian: { target: string; flipMs: number | null; transitMs: number; flips: boolean } | null;
 };
 
@@ -32,8 +41,16 @@ function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
   if (!stars) return null;
   const byEye = night.numbers.mount?.mountKind !== 'altAzimuth' && poleOfNight(night.records).basis === 'untouched';
   const polar = byEye ? ({ known: 'size', errorArcmin: ASSUMED.polarErrorByEyeArcmin } as const) : stars.sub.polar;
-  const { longestS, shortestS } = usableOfNight(night, { ...stars.sub, polar });
-  return { longestS, shortestS, byEye };
+  const { longestS, shortestS, curve } = usableOfNight(night, { ...stars.sub, polar });
+  const { tracking } = stars.sub;
+  const measured = night.budget?.sources.periodicError?.basis === 'measured';
+  return {
+    longestS,
+    shortestS,
+    byEye,
+    orMore: longestS === curve.at(-1)?.exposureS,
+    motion: tracking.guided ? 'guided' : measured ? 'ownDrive' : 'usualDrive',
+  };
 }
 
 function dialOf({ records, numbers }: NightStatic, { poleStar }: NightAt): Tonight['dial'] {
@@ -44,8 +61,18 @@ function dialOf({ records, numbers }: NightStatic, { poleStar }: NightAt): Tonig
     viewAngleDeg: belongs.angleDeg,
     reading,
     engraving: engravingOf(finder),
-    finder: finder !== null,
+    finder: finder === null ? 'none' : numbers.mount?.massBasis === 'assumed' ? 'usual' : 'own',
   };
+}
+
+/** Does anything that hangs on the axis stand or weigh as a guess? */
+function isGuessed({ records, numbers: { masses } }: NightStatic): boolean {
+  const pieces = [...masses.tubeSide, ...masses.weights];
+  return (
+    masses.barBasis === 'assumed' ||
+    pieces.some((p) => p.massBasis === 'assumed') ||
+    records.rig.placed.some((p) => p.placeBasis === 'assumed' && p.on !== 'ground')
+  );
 }
 
 export function tonight(night: NightStatic, at: NightAt): Tonight {
@@ -62,7 +89,10 @@ export function tonight(night: NightStatic, at: NightAt): Tonight {
     latitude: equatorial ? { scaleDeg: scale.scaleDeg, biasKnown: scale.bias !== null } : null,
     dial: equatorial ? dialOf(night, at) : null,
     sub: subOf(night, at),
-    weight: bar && bar.found.positionM !== null ? { positionM: bar.found.positionM, inRange: bar.found.inRange } : null,
+    weight:
+      bar && bar.found.positionM !== null
+        ? { positionM: bar.found.positionM, inRange: bar.found.inRange, guessed: isGuessed(night) }
+        : null,
     meridian:
       target && targetSky
         ? { target: target.name, flipMs: plan?.flip?.startMs ?? null, transitMs: targetSky.transit.transitMs, flips }

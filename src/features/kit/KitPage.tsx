@@ -19,6 +19,15 @@ const KINDS = ['rigs', 'parts', 'targets'] as const;
 type Kind = (typeof KINDS)[number];
 const KIND_NAMES: Record<Kind, string> = { rigs: 'Rigs', parts: 'Parts', targets: 'Targets' };
 
+/** For who has none yet. */
+function StartLink() {
+  return (
+    <p className="mb-2">
+      <Link to="/start">Start your own night</Link>: three questions make rig, site and night.
+    </p>
+  );
+}
+
 function KindTabs({ kind }: { kind: Kind }) {
   const navigate = useNavigate();
   return (
@@ -150,6 +159,7 @@ export function KitPage() {
     <div className="kit">
       <div>
         <KindTabs kind={kind} />
+        <StartLink />
         <List kind={kind} openId={id} />
         <AddButton kind={kind} />
       </div>

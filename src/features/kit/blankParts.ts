@@ -11,6 +11,7 @@ export const BLANK_PART: Record<PartKind, Record<string, unknown>> = {
     drive: 'worm',
     belt: false,
     homeMarks: false,
+    towardPole: null,
     wormTeeth: null,
     drivePeriodS: null,
     ratedKg: null,

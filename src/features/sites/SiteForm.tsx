@@ -1,17 +1,16 @@
-import { useState } from 'react';
-import { Button } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { z } from 'zod';
 import { siteSchema, type Site } from '../../core/records/site.ts';
 import { magneticField } from '../../core/sky/magnetic.ts';
 import { isKnownZone } from '../../core/time/civil.ts';
-import { formatDegMinSec } from '../../core/units/sexagesimal.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import { EditConflict } from '../../session/EditConflict.tsx';
+import { FromDevice } from '../../session/FromDevice.tsx';
+import type { DevicePlace } from '../../session/useDevicePlace.ts';
 import { useHeadForm } from '../../session/useHeadForm.ts';
-import { LATITUDE_LETTERS, LONGITUDE_LETTERS } from '../../text/format.ts';
 import { modelYearsWords } from '../../text/levelWords.ts';
-import { AngleField, QuantityField, TextField } from '../../ui/form/Fields.tsx';
+import { CoordinateFields } from '../../ui/form/CoordinateFields.tsx';
+import { QuantityField, TextField } from '../../ui/form/Fields.tsx';
 import { LOWEST_IMAGING_ALT_DEG } from '../../core/night/plan/darkness.ts';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { SaveBar } from '../../ui/form/SaveBar.tsx';
@@ -55,36 +54,14 @@ type Fields = {
 };
 type Form = UseFormReturn<Fields, unknown, z.infer<typeof formSchema>>;
 
-/** Asks the browser for the place, when it has one and the user allows it. */
-function FromDevice({ form }: { form: Form }) {
-  const [state, setState] = useState<'idle' | 'asking' | 'refused'>('idle');
-  const ask = (): void => {
-    setState('asking');
-    navigator.geolocation.getCurrentPosition(
-      ({ coords }) => {
-        form.setValue('latDeg', Number(coords.latitude.toFixed(5)), { shouldDirty: true });
-        form.setValue('lonDeg', Number(coords.longitude.toFixed(5)), { shouldDirty: true });
-        if (coords.altitude !== null) form.setValue('elevationM', Math.round(coords.altitude), { shouldDirty: true });
-        form.setValue('zoneIana', Intl.DateTimeFormat().resolvedOptions().timeZone, { shouldDirty: true });
-        setState('idle');
-      },
-      () => setState('refused'),
-      { enableHighAccuracy: true, timeout: 20_000 },
-    );
+/** What the device tells of its place goes into the form. */
+function fromDevice(form: Form) {
+  return ({ latDeg: lat, lonDeg: lon, elevationM: height, zoneIana }: DevicePlace): void => {
+    form.setValue('latDeg', lat, { shouldDirty: true });
+    form.setValue('lonDeg', lon, { shouldDirty: true });
+    if (height !== null) form.setValue('elevationM', height, { shouldDirty: true });
+    form.setValue('zoneIana', zoneIana, { shouldDirty: true });
   };
-  if (!('geolocation' in navigator)) return null;
-  return (
-    <div className="my-2">
-      <Button variant="outline" onClick={ask} disabled={state === 'asking'}>
-        {state === 'asking' ? 'Asking this device…' : 'Use this device’s place'}
-      </Button>
-      {state === 'refused' && (
-        <p className="mb-0" role="alert">
-          The device did not tell its place. Nothing was changed. Allow location for this page, or type the coordinates.
-        </p>
-      )}
-    </div>
-  );
 }
 
 /** What a compass will show there, today. */
@@ -151,25 +128,10 @@ export function SiteForm({ site }: { site: Site | null }) {
     <FormProvider {...form}>
       <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate>
         <PageTitle>{site ? site.name : 'New site'}</PageTitle>
-        <FromDevice form={form} />
+        <FromDevice found={fromDevice(form)} />
         <div className="fields">
           <TextField name="name" label="Name" />
-          <AngleField
-            name="latDeg"
-            label="Latitude"
-            unit="°"
-            limits={{ min: -90, max: 90, letters: LATITUDE_LETTERS }}
-            show={(v) => (v < 0 ? `${formatDegMinSec(-v)} S` : formatDegMinSec(v))}
-            hint="40.33, or 40 19 48 N"
-          />
-          <AngleField
-            name="lonDeg"
-            label="Longitude"
-            unit="°"
-            limits={{ min: -180, max: 180, letters: LONGITUDE_LETTERS }}
-            show={(v) => (v < 0 ? `${formatDegMinSec(-v)} W` : formatDegMinSec(v))}
-            hint="−7.60, or 7 36 W"
-          />
+          <CoordinateFields />
           <QuantityField name="elevationM" label="Elevation" kind="elevation" system={format.system} />
           <QuantityField
             name="lowestAltDeg"

@@ -1,0 +1,165 @@
+/** Three screens from nothing to a night of one's own. */
+import { useEffect } from 'react';
+import { Button } from 'react-bootstrap';
+import { FormProvider, useForm, useWatch, type UseFormReturn } from 'react-hook-form';
+import { Link, useNavigate, useSearchParams } from 'react-router';
+import { ownNight } from '../../core/night/plan/ownNight.ts';
+import { ok, type Result } from '../../core/result.ts';
+import { useSession, useShared } from '../../session/session.ts';
+import { useBusy, useWrite } from '../../session/useWrite.ts';
+import { createTogether } from '../../storage/createTogether.ts';
+import type { WriteCode } from '../../storage/transact.ts';
+import {
+  CARRIER_WORDS,
+  pieceName,
+  placeName,
+  rigNameOf,
+  SCREENS,
+  SIZE_WORDS,
+  START,
+  targetName,
+  type Screen,
+} from '../../text/startWords.ts';
+import { formResolver } from '../../ui/form/formResolver.ts';
+import { PageTitle } from '../../ui/PageTitle.tsx';
+import { Said } from '../../ui/Said.tsx';
+import {
+  answersSchema,
+  ASKED,
+  forgetDraft,
+  keepDraft,
+  keptDraft,
+  ownAnswers,
+  type Answers,
+  type Draft,
+} from './answers.ts';
+import { Carries, Looks, Where } from './screens.tsx';
+import { zoneOf } from './zoneOf.ts';
+
+const SHOWN: Record<Screen, () => React.JSX.Element> = { where: Where, carries: Carries, looks: Looks };
+
+/** What is known so far, above the question. */
+function Strip({ screen }: { screen: Screen }) {
+  const { latDeg, lonDeg, carrier, size, opticsKind, focalMm } = useWatch<Draft>();
+  const at = SCREENS.indexOf(screen);
+  const known = [
+    typeof latDeg === 'number' && typeof lonDeg === 'number' ? placeName(latDeg, lonDeg) : null,
+    carrier && size ? `${CARRIER_WORDS[carrier].name}, ${SIZE_WORDS[size].toLowerCase()}` : null,
+    at === 2 && opticsKind && typeof focalMm === 'number' ? rigNameOf(opticsKind, focalMm) : null,
+  ];
+  return (
+    <ol className="start-strip" aria-label="What is known so far">
+      {SCREENS.map((one, i) => (
+        <li key={one} aria-current={one === screen ? 'step' : undefined}>
+          <span className="figures">{i + 1}</span> {known[i] ?? START.unknown[one]}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+function useScreen(): [Screen, (screen: Screen) => void] {
+  const [params, setParams] = useSearchParams();
+  const asked = params.get('screen');
+  const go = (screen: Screen): void => {
+    setParams((before) => {
+      before.set('screen', screen);
+      return before;
+    });
+  };
+  return [SCREENS.find((s) => s === asked) ?? 'where', go];
+}
+
+/** Makes the night and goes to its first answers. */
+function useMake(): (answers: Answers) => Promise<void> {
+  const { clock } = useSession();
+  const { notify } = useShared();
+  const write = useWrite();
+  const navigate = useNavigate();
+  return async (answers) => {
+    const found = answers.zoneIana === '' ? await zoneOf(answers.latDeg, answers.lonDeg) : answers.zoneIana;
+    if (found === null) notify(START.zoneFailed);
+    const own = ownAnswers(answers, found ?? Intl.DateTimeFormat().resolvedOptions().timeZone);
+    const made = await write(
+      ['start', own],
+      async (w): Promise<Result<string, WriteCode>> => {
+        const { nightId, records } = ownNight(own, clock.nowMs(), {
+          newId: () => w.newId(),
+          nameOf: (piece, massKg) => pieceName(piece, massKg, { carrier: own.rig.carrier, rigName: own.rigName }),
+          targetName,
+        });
+        const written = await createTogether(w, own.rigName, records);
+        return written.ok ? ok(nightId) : written;
+      },
+      START.made,
+    );
+    if (!made.ok) return;
+    forgetDraft();
+    void navigate(`/n/${made.value}/tonight`);
+  };
+}
+
+function useKept(form: UseFormReturn<Draft, unknown, Answers>): void {
+  useEffect(() => {
+    const { unsubscribe } = form.watch((draft) => keepDraft(draft as Draft));
+    return unsubscribe;
+  }, [form]);
+}
+
+export function StartPage() {
+  const [screen, go] = useScreen();
+  const form = useForm<Draft, unknown, Answers>({
+    resolver: formResolver(answersSchema),
+    defaultValues: keptDraft(),
+  });
+  useKept(form);
+  const busy = useBusy();
+  const make = useMake();
+  const at = SCREENS.indexOf(screen);
+  const next = SCREENS[at + 1];
+  const before = SCREENS[at - 1];
+  const submit = async (): Promise<void> => {
+    if (next) {
+      if (await form.trigger(ASKED[screen])) go(next);
+      return;
+    }
+    // A reload may have come to a later screen than what was answered.
+    for (const one of SCREENS) {
+      if (await form.trigger(ASKED[one])) continue;
+      go(one);
+      return;
+    }
+    await form.handleSubmit(make)();
+  };
+  const Screen = SHOWN[screen];
+  return (
+    <FormProvider {...form}>
+      <form
+        className="start"
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void submit();
+        }}
+      >
+        <PageTitle>{START.title}</PageTitle>
+        <Strip screen={screen} />
+        <p className="sentence" aria-live="polite">
+          <Said said={START.sentences[screen]} />
+        </p>
+        <Screen />
+        <div className="actions">
+          {before && (
+            <Button variant="outline" onClick={() => go(before)}>
+              {START.back}
+            </Button>
+          )}
+          <Button variant="primary" type="submit" aria-disabled={busy}>
+            {next ? START.next : START.done}
+          </Button>
+          {at === 0 && <Link to="/data">{START.bringIn}</Link>}
+        </div>
+      </form>
+    </FormProvider>
+  );
+}

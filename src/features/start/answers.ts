@@ -1,0 +1,100 @@
+/** What the first screens ask, and what is kept of it on this device until the night is made. */
+import { z } from 'zod';
+import { siteSchema } from '../../core/records/site.ts';
+import { partKinds } from '../../core/records/part.ts';
+import { CARRIERS, SIZES } from '../../core/rig/dressing/carriers.ts';
+import { OPTICS_KINDS, SENSORS, type SensorFormat } from '../../core/rig/dressing/looks.ts';
+import type { OwnAnswers } from '../../core/night/plan/ownNight.ts';
+import { placeName, rigNameOf, type Screen } from '../../text/startWords.ts';
+
+const { latDeg, lonDeg } = siteSchema.shape;
+const { focalMm, apertureMm } = partKinds.tube;
+const FORMATS = Object.keys(SENSORS) as [SensorFormat, ...SensorFormat[]];
+
+export const answersSchema = z
+  .object({
+    placeName: z.string(),
+    latDeg,
+    lonDeg,
+    /** Empty: to be found from the place. */
+    zoneIana: z.string(),
+    carrier: z.enum(CARRIERS, 'Choose one.'),
+    size: z.enum(SIZES),
+    finder: z.enum(['twelveHour', 'none']),
+    opticsKind: z.enum(OPTICS_KINDS),
+    focalMm,
+    fNumber: z.number().min(0.7).max(64).nullable(),
+    apertureMm: apertureMm.nullable(),
+    format: z.enum(FORMATS),
+    megapixels: z.number().min(0.3).max(200),
+    guided: z.boolean(),
+  })
+  .refine((a) => a.opticsKind === 'lens' || a.apertureMm !== null, { path: ['apertureMm'], message: 'Type a number.' });
+export type Answers = z.infer<typeof answersSchema>;
+/** While typing nothing may be chosen yet, and numbers may be missing. */
+export type Draft = Omit<Answers, 'latDeg' | 'lonDeg' | 'carrier' | 'focalMm' | 'megapixels'> & {
+  latDeg: number | null;
+  lonDeg: number | null;
+  carrier: Answers['carrier'] | '';
+  focalMm: number | null;
+  megapixels: number | null;
+};
+
+export const FIRST_DRAFT: Draft = {
+  placeName: '',
+  latDeg: null,
+  lonDeg: null,
+  zoneIana: '',
+  carrier: '',
+  size: 'middle',
+  finder: 'twelveHour',
+  opticsKind: 'lens',
+  focalMm: 135,
+  fNumber: null,
+  apertureMm: null,
+  format: 'reduced',
+  megapixels: 24,
+  guided: false,
+};
+
+/** Which fields a screen asks. */
+export const ASKED: Record<Screen, (keyof Draft)[]> = {
+  where: ['latDeg', 'lonDeg'],
+  carries: ['carrier', 'size', 'finder'],
+  looks: ['opticsKind', 'focalMm', 'fNumber', 'apertureMm', 'format', 'megapixels', 'guided'],
+};
+
+const KEY = 'tidy-owl-start';
+
+/** What was answered before a reload; damaged or older text counts as nothing. */
+export function keptDraft(): Draft {
+  try {
+    const kept: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');
+    return typeof kept === 'object' ? { ...FIRST_DRAFT, ...kept } : FIRST_DRAFT;
+  } catch {
+    return FIRST_DRAFT;
+  }
+}
+export const keepDraft = (draft: Draft): void => localStorage.setItem(KEY, JSON.stringify(draft));
+export const forgetDraft = (): void => localStorage.removeItem(KEY);
+
+export function ownAnswers(a: Answers, zoneIana: string): OwnAnswers {
+  const aperture = a.opticsKind === 'lens' ? (a.fNumber === null ? null : a.focalMm / a.fNumber) : a.apertureMm;
+  return {
+    where: {
+      name: a.placeName.trim() === '' ? placeName(a.latDeg, a.lonDeg) : a.placeName.trim(),
+      latDeg: a.latDeg,
+      lonDeg: a.lonDeg,
+      zoneIana,
+    },
+    rig: {
+      carrier: a.carrier,
+      size: a.size,
+      finder: a.finder,
+      optics: { kind: a.opticsKind, focalMm: a.focalMm, apertureMm: aperture },
+      sensor: { format: a.format, megapixels: a.megapixels },
+      guided: a.guided,
+    },
+    rigName: rigNameOf(a.opticsKind, a.focalMm),
+  };
+}

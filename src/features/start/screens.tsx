@@ -1,0 +1,108 @@
+/** The three screens: one question each. */
+import { useFormContext, useWatch } from 'react-hook-form';
+import { CARRIERS, SIZES, usualCarrier } from '../../core/rig/dressing/carriers.ts';
+import { OPTICS_KINDS, SENSORS, type SensorFormat } from '../../core/rig/dressing/looks.ts';
+import { FromDevice } from '../../session/FromDevice.tsx';
+import { useShared } from '../../session/session.ts';
+import { CARRIER_WORDS, OPTICS_WORDS, sensorWords, SIZE_WORDS, sizeWords, START } from '../../text/startWords.ts';
+import { CoordinateFields } from '../../ui/form/CoordinateFields.tsx';
+import { CheckField, QuantityField, SelectField } from '../../ui/form/Fields.tsx';
+import { CarrierPicture } from '../../ui/instruments/CarrierPicture.tsx';
+import type { Draft } from './answers.ts';
+import { Picks } from './Picks.tsx';
+
+export function Where() {
+  const form = useFormContext<Draft>();
+  return (
+    <>
+      <FromDevice
+        found={({ latDeg, lonDeg, zoneIana }) => {
+          form.setValue('latDeg', latDeg, { shouldValidate: true });
+          form.setValue('lonDeg', lonDeg, { shouldValidate: true });
+          form.setValue('zoneIana', zoneIana);
+        }}
+      />
+      <div className="fields">
+        <CoordinateFields />
+      </div>
+      <p className="soft">{START.placeHow}</p>
+    </>
+  );
+}
+
+export function Carries() {
+  const { format } = useShared();
+  const { carrier } = useWatch<Draft>();
+  return (
+    <>
+      <Picks
+        name="carrier"
+        legend="What carries it"
+        hideLegend
+        className="pictures"
+        options={CARRIERS}
+        show={(one) => (
+          <>
+            <CarrierPicture carrier={one} />
+            <strong>{CARRIER_WORDS[one].name}</strong>
+            <span className="soft">{CARRIER_WORDS[one].what}</span>
+          </>
+        )}
+      />
+      <Picks
+        name="size"
+        legend="How large it is among its kind"
+        className="words"
+        options={SIZES}
+        show={(one) => (
+          <span>{carrier ? sizeWords(one, usualCarrier(carrier, one).ratedKg, format) : SIZE_WORDS[one]}</span>
+        )}
+      />
+      {carrier && usualCarrier(carrier, 'middle').hasFinder && (
+        <Picks
+          name="finder"
+          legend="A finder through its polar axis"
+          className="words"
+          options={['twelveHour', 'none'] as const}
+          show={(one) => <span>{one === 'twelveHour' ? 'Yes, with hours around it' : 'None, or not sure'}</span>}
+        />
+      )}
+    </>
+  );
+}
+
+const FORMATS = (Object.keys(SENSORS) as SensorFormat[]).map((value) => ({ value, label: sensorWords(value) }));
+
+export function Looks() {
+  const { format } = useShared();
+  const { opticsKind } = useWatch<Draft>();
+  return (
+    <>
+      <Picks
+        name="opticsKind"
+        legend="What looks"
+        hideLegend
+        className="words"
+        options={OPTICS_KINDS}
+        show={(one) => <span>{OPTICS_WORDS[one]}</span>}
+      />
+      <div className="fields">
+        <QuantityField name="focalMm" label="Focal length" kind="opticsMm" system={format.system} />
+        {opticsKind === 'lens' ? (
+          <QuantityField
+            name="fNumber"
+            label="f-number"
+            kind="ratio"
+            system={format.system}
+            hint="As it will be set. Empty: f/4 is taken."
+          />
+        ) : (
+          <QuantityField name="apertureMm" label="Aperture" kind="opticsMm" system={format.system} />
+        )}
+        <QuantityField name="megapixels" label="Megapixels" kind="ratio" system={format.system} />
+        <SelectField name="format" label="Sensor" options={FORMATS} wide />
+        <CheckField name="guided" label="A guide camera steers it" wide />
+      </div>
+    </>
+  );
+}

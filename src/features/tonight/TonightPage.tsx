@@ -1,0 +1,75 @@
+/** The first answers: six lines about this night, each with its instrument in small and the way to its bench. */
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { tonight, type Tonight } from '../../core/night/tonight.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { useNightAt } from '../../session/useTime.ts';
+import { TONIGHT, tonightLines, type Line } from '../../text/tonightWords.ts';
+import { BenchLayout } from '../../ui/BenchLayout.tsx';
+import {
+  BarGlyph,
+  CompassGlyph,
+  DialGlyph,
+  LatitudeGlyph,
+  MeridianGlyph,
+  SubGlyph,
+} from '../../ui/instruments/TonightGlyphs.tsx';
+
+function Row({ line, children }: { line: Line | null; children: ReactNode }) {
+  if (!line) return null;
+  return (
+    <li>
+      <Link to={`../${line.to}`} relative="path">
+        {children}
+        <span>
+          <span className="name">{line.name}</span>
+          <strong className="figures">{line.value}</strong>
+          <span className="soft">{line.rests}</span>
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+/** How far along its bar a weight stands. */
+function shareOf(answers: Tonight, barRangeM: readonly [number, number] | undefined): number {
+  if (!answers.weight || !barRangeM) return 0;
+  return (answers.weight.positionM - barRangeM[0]) / (barRangeM[1] - barRangeM[0]);
+}
+
+export function TonightPage() {
+  const night = useNight();
+  const at = useNightAt();
+  const { format } = useShared();
+  const answers = tonight(night, at);
+  const lines = tonightLines(answers, format);
+  return (
+    <BenchLayout
+      title={TONIGHT.title}
+      sentence={TONIGHT.sentence}
+      reason={TONIGHT.reason}
+      instrumentName="The six lines"
+    >
+      <ol className="tonight">
+        <Row line={lines.bearing}>
+          <CompassGlyph compassDeg={answers.bearing.compassDeg} />
+        </Row>
+        <Row line={lines.latitude}>
+          <LatitudeGlyph scaleDeg={answers.latitude?.scaleDeg ?? 0} />
+        </Row>
+        <Row line={lines.dial}>
+          <DialGlyph viewAngleDeg={answers.dial?.viewAngleDeg ?? 0} />
+        </Row>
+        <Row line={lines.sub}>
+          <SubGlyph />
+        </Row>
+        <Row line={lines.weight}>
+          <BarGlyph share={shareOf(answers, night.bar?.rig.input.barRangeM)} />
+        </Row>
+        <Row line={lines.meridian}>
+          <MeridianGlyph />
+        </Row>
+      </ol>
+    </BenchLayout>
+  );
+}

@@ -1,0 +1,88 @@
+/** Words of the first three screens and of what they make. */
+import type { Carrier, Size } from '../core/rig/dressing/carriers.ts';
+import type { Piece } from '../core/rig/dressing/dressRig.ts';
+import { SENSORS, type OpticsKind, type SensorFormat } from '../core/rig/dressing/looks.ts';
+import type { Format } from './format.ts';
+
+export const SCREENS = ['where', 'carries', 'looks'] as const;
+export type Screen = (typeof SCREENS)[number];
+
+export const START = {
+  title: 'Your own night',
+  sentences: {
+    where: 'Say **where you stand**: the sky follows from it.',
+    carries: 'Choose **what carries it**. Sizes and weights are guessed, and asked for later, where they matter.',
+    looks: 'Say **what looks**: two numbers of the lens or tube, and the sensor.',
+  },
+  unknown: { where: 'Place', carries: 'Mount', looks: 'Lens and sensor' },
+  next: 'Next',
+  back: 'Back',
+  done: 'Show my night',
+  placeHow: 'Coordinates as a map tells them. The time zone follows from them.',
+  zoneFailed: 'The time zone of this place was not found: this device’s own is taken. Correct it under Sites.',
+  made: 'Your night is ready.',
+  bringIn: 'Bring in a file from another device',
+} as const;
+
+export const CARRIER_WORDS: Record<Carrier, { name: string; what: string }> = {
+  trackerBallHead: { name: 'Small tracker', what: 'the camera on a ball head' },
+  trackerBracket: { name: 'Tracker with bar', what: 'bracket and counterweight' },
+  germanEquatorial: { name: 'German mount', what: 'tube on one side, weights on a bar' },
+  strainWave: { name: 'Strain-wave head', what: 'small, strong, no clutch' },
+  forkOnWedge: { name: 'Fork on a wedge', what: 'arms around the tube, tilted' },
+  altAzimuth: { name: 'Alt-azimuth', what: 'up and down, left and right' },
+};
+
+export const SIZE_WORDS: Record<Size, string> = { small: 'Small', middle: 'Middle', large: 'Large' };
+export const sizeWords = (size: Size, ratedKg: number, f: Format): string =>
+  `${SIZE_WORDS[size]}, rated ${f.quantity(ratedKg, 'mass', 0)}`;
+
+export const OPTICS_WORDS: Record<OpticsKind, string> = {
+  lens: 'Camera lens',
+  refractor: 'Refractor',
+  reflector: 'Reflector',
+  mirrorLens: 'Mirror-lens tube',
+};
+
+const FORMAT_WORDS: Record<SensorFormat, string> = {
+  fullFrame: 'Full frame',
+  reduced: 'Reduced format',
+  fourThirds: 'Four thirds',
+  oneInch: 'One inch',
+  small: 'Small, of a planet camera',
+};
+export const sensorWords = (format: SensorFormat): string =>
+  `${FORMAT_WORDS[format]}, ${SENSORS[format].join(' × ')} mm`;
+
+/** What the parts are called. */
+const PIECE_WORDS: Record<Piece, string> = {
+  mount: 'Mount',
+  tripod: 'Tripod',
+  tube: 'Tube',
+  rings: 'Tube rings',
+  plate: 'Plate under the tube',
+  camera: 'Camera',
+  guideScope: 'Guide scope',
+  ballHead: 'Ball head',
+  bar: 'Counterweight bar',
+  weight: 'Weight',
+};
+
+export function pieceName(piece: Piece, massKg: number, own: { carrier: Carrier; rigName: string }): string {
+  if (piece === 'weight') return `Weight ${massKg} kg`;
+  if (piece === 'mount') return CARRIER_WORDS[own.carrier].name;
+  return piece === 'tube' ? own.rigName : PIECE_WORDS[piece];
+}
+
+/** `135 mm lens`, `750 mm reflector`. */
+export const rigNameOf = (kind: OpticsKind, focalMm: number): string =>
+  `${Math.round(focalMm)} mm ${kind === 'lens' ? 'lens' : OPTICS_WORDS[kind].toLowerCase()}`;
+
+export const targetName = (catalogueId: string, plainName: string): string => `${catalogueId}, ${plainName}`;
+
+/** `40.33° N, 7.60° W`. */
+export function placeName(latDeg: number, lonDeg: number): string {
+  const one = (deg: number, plus: string, minus: string): string =>
+    `${Math.abs(deg).toFixed(2)}° ${deg < 0 ? minus : plus}`;
+  return `${one(latDeg, 'N', 'S')}, ${one(lonDeg, 'E', 'W')}`;
+}

@@ -1,0 +1,125 @@
+/** The six first answers in words: the value for the hand, and what it rests on. */
+import type { Tonight } from '../core/night/tonight.ts';
+import { ASSUMED } from '../core/verdict/assumptions.ts';
+import type { Format } from './format.ts';
+import { clockFaceWords, readingWords } from './polarWords.ts';
+
+export type TonightStep = 'level' | 'polar' | 'tracking' | 'balance' | 'meridian';
+/** `to`: the bench, with its tab. */
+export type Line = { name: string; value: string; rests: string; to: string };
+export type TonightLines = Record<'bearing' | 'latitude' | 'dial' | 'sub' | 'weight' | 'meridian', Line | null>;
+
+export const TONIGHT = {
+  title: 'Tonight',
+  sentence: 'Your night in **six lines**. Each leads to its bench.',
+  reason: 'What is guessed is said below each; it is asked for where it matters.',
+} as const;
+
+function bearingLine({ bearing: { compassDeg, declinationDeg, south } }: Tonight, f: Format): Line {
+  const pole = `true ${south ? 'south' : 'north'}`;
+  const size = f.quantity(Math.abs(declinationDeg), 'angleDeg');
+  return {
+    name: `Point the axis ${pole}`,
+    value: compassDeg === null ? 'by sun or stars' : `compass ${f.quantity(compassDeg, 'angleDeg', 0)}`,
+    rests:
+      compassDeg === null
+        ? 'So near a magnetic pole a compass cannot be trusted.'
+        : `The needle stands ${size} ${declinationDeg < 0 ? 'west' : 'east'} of true here; no iron near it.`,
+    to: 'level',
+  };
+}
+
+const latitudeLine = ({ scaleDeg, biasKnown }: NonNullable<Tonight['latitude']>, f: Format): Line => ({
+  name: 'Set the latitude scale',
+  value: f.quantity(scaleDeg, 'angleDeg'),
+  rests: biasKnown ? 'With what your scale was read to be off.' : 'As if the scale read true and the base were level.',
+  to: 'level?tab=latitude',
+});
+
+function dialLine({ star, viewAngleDeg, reading, engraving, finder }: NonNullable<Tonight['dial']>, f: Format): Line {
+  const face = clockFaceWords(viewAngleDeg);
+  const common = {
+    name: finder !== 'none' ? `Put ${star} on the dial` : `${star} stands beside the pole`,
+    to: 'polar',
+  };
+  if (finder === 'none')
+    return { ...common, value: `at ${face}`, rests: 'Without a finder: as the eye sees it. Align by drift.' };
+  if (reading === null || engraving === null)
+    return { ...common, value: `at ${face}`, rests: 'Of your finder only the view is known.' };
+  return {
+    ...common,
+    value: `at ${readingWords(reading, engraving.numbering, f)}`,
+    rests:
+      finder === 'own'
+        ? 'In your finder’s own engraving and view.'
+        : 'A finder seen upside down with twelve on top is taken: compare yours under Kit.',
+  };
+}
+
+const MOTIONS: Record<NonNullable<Tonight['sub']>['motion'], string> = {
+  guided: 'Guided',
+  usualDrive: 'Drive as usual for its kind',
+  ownDrive: 'Your drive as measured',
+};
+
+function subLine({ longestS, shortestS, byEye, motion, orMore }: NonNullable<Tonight['sub']>, f: Format): Line {
+  const pole = byEye
+    ? `once the star stands at its mark (about ${f.quantity(ASSUMED.polarErrorByEyeArcmin, 'arcmin', 0)} off)`
+    : 'with the pole as it is';
+  return {
+    name: 'Longest sub, nine in ten good',
+    value:
+      longestS === null
+        ? `under ${f.quantity(shortestS, 'seconds', 0)}`
+        : `${f.quantity(longestS, 'seconds', 0)}${orMore ? ' and more' : ''}`,
+    rests: `${MOTIONS[motion]}, seeing ${f.number(ASSUMED.seeingFwhmArcsec, 1)}″, focused, ${pole}.`,
+    to: 'tracking',
+  };
+}
+
+const weightLine = ({ positionM, inRange, guessed }: NonNullable<Tonight['weight']>, f: Format): Line => ({
+  name: 'The weight’s middle, from the axis',
+  value: f.quantity(positionM, 'barLength'),
+  rests: !inRange
+    ? 'Off the bar: another weight is needed.'
+    : guessed
+      ? 'Bar, weights and places are guesses: the tip test finds yours.'
+      : 'From your masses and places; the tip test has the last word.',
+  to: 'balance',
+});
+
+function meridianLine(meridian: Tonight['meridian'], f: Format): Line {
+  if (meridian === null)
+    return {
+      name: 'The meridian',
+      value: 'no target yet',
+      rests: 'Choose one in the night’s settings.',
+      to: 'meridian',
+    };
+  const { target, flipMs, transitMs, flips } = meridian;
+  if (!flips)
+    return {
+      name: `${target} stands highest`,
+      value: f.clock(transitMs),
+      rests: 'This mount never flips.',
+      to: 'meridian',
+    };
+  return {
+    name: flipMs === null ? `${target} crosses the meridian` : `${target}: flip`,
+    value: f.clock(flipMs ?? transitMs),
+    rests:
+      flipMs === null ? 'No flip in the dark hours.' : 'At the end of the sub that crosses; clearance is not measured.',
+    to: 'meridian',
+  };
+}
+
+export function tonightLines(t: Tonight, f: Format): TonightLines {
+  return {
+    bearing: bearingLine(t, f),
+    latitude: t.latitude && latitudeLine(t.latitude, f),
+    dial: t.dial && dialLine(t.dial, f),
+    sub: t.sub && subLine(t.sub, f),
+    weight: t.weight && weightLine(t.weight, f),
+    meridian: meridianLine(t.meridian, f),
+  };
+}

@@ -1,0 +1,123 @@
+/** The instruments of the first answers, small: a compass ring, a latitude quadrant, a dial, a star, a bar, a meridian. */
+const SIZE = 72;
+const MIDDLE = SIZE / 2;
+const RING = 28;
+
+const at = (angleDeg: number, radius: number): [number, number] => {
+  const a = (angleDeg * Math.PI) / 180;
+  return [MIDDLE + radius * Math.sin(a), MIDDLE - radius * Math.cos(a)];
+};
+const Frame = ({ children }: { children: React.ReactNode }) => (
+  <svg
+    className="tonight-glyph"
+    viewBox={`0 0 ${SIZE} ${SIZE}`}
+    width={SIZE}
+    height={SIZE}
+    aria-hidden="true"
+    fill="none"
+  >
+    {children}
+  </svg>
+);
+const Ring = ({ marks }: { marks: number }) => (
+  <>
+    <circle cx={MIDDLE} cy={MIDDLE} r={RING} stroke="var(--line)" strokeWidth="2" fill="var(--sheet)" />
+    {Array.from({ length: marks }, (_, i) => {
+      const [[x1, y1], [x2, y2]] = [at((360 / marks) * i, RING), at((360 / marks) * i, RING - 5)];
+      return <path key={i} d={`M${x1} ${y1}L${x2} ${y2}`} stroke="var(--soft)" strokeWidth="1.5" />;
+    })}
+  </>
+);
+
+/** The needle, and how far from it the pole lies. */
+export function CompassGlyph({ compassDeg }: { compassDeg: number | null }) {
+  const [x, y] = at(compassDeg ?? 0, RING - 4);
+  const [nx, ny] = at(0, RING - 8);
+  return (
+    <Frame>
+      <Ring marks={12} />
+      <path d={`M${MIDDLE} ${MIDDLE}L${nx} ${ny}`} stroke="var(--soft)" strokeWidth="2" strokeDasharray="3 3" />
+      {compassDeg !== null && (
+        <>
+          <path d={`M${MIDDLE} ${MIDDLE}L${x} ${y}`} stroke="var(--action)" strokeWidth="4" strokeLinecap="round" />
+          <circle cx={x} cy={y} r="4" fill="var(--amber)" />
+        </>
+      )}
+    </Frame>
+  );
+}
+
+export function LatitudeGlyph({ scaleDeg }: { scaleDeg: number }) {
+  const [x0, y0, radius] = [12, SIZE - 14, 50];
+  const a = (scaleDeg * Math.PI) / 180;
+  return (
+    <Frame>
+      <path
+        d={`M${x0 + radius} ${y0}A${radius} ${radius} 0 0 0 ${x0} ${y0 - radius}`}
+        stroke="var(--line)"
+        strokeWidth="3"
+      />
+      <path d={`M${x0 + radius} ${y0}H${x0}V${y0 - radius}`} stroke="var(--line)" strokeWidth="1.5" />
+      <path
+        d={`M${x0} ${y0}L${x0 + radius * Math.cos(a)} ${y0 - radius * Math.sin(a)}`}
+        stroke="var(--action)"
+        strokeWidth="4"
+        strokeLinecap="round"
+      />
+    </Frame>
+  );
+}
+
+/** Clockwise from the top, as the view shows it. */
+export function DialGlyph({ viewAngleDeg }: { viewAngleDeg: number }) {
+  const [x, y] = at(viewAngleDeg, RING - 8);
+  return (
+    <Frame>
+      <Ring marks={12} />
+      <path d={`M${MIDDLE - 4} ${MIDDLE}h8M${MIDDLE} ${MIDDLE - 4}v8`} stroke="var(--soft)" strokeWidth="1.5" />
+      <circle cx={x} cy={y} r="4.5" fill="var(--amber)" stroke="var(--ink)" strokeWidth="1" />
+    </Frame>
+  );
+}
+
+export function SubGlyph() {
+  return (
+    <Frame>
+      {Array.from({ length: 4 }, (_, i) => (
+        <path key={i} d={`M${12 + 16 * i} 12V60M12 ${12 + 16 * i}H60`} stroke="var(--line)" strokeWidth="1.5" />
+      ))}
+      <circle cx={MIDDLE} cy={MIDDLE} r="12" fill="var(--action)" />
+    </Frame>
+  );
+}
+
+/** The bar seen level, its weight at a share of what it allows. */
+export function BarGlyph({ share }: { share: number }) {
+  const x = 16 + 44 * Math.min(1, Math.max(0, share));
+  return (
+    <Frame>
+      <path d={`M8 ${MIDDLE}H66`} stroke="var(--soft)" strokeWidth="4" strokeLinecap="round" />
+      <path d={`M8 ${MIDDLE - 14}V${MIDDLE + 14}`} stroke="var(--ink)" strokeWidth="3" />
+      <rect
+        x={x - 7}
+        y={MIDDLE - 13}
+        width="14"
+        height="26"
+        rx="2"
+        fill="var(--tint)"
+        stroke="var(--action)"
+        strokeWidth="3"
+      />
+    </Frame>
+  );
+}
+
+export function MeridianGlyph() {
+  return (
+    <Frame>
+      <path d={`M6 58Q${MIDDLE} -12 66 58`} stroke="var(--action)" strokeWidth="3" />
+      <path d={`M${MIDDLE} 10V62`} stroke="var(--soft)" strokeWidth="2" strokeDasharray="4 4" />
+      <path d={`M${MIDDLE - 6} 62h12l-6 -10z`} fill="var(--amber)" />
+    </Frame>
+  );
+}

@@ -1,0 +1,100 @@
+/** Somebody who has nothing yet: their own night from three screens, on a plain host, without any server of ours. */
+import { expect, test, type Page } from '@playwright/test';
+import type { Server } from 'node:http';
+import { listen, plainHost, stop } from './hosts.ts';
+import { NOW } from './support.ts';
+
+let server: Server;
+let base = '';
+test.beforeAll(async () => {
+  const host = await listen(plainHost());
+  [server, base] = [host.server, `${host.address}/fields/owl`];
+});
+test.afterAll(() => stop(server));
+
+const begin = async (page: Page): Promise<void> => {
+  await page.goto(`${base}/?now=${NOW}`);
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Your own night');
+};
+const line = (page: Page, name: RegExp) => page.locator('.tonight a').filter({ hasText: name });
+
+test.describe('on the phone', () => {
+  test.use({ viewport: { width: 390, height: 844 }, isMobile: true, hasTouch: true });
+
+  test('an answer about one’s own night in three screens and six inputs, and a way to each bench', async ({ page }) => {
+    const problems: string[] = [];
+    page.on('pageerror', (error) => problems.push(error.message));
+    let [screens, inputs] = [1, 0];
+    const enter = async (label: string, value: string): Promise<void> => {
+      inputs += 1;
+      await page.getByLabel(label, { exact: true }).fill(value);
+    };
+    const pick = async (name: RegExp): Promise<void> => {
+      inputs += 1;
+      await page.locator('.pick').filter({ hasText: name }).tap();
+    };
+    const next = async (): Promise<void> => {
+      screens += 1;
+      await page.getByRole('button', { name: 'Next', exact: true }).tap();
+    };
+    await begin(page);
+    await enter('Latitude', '40.33 N');
+    await enter('Longitude', '7.60 W');
+    await next();
+    await pick(/German mount/);
+    await expect(page.locator('.pick').filter({ hasText: 'Middle' })).toContainText('rated 18 kg');
+    await next();
+    // In the middle of it the page is loaded anew.
+    await page.reload();
+    await expect(page.getByLabel('What is known so far')).toContainText('German mount, middle');
+    await pick(/Refractor/);
+    await enter('Focal length', '480');
+    await enter('Aperture', '80');
+    await page.getByRole('button', { name: 'Show my night' }).tap();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tonight');
+    expect(screens).toBeLessThanOrEqual(3);
+    expect(inputs).toBeLessThanOrEqual(6);
+    await expect(line(page, /Point the axis true north/)).toContainText('compass');
+    await expect(line(page, /latitude scale/)).toContainText('40.3°');
+    await expect(line(page, /Put Polaris/)).toContainText('at 8:02');
+    await expect(line(page, /Longest sub/)).toContainText(/\d+ s/);
+    await expect(line(page, /weight’s middle/)).toContainText(/\d+ mm/);
+    await expect(line(page, /: flip|crosses|stands highest/)).toContainText(/\d\d:\d\d/);
+    await line(page, /weight’s middle/).tap();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Balance');
+    await page.reload();
+    await expect(page.getByRole('heading', { level: 1 })).toHaveText('Balance');
+    expect(problems).toEqual([]);
+  });
+});
+
+test('by keyboard alone, in the south, with a tracker; wrong input is refused; one undo takes all back', async ({
+  page,
+}) => {
+  await begin(page);
+  await page.getByLabel('Latitude', { exact: true }).fill('122');
+  await page.getByRole('button', { name: 'Next', exact: true }).press('Enter');
+  await expect(page.getByRole('alert').first()).toBeVisible();
+  await expect(page.getByLabel('Latitude', { exact: true })).toBeVisible();
+  await page.getByLabel('Latitude', { exact: true }).fill('22.75 S');
+  await page.getByLabel('Longitude', { exact: true }).fill('17.2');
+  await page.getByRole('button', { name: 'Next', exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'Next', exact: true }).press('Enter');
+  await expect(page.getByRole('alert')).toHaveText('Choose one.');
+  await page.getByRole('radio', { name: /German mount/ }).focus();
+  await page.keyboard.press('ArrowUp');
+  await page.getByRole('radio', { name: /Small tracker/ }).press(' ');
+  await page.getByRole('radio', { name: /None, or not sure/ }).press(' ');
+  await page.getByRole('button', { name: 'Next', exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'Show my night' }).press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tonight');
+  await expect(line(page, /true south/)).toBeVisible();
+  await expect(line(page, /beside the pole/)).toContainText('Align by drift');
+  await expect(line(page, /weight/)).toHaveCount(0);
+  await expect(line(page, /stands highest/)).toContainText('never flips');
+  // The zone is that of the place: in Namibia the clock shows two hours more than in Greenwich.
+  await expect(page.locator('.clocks')).toContainText('21:21');
+  await page.getByRole('button', { name: 'Undo the last change' }).press('Enter');
+  await page.goto(`${base}/kit?now=${NOW}`);
+  await expect(page.getByText('135 mm lens')).toHaveCount(0);
+});
