@@ -1,4 +1,5 @@
 /** Words of the first three screens and of what they make. */
+import type { Town } from '../core/places/townTable.ts';
 import type { Carrier, Size } from '../core/rig/dressing/carriers.ts';
 import type { Piece } from '../core/rig/dressing/dressRig.ts';
 import { SENSORS, type OpticsKind, type SensorFormat } from '../core/rig/dressing/looks.ts';
@@ -10,7 +11,7 @@ export type Screen = (typeof SCREENS)[number];
 export const START = {
   title: 'Your own night',
   sentences: {
-    where: 'Say **where you stand**: the sky follows from it.',
+    where: 'Say **where you stand**: the sky follows from it. A town near you is near enough.',
     carries: 'Choose **what carries it**. Sizes and weights are guessed, and asked for later, where they matter.',
     looks: 'Say **what looks**: two numbers of the lens or tube, and the sensor.',
   },
@@ -18,7 +19,11 @@ export const START = {
   next: 'Next',
   back: 'Back',
   done: 'Show my night',
-  placeHow: 'Coordinates as a map tells them. The time zone follows from them.',
+  town: 'The nearest town',
+  towns: 'Towns',
+  noTown: 'No town of 15,000 people and more begins so. Try a larger one near you, or type the coordinates.',
+  townsMissing: 'The list of towns could not be read. Type the coordinates.',
+  placeHow: 'Or coordinates, as a map tells them. The time zone follows from them.',
   zoneFailed: 'The time zone of this place was not found: this device’s own is taken. Correct it under Sites.',
   made: 'Your night is ready.',
   bringIn: 'Bring in a file from another device',
@@ -79,6 +84,10 @@ export const rigNameOf = (kind: OpticsKind, focalMm: number): string =>
   `${Math.round(focalMm)} mm ${kind === 'lens' ? 'lens' : OPTICS_WORDS[kind].toLowerCase()}`;
 
 export const targetName = (catalogueId: string, plainName: string): string => `${catalogueId}, ${plainName}`;
+
+/** `Covilhã, PT, 40.28° N, 7.50° W`: towns of one name are told apart by where they are. */
+export const townName = ({ name, country, latDeg, lonDeg }: Town): string =>
+  `${name}, ${country}, ${placeName(latDeg, lonDeg)}`;
 
 /** `40.33° N, 7.60° W`. */
 export function placeName(latDeg: number, lonDeg: number): string {

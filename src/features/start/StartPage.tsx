@@ -101,7 +101,14 @@ function useMake(): (answers: Answers) => Promise<void> {
 
 function useKept(form: UseFormReturn<Draft, unknown, Answers>): void {
   useEffect(() => {
-    const { unsubscribe } = form.watch((draft) => keepDraft(draft as Draft));
+    const { unsubscribe } = form.watch((draft, { name, type }) => {
+      // Typed coordinates are another place than the town before.
+      if (type === 'change' && (name === 'latDeg' || name === 'lonDeg')) {
+        form.setValue('placeName', '');
+        form.setValue('zoneIana', '');
+      }
+      keepDraft(draft as Draft);
+    });
     return unsubscribe;
   }, [form]);
 }

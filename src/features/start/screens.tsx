@@ -3,6 +3,7 @@ import { useFormContext, useWatch } from 'react-hook-form';
 import { CARRIERS, SIZES, usualCarrier } from '../../core/rig/dressing/carriers.ts';
 import { OPTICS_KINDS, SENSORS, type SensorFormat } from '../../core/rig/dressing/looks.ts';
 import { FromDevice } from '../../session/FromDevice.tsx';
+import { Queries } from '../../session/Queries.tsx';
 import { useShared } from '../../session/session.ts';
 import { CARRIER_WORDS, OPTICS_WORDS, sensorWords, SIZE_WORDS, sizeWords, START } from '../../text/startWords.ts';
 import { CoordinateFields } from '../../ui/form/CoordinateFields.tsx';
@@ -10,23 +11,29 @@ import { CheckField, QuantityField, SelectField } from '../../ui/form/Fields.tsx
 import { CarrierPicture } from '../../ui/instruments/CarrierPicture.tsx';
 import type { Draft } from './answers.ts';
 import { Picks } from './Picks.tsx';
+import { TownField } from './TownField.tsx';
 
 export function Where() {
   const form = useFormContext<Draft>();
+  const { placeName = '' } = useWatch<Draft>();
+  const take = (place: Pick<Draft, 'placeName' | 'zoneIana'> & { latDeg: number; lonDeg: number }): void => {
+    form.setValue('latDeg', place.latDeg, { shouldValidate: true });
+    form.setValue('lonDeg', place.lonDeg, { shouldValidate: true });
+    form.setValue('placeName', place.placeName);
+    form.setValue('zoneIana', place.zoneIana);
+  };
   return (
-    <>
-      <FromDevice
-        found={({ latDeg, lonDeg, zoneIana }) => {
-          form.setValue('latDeg', latDeg, { shouldValidate: true });
-          form.setValue('lonDeg', lonDeg, { shouldValidate: true });
-          form.setValue('zoneIana', zoneIana);
-        }}
+    <Queries>
+      <FromDevice found={({ latDeg, lonDeg, zoneIana }) => take({ latDeg, lonDeg, zoneIana, placeName: '' })} />
+      <TownField
+        chosen={placeName}
+        take={({ name, latDeg, lonDeg }) => take({ latDeg, lonDeg, placeName: name, zoneIana: '' })}
       />
+      <p className="soft mb-1">{START.placeHow}</p>
       <div className="fields">
         <CoordinateFields />
       </div>
-      <p className="soft">{START.placeHow}</p>
-    </>
+    </Queries>
   );
 }
 
