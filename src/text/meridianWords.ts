@@ -70,6 +70,12 @@ export function limitWords(limitH: number, source: 'night' | 'mount' | 'none', f
     : `The mount’s limit stands ${amount} ${side} it.`;
 }
 
+export const PLAN_START = {
+  hint: 'By the site’s clock, as 21:30. Empty: as soon as it is dark and stands high enough.',
+  wrong: 'Type a time of the clock, as 21:30, or nothing.',
+  count: 'Empty: as many as fit.',
+} as const;
+
 export const STRATEGY_NAMES = {
   endOfCrossingSub: 'After the sub that crosses the meridian',
   asLateAsAllowed: 'As late as the limit allows',

@@ -1,4 +1,5 @@
 /** Words of the first three screens and of what they make. */
+import type { StandingTarget } from '../core/night/plan/easyTargets.ts';
 import type { Town } from '../core/places/townTable.ts';
 import type { Carrier, Size } from '../core/rig/dressing/carriers.ts';
 import type { Piece } from '../core/rig/dressing/dressRig.ts';
@@ -82,6 +83,10 @@ export function pieceName(piece: Piece, massKg: number, own: { carrier: Carrier;
 /** `135 mm lens`, `750 mm reflector`. */
 export const rigNameOf = (kind: OpticsKind, focalMm: number): string =>
   `${Math.round(focalMm)} mm ${kind === 'lens' ? 'lens' : OPTICS_WORDS[kind].toLowerCase()}`;
+
+/** `M 45, Pleiades: 74° high, 8 h dark`. */
+export const standingWords = (t: StandingTarget, f: Format): string =>
+  `${targetName(t.catalogueId, t.plainName)}: ${f.quantity(t.highestAltDeg, 'angleDeg', 0)} high, ${f.number(t.usableH, 0)} h dark`;
 
 export const targetName = (catalogueId: string, plainName: string): string => `${catalogueId}, ${plainName}`;
 

@@ -110,6 +110,7 @@ test('a tracker’s run: rough pole first, a last check after balance and focus,
   await open(page, `${WAGTAIL}/level`);
   const names = run(page).getByRole('link');
   await expect(names).toHaveText([
+    /Tonight/,
     /Light path/,
     /Payload/,
     /Meridian/,

@@ -2,7 +2,7 @@
 import { expect, test, type Page } from '@playwright/test';
 import type { Server } from 'node:http';
 import { listen, plainHost, stop } from './hosts.ts';
-import { NOW } from './support.ts';
+import { HERON, NOW, open } from './support.ts';
 
 let server: Server;
 let base = '';
@@ -99,4 +99,29 @@ test('by keyboard alone, in the south, with a tracker; wrong input is refused; o
   await page.getByRole('button', { name: 'Undo the last change' }).press('Enter');
   await page.goto(`${base}/kit?now=${NOW}`);
   await expect(page.getByText('135 mm lens')).toHaveCount(0);
+});
+
+test('a new night offers what stands well, begins when told, and goes to its first answers', async ({ page }) => {
+  const problems = await open(page, `${HERON}/meridian`);
+  await page.locator('#night-switch').click();
+  await page.getByRole('button', { name: 'New night…' }).click();
+  const dialog = page.getByRole('dialog');
+  await dialog
+    .getByLabel('Target')
+    .selectOption({ label: (await dialog.getByRole('option', { name: /^M 45/ }).textContent()) ?? '' });
+  await dialog.getByRole('button', { name: 'Create' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tonight');
+  await expect(line(page, /M 45, Pleiades/)).toContainText(/\d\d:\d\d/);
+  await line(page, /M 45, Pleiades/).click();
+  await page.getByLabel('Start at').fill('25:10');
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.getByText('Type a time of the clock')).toBeVisible();
+  await page.getByLabel('Start at').fill('22:10');
+  await page.getByLabel('How many subs').fill('20');
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.getByText('Plan saved.')).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Start at')).toHaveValue('22:10');
+  await expect(page.getByLabel('How many subs')).toHaveValue('20');
+  expect(problems).toEqual([]);
 });

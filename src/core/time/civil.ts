@@ -99,6 +99,16 @@ export function shiftDate(date: string, days: number): string {
   return new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10);
 }
 
+/** The instant of a clock's time within the night of an evening: from noon on that day, before noon the next. Null for what
+ *  is no time of a clock, as 25:00. */
+export function instantInNight(clock: string, evening: string, zoneIana: string): number | null {
+  const read = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/.exec(clock.trim());
+  if (!read) return null;
+  const [hour, minute] = [Number(read[1]), Number(read[2])];
+  const [year = 0, month = 1, day = 1] = (hour < 12 ? shiftDate(evening, 1) : evening).split('-').map(Number);
+  return instantOfWallTime({ year, month, day, hour, minute, second: 0 }, zoneIana);
+}
+
 /** `21:14` on the site's clock, rounded down to the minute as clocks show it. */
 export function formatClock(utcMs: number, zoneIana: string): string {
   const w = wallTime(utcMs, zoneIana);

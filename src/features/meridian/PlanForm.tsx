@@ -1,25 +1,29 @@
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
-import type { z } from 'zod';
+import { z } from 'zod';
 import { planEntrySchema, type PlanEntry } from '../../core/records/night.ts';
+import { PLAIN_PLAN } from '../../core/night/plan/plainPlan.ts';
+import { instantInNight } from '../../core/time/civil.ts';
+import { fromUtcText, toUtcText } from '../../core/time/utc.ts';
 import { updateHead } from '../../storage/heads.ts';
 import { EditConflict } from '../../session/EditConflict.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useEdited } from '../../session/useEdited.ts';
 import { useWrite } from '../../session/useWrite.ts';
-import { STRATEGY_NAMES } from '../../text/meridianWords.ts';
+import { PLAN_START, STRATEGY_NAMES } from '../../text/meridianWords.ts';
+import type { Format } from '../../text/format.ts';
 import { formResolver } from '../../ui/form/formResolver.ts';
-import { QuantityField, SelectField } from '../../ui/form/Fields.tsx';
+import { QuantityField, SelectField, TextField } from '../../ui/form/Fields.tsx';
 
-const formSchema = planEntrySchema.pick({ subS: true, gapS: true, limitH: true, strategy: true });
+const formSchema = planEntrySchema.pick({ subS: true, gapS: true, count: true, limitH: true, strategy: true }).extend({
+  start: z.string().refine((t) => t.trim() === '' || /^([01]?\d|2[0-3])[:.][0-5]\d$/.test(t.trim()), PLAN_START.wrong),
+});
 type PlanFields = z.infer<typeof formSchema>;
 
-const fieldsOf = (entry: PlanEntry | null): PlanFields => ({
-  subS: entry?.subS ?? 60,
-  gapS: entry?.gapS ?? 5,
-  limitH: entry?.limitH ?? null,
-  strategy: entry?.strategy ?? 'endOfCrossingSub',
-});
+const fieldsOf = (entry: PlanEntry | null, f: Format): PlanFields => {
+  const { subS, gapS, count, startUtc, limitH, strategy } = entry ?? { ...PLAIN_PLAN, subS: 60 };
+  return { subS, gapS, count, limitH, strategy, start: startUtc === null ? '' : f.clock(fromUtcText(startUtc)) };
+};
 
 /** Sub length, gap, limit and when to flip, for this night. */
 export function PlanForm() {
@@ -29,13 +33,16 @@ export function PlanForm() {
   const { id, rev } = night.records.night;
   const form = useForm<PlanFields, unknown, PlanFields>({
     resolver: formResolver(formSchema),
-    defaultValues: fieldsOf(night.entry),
+    defaultValues: fieldsOf(night.entry, format),
   });
-  const edited = useEdited(form, { rev, fields: fieldsOf(night.entry) });
+  const edited = useEdited(form, { rev, fields: fieldsOf(night.entry, format) });
   const save = form.handleSubmit(async (fields) => {
     const [first, ...rest] = night.records.night.plan;
     if (!first || !edited.mayReplace()) return;
-    const plan = [{ ...first, ...fields }, ...rest];
+    const { start, ...others } = fields;
+    const startMs = instantInNight(start, night.records.night.eveningDate, night.records.site.zoneIana);
+    const startUtc = startMs === null ? null : toUtcText(startMs);
+    const plan = [{ ...first, ...others, startUtc }, ...rest];
     const written = await write(
       ['plan', id, plan],
       (w) => updateHead(w, 'nights', id, { plan }, { baseRev: rev }),
@@ -50,6 +57,14 @@ export function PlanForm() {
         <div className="fields compact">
           <QuantityField name="subS" label="Sub length" kind="seconds" system={format.system} />
           <QuantityField name="gapS" label="Pause between subs" kind="seconds" system={format.system} />
+          <TextField name="start" label="Start at" hint={PLAN_START.hint} />
+          <QuantityField
+            name="count"
+            label="How many subs"
+            kind="count"
+            system={format.system}
+            hint={PLAN_START.count}
+          />
           {night.flips && (
             <QuantityField
               name="limitH"

@@ -36,6 +36,13 @@ describe('is this class of mount enough', () => {
     expect(answer({ targetSizeArcmin: 20 }, 'midBelt').load).to.equal('over');
   });
 
+  it('an alt-azimuth mount is judged away from the pole that is up, alike in both hemispheres', () => {
+    const [north, south] = [mountChoice(wish), mountChoice({ ...wish, latDeg: -wish.latDeg })];
+    expect(south.altAzLimitS).to.be.closeTo(north.altAzLimitS, 1e-9);
+    const longest = altAzExposureS(wish.latDeg, 45, 90, 14.1, camera.pixelUm);
+    expect(north.altAzLimitS).to.be.lessThan(longest);
+  });
+
   it('an alt-azimuth mount does for seconds only', () => {
     expect(answer({ exposureS: 2, targetSizeArcmin: 200 }, 'altAzimuth').stars).to.equal('round');
     expect(answer({ exposureS: 120 }, 'altAzimuth').stars).to.equal('long');

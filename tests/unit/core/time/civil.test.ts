@@ -5,6 +5,7 @@ import {
   eveningDate,
   formatClock,
   formatDate,
+  instantInNight,
   instantOfWallTime,
   isKnownZone,
   localNoon,
@@ -25,6 +26,16 @@ describe('civil time of a site', () => {
     expect(zoneOffsetMin(Date.UTC(2026, 10, 24), 'Asia/Kathmandu')).to.equal(345);
     expect(zoneOffsetMin(Date.UTC(2026, 10, 24), 'Pacific/Kiritimati')).to.equal(840);
     expect(isKnownZone('Mars/Crater')).to.equal(false);
+  });
+
+  it('reads a clock within a night: from noon on the evening itself, before noon the next day', () => {
+    expect(instantInNight('21:30', '2026-11-24', LISBON)).to.equal(Date.UTC(2026, 10, 24, 21, 30));
+    expect(instantInNight('1.05', '2026-11-24', LISBON)).to.equal(Date.UTC(2026, 10, 25, 1, 5));
+    expect(instantInNight('00:00', '2026-11-30', LISBON)).to.equal(Date.UTC(2026, 11, 1));
+    expect(instantInNight('12:00', '2026-11-24', 'Africa/Windhoek')).to.equal(Date.UTC(2026, 10, 24, 10));
+    expect(instantInNight('11:59', '2026-11-24', 'Africa/Windhoek')).to.equal(Date.UTC(2026, 10, 25, 9, 59));
+    for (const wrong of ['25:00', '12:60', 'nine', '', '12'])
+      expect(instantInNight(wrong, '2026-11-24', LISBON)).to.equal(null);
   });
 
   it('finds the instant of every wall time it prints', () => {

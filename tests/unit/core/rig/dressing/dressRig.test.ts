@@ -108,6 +108,43 @@ describe('a rig dressed from few answers', () => {
     }
   });
 
+  it('has a finder where its kind has one and it was said to, and a tripod that grows with the head', () => {
+    const one = (carrier: RigAnswers['carrier'], size: RigAnswers['size'], finder: RigAnswers['finder']) =>
+      dressed({
+        carrier,
+        size,
+        finder,
+        optics: { kind: 'lens', focalMm: 135, apertureMm: null },
+        sensor: { format: 'reduced', megapixels: 24 },
+        guided: false,
+      }).numbers;
+    expect(one('germanEquatorial', 'middle', 'twelveHour').mount!.finder?.numbering).to.equal('12h');
+    expect(one('germanEquatorial', 'middle', 'none').mount!.finder).to.equal(null);
+    expect(one('strainWave', 'middle', 'twelveHour').mount!.finder).to.equal(null);
+    expect(one('altAzimuth', 'middle', 'twelveHour').mount!.adjusters).to.equal(null);
+    for (const carrier of CARRIERS) {
+      const [small, middle, large] = SIZES.map((size) => one(carrier, size, 'none').support!.massKg!);
+      expect(small! < middle! && middle! < large!, carrier).to.equal(true);
+    }
+  });
+
+  it('a lens lies by its radius above the saddle, a tube on its plate too', () => {
+    const lineOf = (kind: 'lens' | 'refractor', carrier: RigAnswers['carrier']): number => {
+      const { numbers } = dressed({
+        carrier,
+        size: 'middle',
+        finder: 'none',
+        optics: { kind, focalMm: 480, apertureMm: 80 },
+        sensor: { format: 'reduced', megapixels: 24 },
+        guided: false,
+      });
+      return numbers.masses.tubeSide.find((m) => m.partId === numbers.tube!.id)!.fromRaAxisM;
+    };
+    expect(lineOf('lens', 'altAzimuth')).to.be.closeTo(0.1 + 0.055, 1e-9);
+    expect(lineOf('refractor', 'altAzimuth')).to.be.closeTo(0.1 + 0.02 + 0.055, 1e-9);
+    expect(lineOf('refractor', 'germanEquatorial')).to.be.closeTo(0.1 + 0.02 + 0.055, 1e-9);
+  });
+
   it('reckons pixels from the format: 24 megapixels on 36 by 24 mm are 6.0 um', () => {
     expect(pixelsOf({ format: 'fullFrame', megapixels: 24 })).to.deep.equal({
       pixelUm: 6,
@@ -128,7 +165,8 @@ describe('a rig dressed from few answers', () => {
     const { tubeSideLoadKg, positionM } = raBalance(numbers.balance!.input);
     expect(tubeSideLoadKg).to.be.within(5, 7.5);
     expect(positionM).to.be.within(0.15, 0.4);
-    expect(parts.find((p) => p.kind === 'tube')!.massKg).to.equal(3.4);
+    const massOf = (kind: Part['kind']) => parts.find((p) => p.kind === kind)!.massKg;
+    expect([massOf('tube'), massOf('rings'), massOf('plate')]).to.deep.equal([3.4, 0.68, 0.34]);
     const tube = numbers.masses.tubeSide.find((m) => m.partId === numbers.tube!.id)!;
     const camera = numbers.masses.tubeSide.find((m) => m.partId === numbers.camera!.id)!;
     const scope = numbers.masses.tubeSide.find((m) => m.fromRaAxisM > tube.fromRaAxisM)!;
