@@ -66,6 +66,19 @@ test.describe('on the phone', () => {
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Balance');
     await page.reload();
     await expect(page.getByRole('heading', { level: 1 })).toHaveText('Balance');
+    // What it hangs on is asked right here.
+    const guesses = page.getByRole('region', { name: 'Guessed so far' });
+    await expect(guesses).toContainText(/The place may be \d+ mm off: .* guess/);
+    const label = (await guesses.locator('label').first().textContent()) ?? '';
+    const before = (await guesses.locator('p').first().textContent()) ?? '';
+    const field = guesses.getByLabel(label);
+    await field.fill((await field.getAttribute('placeholder')) ?? '');
+    await guesses.getByRole('button', { name: 'Take this number' }).first().tap();
+    await expect(page.locator('.toast')).toContainText(/weighed|measured now/);
+    await expect(guesses.locator('p').first()).not.toHaveText(before);
+    await expect(guesses.getByLabel(label)).toHaveCount(0);
+    await guesses.getByRole('button', { name: /Good enough as it is/ }).tap();
+    await expect(guesses).toHaveCount(0);
     expect(problems).toEqual([]);
   });
 });

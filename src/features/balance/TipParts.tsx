@@ -2,8 +2,10 @@ import { Form } from 'react-bootstrap';
 import { formatDate } from '../../core/time/civil.ts';
 import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
 import { settingOf } from '../../core/records/setting.ts';
+import { GuessAsk } from '../../session/GuessAsk.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { BiasSchool } from './BiasSchool.tsx';
+import { guessedPlace } from './guessedPlace.ts';
 import { Implied } from './Implied.tsx';
 import type { AxisModel } from './model.ts';
 import { RecordTrial } from './RecordTrial.tsx';
@@ -35,6 +37,13 @@ function LastMark({ taught }: { taught: NonNullable<AxisModel['tip']>['taught'] 
   );
 }
 
+/** Asked before the first answer of the arm: once it has been tried, the arm knows better than any guess. */
+function PlaceGuesses({ tip }: { tip: NonNullable<AxisModel['tip']> }) {
+  const night = useNight();
+  if (tip.trials.length > 0 || tip.taught !== null) return null;
+  return <GuessAsk step="balance" guesses={guessedPlace(night)} unit="place" />;
+}
+
 type PartsProps = { model: AxisModel; axis: BalanceAxis; chooseMover: (placedId: string) => void };
 
 /** What belongs to the tip test: the answers, the ways out, what it teaches, and how this user measures. */
@@ -49,6 +58,7 @@ export function TipParts({ model, axis, chooseMover }: PartsProps) {
   return (
     <>
       {canTry && <RecordTrial model={model} tip={tip} axis={axis} />}
+      {axis === 'ra' && canTry && <PlaceGuesses tip={tip} />}
       {remedies && <Remedies remedies={remedies} />}
       {implied && <Implied implied={implied} />}
       <LastMark taught={tip.taught} />

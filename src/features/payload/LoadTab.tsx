@@ -1,6 +1,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Load } from '../../core/mount/load.ts';
+import { GuessAsk } from '../../session/GuessAsk.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useWrite } from '../../session/useWrite.ts';
 import { updateHead } from '../../storage/heads.ts';
@@ -22,6 +23,7 @@ import { LoadBars } from '../../ui/instruments/LoadBars.tsx';
 import { RailDrawing } from '../../ui/instruments/RailDrawing.tsx';
 import { Problem } from '../../ui/Problem.tsx';
 import { WeightSets } from '../../ui/WeightSets.tsx';
+import { guessedLoad } from './guessedLoad.ts';
 import { HeavySideSchools } from './HeavySideSchools.tsx';
 import { loadModel, type LoadModel } from './model.ts';
 import { PlaceForm } from './PlaceForm.tsx';
@@ -71,6 +73,11 @@ function Bars({ load, strain }: { load: Load; strain: LoadModel['payload']['stra
       )}
     </>
   );
+}
+
+/** Masses that were guessed are asked where they count first. */
+function LoadGuesses() {
+  return <GuessAsk step="payload" guesses={guessedLoad(useNight())} unit="load" />;
 }
 
 /** How much of the rating this rig may use, and whether the rating counts bar and weights. */
@@ -184,6 +191,7 @@ export function LoadTab({ tabs }: { tabs: ReactNode }) {
     >
       {payload.load && hangs && <Bars load={payload.load} strain={payload.strain} />}
       <Warnings payload={payload} />
+      <LoadGuesses />
       <RatingChoices />
       {payload.heavy && <HeavySideSchools heavy={payload.heavy} prefer={payload.prefer} nameOf={nameOf} />}
       {payload.sets.length > 0 && (

@@ -13,8 +13,13 @@ type Draft = { ids: ReadonlySet<string>; key: PlaceKey; byM: number };
 
 const NOTHING: ReadonlySet<string> = new Set();
 
+/** Who puts a piece somewhere has said where it is. */
+const said = (p: Placed): Placed => (p.placeBasis === 'assumed' ? { ...p, placeBasis: 'measured' } : p);
+
 function withDraft(rig: Rig, { ids, key, byM }: Draft): Rig {
-  const placed = rig.placed.map((p) => (ids.has(p.placedId) ? { ...p, [key]: Number((p[key] + byM).toFixed(4)) } : p));
+  const placed = rig.placed.map((p) =>
+    ids.has(p.placedId) ? { ...said(p), [key]: Number((p[key] + byM).toFixed(4)) } : p,
+  );
   return { ...rig, placed };
 }
 
@@ -59,7 +64,7 @@ export function useDraggedRig() {
       if (byM !== 0) write(withDraft(base, { ids: new Set(ids), key, byM }).placed, ids[0], key);
     };
   const place = (placedId: string, at: Pick<Placed, PlaceKey>): void => {
-    const placed = base.placed.map((p) => (p.placedId === placedId ? { ...p, ...at } : p));
+    const placed = base.placed.map((p) => (p.placedId === placedId ? { ...said(p), ...at } : p));
     write(placed, placedId, 'fromRaAxisM');
   };
   /** What is held on the rail of that distance. */

@@ -1,0 +1,96 @@
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { raBalance } from '../../../../src/core/mount/balance.ts';
+import type { Part } from '../../../../src/core/records/part.ts';
+import type { Rig } from '../../../../src/core/records/rig.ts';
+import { guessesOf, GUESSED_PLACE_DOUBT_M } from '../../../../src/core/rig/guesses.ts';
+import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
+import { guessedPlace } from '../../../../src/features/balance/guessedPlace.ts';
+import { makeFormat } from '../../../../src/text/format.ts';
+import { guessHint, guessLabel, guessSaid, guessSentence } from '../../../../src/text/guessWords.ts';
+import { night } from '../../../support/nights.ts';
+import { holds } from '../../../support/properties.ts';
+import { parts, rigs } from '../../../support/records.ts';
+
+const f = makeFormat('metric', 'UTC');
+const heron = rigs.find((r) => r.name === 'Heron')!;
+const place = (rig: Rig, all: readonly Part[]): number | null => {
+  const { balance } = rigNumbers(rig, all);
+  return balance ? raBalance(balance.input).positionM : null;
+};
+
+/** Heron, with what a hand guessed of it. */
+const guessedRig = fc.record({
+  masses: fc.array(fc.double({ min: 0.2, max: 6, noNaN: true }), { minLength: 10, maxLength: 10 }),
+  arms: fc.array(fc.double({ min: 0.05, max: 0.4, noNaN: true }), { minLength: 10, maxLength: 10 }),
+  guessed: fc.array(fc.boolean(), { minLength: 10, maxLength: 10 }),
+});
+
+describe('the guesses that an answer hangs on', () => {
+  it('each moves the answer by what levers say it does, in a hundred rigs', () => {
+    holds(
+      fc.property(guessedRig, ({ masses, arms, guessed }) => {
+        const tubeSide = heron.placed.filter((p) => p.on === 'tube');
+        const at = new Map(tubeSide.map((p, i) => [p.placedId, i]));
+        const rig: Rig = {
+          ...heron,
+          placed: heron.placed.map((p) => {
+            const i = at.get(p.placedId);
+            if (i === undefined) return p;
+            return {
+              ...p,
+              fromRaAxisM: arms[i]!,
+              placeBasis: guessed[i]! ? ('assumed' as const) : ('measured' as const),
+            };
+          }),
+        };
+        const all = parts.map((p): Part => {
+          const i = tubeSide.findIndex((t) => t.partId === p.id);
+          return i === -1 ? p : { ...p, massKg: masses[i]!, massBasis: guessed[i]! ? 'assumed' : 'weighed' };
+        });
+        const weightKg = 3.5;
+        const { list, total } = guessesOf(rig, all, place)!;
+        expect(list).to.have.length(2 * tubeSide.filter((_, i) => guessed[i]).length);
+        for (const g of list) {
+          const i = at.get(g.placedId)!;
+          const byHand =
+            g.what === 'mass'
+              ? (0.25 * masses[i]! * arms[i]!) / weightKg
+              : (GUESSED_PLACE_DOUBT_M * masses[i]!) / weightKg;
+          expect(g.moves / byHand, `${g.name} ${g.what}`).to.be.closeTo(1, 0.2);
+        }
+        expect(list.map((g) => g.moves)).to.deep.equal(list.map((g) => g.moves).sort((a, b) => b - a));
+        if (list[0]) expect(total).to.be.at.least(list[0].moves);
+      }),
+      100,
+    );
+  });
+
+  it('what was weighed and measured is not asked, nor where a weight stands, nor where there is no answer', () => {
+    expect(guessedPlace(night())!.list).to.deep.equal([]);
+    const loose = { ...heron, placed: heron.placed.map((p) => ({ ...p, placeBasis: 'assumed' as const })) };
+    const { list } = guessesOf(loose, parts, place)!;
+    expect(list.some((g) => g.partId === 'demo-weight-35')).to.equal(false);
+    expect(list.some((g) => g.partId === 'demo-heron-bar')).to.equal(true);
+    expect(guessesOf(loose, parts, () => null)).to.equal(null);
+  });
+
+  it('in words: what may be off by how much, and what to do about it', () => {
+    const guess = {
+      partId: 'p',
+      placedId: 'a',
+      name: 'Tube',
+      what: 'mass' as const,
+      value: 3.4,
+      doubt: 0.85,
+      moves: 0.041,
+    };
+    expect(guessSentence(0.05, [guess, { ...guess, name: 'Bar' }], 'place', f)).to.equal(
+      'The place may be 50 mm off: tube and bar are guesses.',
+    );
+    expect(guessSentence(0.05, [guess], 'place', f)).to.equal('The place may be 50 mm off: tube is a guess.');
+    expect(guessHint(guess, 'place', f)).to.contain('41 mm');
+    expect([guessLabel(guess), guessSaid(guess)]).to.deep.equal(['Tube: weigh it', 'Tube weighed.']);
+    expect(guessLabel({ ...guess, what: 'place' })).to.equal('Tube: its middle from the polar axis');
+  });
+});
