@@ -82,7 +82,6 @@ function GuessField({ guess, unit }: { guess: Guess; unit: GuessUnit }) {
 }
 
 export function GuessAsk({ step, guesses, unit }: { step: Step; guesses: Guesses | null; unit: GuessUnit }) {
-  const { format } = useShared();
   const { records } = useNight();
   const { fine, say } = useFine(step);
   const asked = (guesses?.list ?? []).filter((g) => g.moves >= LEAST_SHARE * (guesses?.total ?? 0)).slice(0, ASKED);
@@ -90,7 +89,7 @@ export function GuessAsk({ step, guesses, unit }: { step: Step; guesses: Guesses
   return (
     <section className="section guess no-print" aria-label={GUESS.title}>
       <h2>{GUESS.title}</h2>
-      <p>{guessSentence(guesses.total, asked, unit, format)}</p>
+      <p>{guessSentence(asked, unit)}</p>
       <div className="fields">
         {asked.map((guess) => (
           <GuessField key={`${guess.placedId} ${guess.what}`} guess={guess} unit={unit} />

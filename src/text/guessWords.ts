@@ -15,12 +15,14 @@ const amount = (moves: number, unit: GuessUnit, f: Format): string =>
   f.quantity(moves, unit === 'place' ? 'barLength' : 'mass');
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
-/** `The place may be 40 mm off: bar and tube are guesses.` */
-export function guessSentence(total: number, asked: readonly Guess[], unit: GuessUnit, f: Format): string {
-  const names = [...new Set(asked.map((g) => lower(g.name)))];
-  const what = unit === 'place' ? 'The place' : 'The load';
-  const are = names.length > 1 ? `${names.join(' and ')} are guesses` : `${names[0] ?? ''} is a guess`;
-  return `${what} may be ${amount(total, unit, f)} off: ${are}.`;
+/** `Tube and bar are guesses, and move the place most.` How far it may be off in all is said by the bench's own reason. */
+export function guessSentence(asked: readonly Guess[], unit: GuessUnit): string {
+  const [first = '', ...others] = [...new Set(asked.map((g) => g.name))];
+  const names = [first, ...others.map(lower)];
+  const what = unit === 'place' ? 'the place' : 'the load';
+  return names.length > 1
+    ? `${names.join(' and ')} are guesses, and move ${what} most.`
+    : `${first} is a guess, and moves ${what} most.`;
 }
 
 export const guessLabel = ({ name, what }: Guess): string =>

@@ -5,8 +5,9 @@ import { sum } from './levers.ts';
 /** One sigma of a mass as a share of it. A stated mass may be off by 30 % either way: evenly spread, that is 17 %. */
 export const MASS_DOUBT_SHARE = { weighed: 0.01, stated: 0.17, assumed: 0.25 } as const;
 export type MassBasis = keyof typeof MASS_DOUBT_SHARE;
-/** A distance, one sigma: across the tube a tape tells it; along it nobody knows quite where a piece has its middle. */
-export const PLACE_DOUBT_M = { across: 0.005, along: 0.015 } as const;
+/** A distance, one sigma: across the tube a tape tells it; along it nobody knows quite where a piece has its middle; a place
+ *  that was guessed from the class of its piece nobody has looked at. */
+export const PLACE_DOUBT_M = { across: 0.005, along: 0.015, guessed: 0.02 } as const;
 
 export type DoubtfulMass = { massKg: number; massBasis: MassBasis; armM: number; placeDoubtM: number };
 

@@ -19,7 +19,16 @@ const TUBE_SHARE = 0.8;
 /** A piece beside the tube stays within this of its centre line. */
 const ASIDE_M = 0.3;
 
+const acrossDoubtM = (placeBasis: 'measured' | 'assumed'): number =>
+  placeBasis === 'assumed' ? PLACE_DOUBT_M.guessed : PLACE_DOUBT_M.across;
+
 type Around = { rig: Rig; masses: RigMasses; mount: MountPart | null; tube: PartOf<'tube'> | null };
+
+const onTubeSide = (p: RigMasses['tubeSide'][number]): Lever => ({
+  ...pieceOf(p),
+  placeDoubtM: acrossDoubtM(p.placeBasis),
+  armM: p.fromRaAxisM,
+});
 
 function raLevers({ masses, mount }: Around): AxisLevers | null {
   const range = mount?.barRangeM;
@@ -42,13 +51,13 @@ function raLevers({ masses, mount }: Around): AxisLevers | null {
     name: 'bar',
     massKg: masses.bar.massKg,
     massBasis: masses.barBasis,
-    placeDoubtM: PLACE_DOUBT_M.across,
+    placeDoubtM: acrossDoubtM(masses.barPlaceBasis),
     armM: -masses.bar.centreM,
   };
   return {
     axis: 'ra',
     fixed: [
-      ...masses.tubeSide.map((p): Lever => ({ ...pieceOf(p), placeDoubtM: PLACE_DOUBT_M.across, armM: p.fromRaAxisM })),
+      ...masses.tubeSide.map(onTubeSide),
       bar,
       ...masses.weights.filter((w) => !w.movable).map((w) => onBar(w, w.setM)),
     ],

@@ -1,10 +1,7 @@
 /** Which of a rig's guessed numbers an answer hangs on: each is moved by its doubt and the answer asked again. */
-import { MASS_DOUBT_SHARE } from '../mount/massDoubt.ts';
+import { MASS_DOUBT_SHARE, PLACE_DOUBT_M } from '../mount/massDoubt.ts';
 import type { Part } from '../records/part.ts';
 import type { Placed, Rig } from '../records/rig.ts';
-
-/** One sigma of a place that was guessed from the class of its piece, across the tube. */
-export const GUESSED_PLACE_DOUBT_M = 0.02;
 
 export type Guess = {
   partId: string;
@@ -50,7 +47,7 @@ function massTried(placed: Placed, part: Part, rig: Rig, parts: readonly Part[])
 function placeTried(placed: Placed, part: Part, rig: Rig, parts: readonly Part[]): Tried[] {
   // Where a weight stands is what is asked; it was not measured.
   if (placed.placeBasis !== 'assumed' || placed.on === 'ground' || placed.movable) return [];
-  const farther = { ...placed, fromRaAxisM: placed.fromRaAxisM + GUESSED_PLACE_DOUBT_M };
+  const farther = { ...placed, fromRaAxisM: placed.fromRaAxisM + PLACE_DOUBT_M.guessed };
   return [
     {
       partId: part.id,
@@ -58,7 +55,7 @@ function placeTried(placed: Placed, part: Part, rig: Rig, parts: readonly Part[]
       name: part.name,
       what: 'place',
       value: placed.fromRaAxisM,
-      doubt: GUESSED_PLACE_DOUBT_M,
+      doubt: PLACE_DOUBT_M.guessed,
       rig: { ...rig, placed: rig.placed.map((p) => (p.placedId === placed.placedId ? farther : p)) },
       parts,
     },

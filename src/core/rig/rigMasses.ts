@@ -24,6 +24,7 @@ export type TubeSideMass = PlacedMass & {
   alongTubeM: number;
   sidewaysM: number;
   slides: boolean;
+  placeBasis: 'measured' | 'assumed';
   /** Along the tube; 0 for small pieces. */
   lengthM: number;
 };
@@ -32,6 +33,7 @@ export type RigMasses = {
   tubeSide: TubeSideMass[];
   bar: Bar;
   barBasis: MassBasis;
+  barPlaceBasis: 'measured' | 'assumed';
   /** From the polar axis to the bar's end stop; 0 when the rig has no bar part. */
   barLengthM: number;
   weights: WeightOnBar[];
@@ -64,8 +66,8 @@ function lengthAlongTubeM(part: Part): number {
 
 function toTubeSide({ placed, part }: Hung): TubeSideMass[] {
   if (part.kind === 'weight' || part.kind === 'bar' || part.massKg === null) return [];
-  const { placedId: id, partId, fromRaAxisM, on, alongTubeM, sidewaysM, slides } = placed;
-  const where = { fromRaAxisM, on, alongTubeM, sidewaysM, slides };
+  const { placedId: id, partId, fromRaAxisM, on, alongTubeM, sidewaysM, slides, placeBasis = 'measured' } = placed;
+  const where = { fromRaAxisM, on, alongTubeM, sidewaysM, slides, placeBasis };
   const { name, massKg, massBasis } = part;
   return [{ id, partId, name, massKg, massBasis, lengthM: lengthAlongTubeM(part), ...where }];
 }
@@ -77,6 +79,7 @@ export function rigMasses(rig: Rig, parts: ReadonlyMap<string, Part>): RigMasses
     tubeSide: hung.flatMap(toTubeSide),
     bar: { massKg: bar?.part.massKg ?? 0, centreM: bar ? -bar.placed.fromRaAxisM : 0 },
     barBasis: bar?.part.massBasis ?? 'weighed',
+    barPlaceBasis: bar?.placed.placeBasis ?? 'measured',
     barLengthM: bar?.part.kind === 'bar' ? bar.part.lengthM : 0,
     weights: hung.flatMap(toWeight),
     unweighed: hung.filter((h) => h.part.massKg === null).map(({ part }) => ({ partId: part.id, name: part.name })),

@@ -11,21 +11,23 @@ import { darkSpan, intersect, longest, lowestImagingAltDeg, upSpans } from './da
 export type StandingTarget = BrightTarget & {
   /** Dark and above the lowest altitude for imaging, in one piece. */
   usableH: number;
+  /** The part of it within the first hours of the dark. */
+  eveningH: number;
   /** Where it culminates, whether in the dark or not. */
   highestAltDeg: number;
   /** Of the field's shorter side; null while the field is not known. */
   fillsShare: number | null;
 };
 
-/** A span of this length is a whole evening: longer ones do not make a target better. */
-const EVENING_H = 3;
+/** Who begins at dusk looks for so long; three hours of it are enough, more do not make a target better. */
+const [EVENING_H, ENOUGH_H] = [5, 3];
 const [FILLS_LEAST, FILLS_MOST] = [0.08, 0.9];
 
 function fitOf({ fillsShare }: StandingTarget): number {
   return fillsShare === null || (fillsShare >= FILLS_LEAST && fillsShare <= FILLS_MOST) ? 1 : 0;
 }
 
-/** Easy ones first, then those that fit the field, then hours in the dark (an evening is enough), then altitude. What is
+/** Easy ones first, then those that fit the field, then hours in the evening's dark, then altitude. What is
  *  never dark and high enough for imaging is left out.
  *  @param fieldArcmin the shorter side of the field; null = not known. */
 export function standingTargets(
@@ -43,10 +45,13 @@ export function standingTargets(
     if (highestAltDeg <= lowestDeg) return [];
     const span = longest(intersect(upSpans(site, ofDate, dark.fromMs, dark.toMs, lowestDeg), dark));
     if (!span) return [];
+    const evening = { fromMs: dark.fromMs, toMs: dark.fromMs + EVENING_H * MS_PER_HOUR };
+    const early = intersect([span], evening)[0];
+    const eveningH = early ? (early.toMs - early.fromMs) / MS_PER_HOUR : 0;
     const fillsShare = fieldArcmin === null ? null : target.sizeArcmin / fieldArcmin;
-    return [{ ...target, usableH: (span.toMs - span.fromMs) / MS_PER_HOUR, highestAltDeg, fillsShare }];
+    return [{ ...target, usableH: (span.toMs - span.fromMs) / MS_PER_HOUR, eveningH, highestAltDeg, fillsShare }];
   });
-  const hours = ({ usableH }: StandingTarget): number => Math.min(usableH, EVENING_H);
+  const hours = ({ eveningH }: StandingTarget): number => Math.min(eveningH, ENOUGH_H);
   return standing.sort(
     (a, b) =>
       Number(b.easy) - Number(a.easy) ||

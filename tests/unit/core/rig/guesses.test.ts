@@ -3,7 +3,10 @@ import fc from 'fast-check';
 import { raBalance } from '../../../../src/core/mount/balance.ts';
 import type { Part } from '../../../../src/core/records/part.ts';
 import type { Rig } from '../../../../src/core/records/rig.ts';
-import { guessesOf, GUESSED_PLACE_DOUBT_M } from '../../../../src/core/rig/guesses.ts';
+import { momentDoubtKgM, PLACE_DOUBT_M } from '../../../../src/core/mount/massDoubt.ts';
+import { usualTip } from '../../../../src/core/night/balance/tipOfNight.ts';
+import { leversOf } from '../../../../src/core/rig/axisLevers.ts';
+import { guessesOf } from '../../../../src/core/rig/guesses.ts';
 import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
 import { guessedPlace } from '../../../../src/features/balance/guessedPlace.ts';
 import { makeFormat } from '../../../../src/text/format.ts';
@@ -53,10 +56,7 @@ describe('the guesses that an answer hangs on', () => {
         expect(list).to.have.length(2 * tubeSide.filter((_, i) => guessed[i]).length);
         for (const g of list) {
           const i = at.get(g.placedId)!;
-          const byHand =
-            g.what === 'mass'
-              ? (0.25 * masses[i]! * arms[i]!) / weightKg
-              : (GUESSED_PLACE_DOUBT_M * masses[i]!) / weightKg;
+          const byHand = g.what === 'mass' ? (0.25 * masses[i]! * arms[i]!) / weightKg : (0.02 * masses[i]!) / weightKg;
           expect(g.moves / byHand, `${g.name} ${g.what}`).to.be.closeTo(1, 0.2);
         }
         expect(list.map((g) => g.moves)).to.deep.equal(list.map((g) => g.moves).sort((a, b) => b - a));
@@ -64,6 +64,32 @@ describe('the guesses that an answer hangs on', () => {
       }),
       100,
     );
+  });
+
+  it('all of them together are the doubt that the bench tells', () => {
+    const all = parts.map((p): Part => ({ ...p, massBasis: 'assumed' }));
+    const told = usualTip(night({ parts: all }).records, 'ra')!.problem.sigmaM;
+    const { total } = guessesOf(heron, all, place)!;
+    expect(total).to.be.closeTo(told, 0.15 * told);
+    const masses = { massKg: 4, massBasis: 'weighed' as const, armM: 0.2 };
+    expect(momentDoubtKgM({ ...masses, placeDoubtM: PLACE_DOUBT_M.guessed })).to.be.closeTo(
+      Math.hypot(0.008, 0.08),
+      1e-9,
+    );
+  });
+
+  it('a place that was guessed is as doubtful to the tip test as to the question', () => {
+    const loose: Rig = { ...heron, placed: heron.placed.map((p) => ({ ...p, placeBasis: 'assumed' as const })) };
+    const { masses } = rigNumbers(loose, parts);
+    expect([...new Set(masses.tubeSide.map((m) => m.placeBasis)), masses.barPlaceBasis]).to.deep.equal([
+      'assumed',
+      'assumed',
+    ]);
+    const doubts = (rig: Rig): number[] => [
+      ...new Set(leversOf('ra', { rig, ...rigNumbers(rig, parts) })!.fixed.map((l) => l.placeDoubtM)),
+    ];
+    expect(doubts(loose)).to.deep.equal([PLACE_DOUBT_M.guessed]);
+    expect(doubts(heron)).to.deep.equal([PLACE_DOUBT_M.across]);
   });
 
   it('what was weighed and measured is not asked, nor where a weight stands, nor where there is no answer', () => {
@@ -85,10 +111,10 @@ describe('the guesses that an answer hangs on', () => {
       doubt: 0.85,
       moves: 0.041,
     };
-    expect(guessSentence(0.05, [guess, { ...guess, name: 'Bar' }], 'place', f)).to.equal(
-      'The place may be 50 mm off: tube and bar are guesses.',
+    expect(guessSentence([guess, { ...guess, name: 'Bar' }], 'place')).to.equal(
+      'Tube and bar are guesses, and move the place most.',
     );
-    expect(guessSentence(0.05, [guess], 'place', f)).to.equal('The place may be 50 mm off: tube is a guess.');
+    expect(guessSentence([guess], 'load')).to.equal('Tube is a guess, and moves the load most.');
     expect(guessHint(guess, 'place', f)).to.contain('41 mm');
     expect([guessLabel(guess), guessSaid(guess)]).to.deep.equal(['Tube: weigh it', 'Tube weighed.']);
     expect(guessLabel({ ...guess, what: 'place' })).to.equal('Tube: its middle from the polar axis');

@@ -41,7 +41,8 @@ describe('bright targets', () => {
     const first = standingTargets(estrela, NIGHT, 400)[0]!;
     expect(first.easy).to.equal(true);
     expect(first.fillsShare).to.be.within(0.08, 0.9);
-    expect(first.usableH).to.be.greaterThan(3);
+    expect(first.eveningH).to.be.at.least(3);
+    expect(first.usableH).to.be.at.least(first.eveningH);
     const narrow = standingTargets(estrela, NIGHT, 25)[0]!;
     expect(narrow.sizeArcmin).to.be.lessThan(25);
   });
