@@ -45,6 +45,7 @@ const benches = [
 const Kit = page(async () => (await import('../features/kit/KitPage.tsx')).KitPage);
 const Sites = page(async () => (await import('../features/sites/SitesPage.tsx')).SitesPage);
 const Start = page(async () => (await import('../features/start/StartPage.tsx')).StartPage);
+const Choose = page(async () => (await import('../features/payload/ChoosePage.tsx')).ChoosePage);
 const Help = page(async () => (await import('./HelpPage.tsx')).HelpPage);
 const Data = page(async () => (await import('../features/data/DataPage.tsx')).DataPage);
 
@@ -66,6 +67,7 @@ function Pages() {
             <Route path="/kit/:kind?/:id?" element={<Kit />} />
             <Route path="/sites/:id?" element={<Sites />} />
             <Route path="/start" element={<Start />} />
+            <Route path="/choose" element={<Choose />} />
             <Route path="/data" element={<Data />} />
             <Route path="/help/:topic?" element={<Help />} />
             <Route path="*" element={<NotFound />} />

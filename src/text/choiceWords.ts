@@ -5,6 +5,23 @@ import type { RoundnessVerdict } from '../core/verdict/budget.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 
+export const CHOOSE = {
+  title: 'Choose a mount',
+  sensor: 'The sensor',
+  latitude: 'Your latitude, north or south',
+  link: 'Still choosing a mount?',
+} as const;
+
+/** Which sensor and which latitude an answer takes. */
+export function givenWords(
+  { camera, latDeg }: { camera: { pixelUm: number; widthPx: number; heightPx: number }; latDeg: number },
+  f: Format,
+): string {
+  const side = (px: number): string => f.number((px * camera.pixelUm) / 1000, 1);
+  const sensor = `${side(camera.widthPx)} × ${side(camera.heightPx)} mm of ${f.number(camera.pixelUm, 2)} µm pixels`;
+  return `Taken: a sensor of ${sensor}, and latitude ${f.number(Math.abs(latDeg), 0)}°.`;
+}
+
 export const CLASS_NAMES: Record<MountClassId, string> = {
   altAzimuth: 'Alt-azimuth mount',
   smallTracker: 'Small tracker, ball head',

@@ -138,3 +138,17 @@ test('a new night offers what stands well, begins when told, and goes to its fir
   await expect(page.getByLabel('How many subs')).toHaveValue('20');
   expect(problems).toEqual([]);
 });
+
+test('who only chooses gets an answer without rig, site or night', async ({ page }) => {
+  await begin(page);
+  await page.goto(`${base}/choose?now=${NOW}`);
+  await expect(page.locator('.sentence')).toContainText(/A .* is enough|choose a shorter lens|expose shorter/i);
+  await expect(page.getByText('Taken: a sensor of 23.5 × 15.6 mm')).toBeVisible();
+  const before = (await page.locator('.sentence').textContent()) ?? '';
+  await page.getByLabel('The sensor').selectOption('fourThirds');
+  await page.getByLabel('Size of the target').fill('15');
+  await expect(page.locator('.sentence')).not.toHaveText(before);
+  await expect(page.getByText('Taken: a sensor of 17.3 × 13.0 mm')).toBeVisible();
+  await page.getByLabel('Your latitude, north or south').selectOption('60');
+  await expect(page.getByText('latitude 60°')).toBeVisible();
+});

@@ -45,6 +45,7 @@ const VIEWS: readonly View[] = [
   ['/kit/rigs/demo-heron', 'Heron'],
   ['/sites/demo-estrela', 'Serra da Estrela'],
   ['/start', 'Your own night'],
+  ['/choose', 'Choose a mount'],
   ['/help', 'Help'],
   ['/start?screen=carries', 'Your own night'],
   ['/no/such/page', 'Nothing here'],

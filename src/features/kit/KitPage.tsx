@@ -6,6 +6,7 @@ import type { Rig } from '../../core/records/rig.ts';
 import type { Target } from '../../core/records/site.ts';
 import { Gone } from '../../session/Gone.tsx';
 import { useShared } from '../../session/session.ts';
+import { CHOOSE } from '../../text/choiceWords.ts';
 import { Empty } from '../../ui/Problem.tsx';
 import { Boundary } from '../../ui/Boundary.tsx';
 import { PageTitle } from '../../ui/PageTitle.tsx';
@@ -23,7 +24,8 @@ const KIND_NAMES: Record<Kind, string> = { rigs: 'Rigs', parts: 'Parts', targets
 function StartLink() {
   return (
     <p className="mb-2">
-      <Link to="/start">Start your own night</Link>: three questions make rig, site and night.
+      <Link to="/start">Start your own night</Link>: three questions make rig, site and night.{' '}
+      <Link to="/choose">{CHOOSE.link}</Link>
     </p>
   );
 }

@@ -20,6 +20,7 @@ import {
   targetName,
   type Screen,
 } from '../../text/startWords.ts';
+import { CHOOSE } from '../../text/choiceWords.ts';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 import { Said } from '../../ui/Said.tsx';
@@ -165,6 +166,7 @@ export function StartPage() {
             {next ? START.next : START.done}
           </Button>
           {at === 0 && <Link to="/data">{START.bringIn}</Link>}
+          {at === 1 && <Link to="/choose">{CHOOSE.link}</Link>}
         </div>
       </form>
     </FormProvider>
