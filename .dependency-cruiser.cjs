@@ -4,7 +4,7 @@ const layers = [
   ['core/math', '^src/core/math'],
   ['core/time', '^src/core/time'],
   ['core/records', '^src/core/records'],
-  ['core/sky', '^src/core/sky'],
+  ['core/sky', '^src/core/(places|sky)'],
   ['core/instruments', '^src/core/(mount|optics|tracking|imaging|power)'],
   ['core/solving', '^src/core/solving'],
   ['core/verdict', '^src/core/verdict'],

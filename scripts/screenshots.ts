@@ -29,6 +29,8 @@ async function recordHalfTurn(page: Page): Promise<void> {
 }
 
 const SHOTS: readonly Shot[] = [
+  { name: 'start-day', path: '/start?screen=carries', prepare: (page) => page.locator('.pick').first().click() },
+  { name: 'tonight-phone-red', path: `${HERON}/tonight`, light: 'red', phone: true },
   { name: 'light-path-day', path: `${HERON}/light-path` },
   { name: 'payload-day', path: `${HERON}/payload` },
   { name: 'power-dusk', path: `${HERON}/payload?tab=power`, light: 'dusk' },
@@ -39,14 +41,12 @@ const SHOTS: readonly Shot[] = [
   { name: 'finder-dial-south-red', path: `${WAGTAIL}/polar`, light: 'red' },
   { name: 'two-dials-dusk', path: `${HERON}/polar?tab=error`, light: 'dusk', prepare: recordError },
   { name: 'half-turn-day', path: `${HERON}/polar?tab=halfturn&before=20,10`, prepare: recordHalfTurn },
-  { name: 'focus-day', path: `${HERON}/pointing` },
   { name: 'tracking-day', path: `${WAGTAIL}/tracking` },
   { name: 'logbook-day', path: '/n/demo-night-3/logbook' },
   { name: 'card-day', path: `${HERON}/card` },
   { name: 'data-day', path: '/data' },
   { name: 'kit-day', path: '/kit/parts' },
   { name: 'watch-phone-red', path: `${HERON}/watch`, light: 'red', phone: true },
-  { name: 'balance-phone-red', path: `${HERON}/balance`, light: 'red', phone: true },
   { name: 'drift-phone-day', path: `${HERON}/polar?tab=drift`, phone: true },
 ];
 
