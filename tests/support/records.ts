@@ -17,7 +17,8 @@ import { DEMO_RIGS, DEMO_SITES, DEMO_TARGETS } from '../../src/storage/demo/demo
 
 export const NOW = Date.parse('2026-11-24T19:21:00Z');
 
-const head = {
+/** The head of a record of one's own. */
+export const head = {
   rev: 1,
   deviceId: 'test',
   createdAtUtc: '2026-11-01T00:00:00.000Z',

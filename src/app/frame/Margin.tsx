@@ -27,7 +27,7 @@ function Verdict({ stars: { budget, judgement } }: { stars: StarsAt }) {
         <StarShape star={budget.star} evenFwhmArcsec={budget.evenFwhmArcsec} />
         <strong>{judgementName(judgement)}</strong>
       </div>
-      <p className="share">
+      <p className={judgement.state === 'cannotTell' ? 'share unsure' : 'share'}>
         <span className="figures">{format.quantity(budget.shareAcceptable, 'percent')}</span>
         of the subs usable{judgement.state === 'cannotTell' && ', if what is assumed holds'}
       </p>

@@ -1,4 +1,5 @@
 /** The form of a mount head. */
+import { USUAL_FINDER } from '../../core/rig/dressing/usualParts.ts';
 import { check, group, openSelect, q, select, type FieldGroup, type FieldSpec } from './fieldSpecs.ts';
 
 /** Of two opposed ones the question is about the right knob, or the rear bolt. */
@@ -93,22 +94,7 @@ export const MOUNT_FIELDS: FieldGroup[] = [
       path: 'finder',
       addLabel: 'This mount has a polar finder',
       removeLabel: 'Remove the finder',
-      value: {
-        numbering: '12h',
-        topMark: 0,
-        direction: 'clockwise',
-        view: 'inverted',
-        tickEvery: 0.25,
-        numberEvery: 1,
-        rings: [],
-        patternHips: [],
-        patternYear: null,
-        fieldDeg: 7,
-        faintestMag: 8,
-        turnsWithAxis: true,
-        plateTurnDeg: 0,
-        screwAnglesDeg: [],
-      },
+      value: USUAL_FINDER,
     },
     fields: [
       select('finder.numbering', 'Numbers on the dial', {

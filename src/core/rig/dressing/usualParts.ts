@@ -27,7 +27,7 @@ function guessed<K extends PartKind>(
 const KNOB: Adjuster = { pitchMm: null, leverMm: null, clockwiseMoves: null, paired: false };
 
 /** Twelve hours, twelve on top, seen upside down: what most finders have. */
-const USUAL_FINDER: Dial = {
+export const USUAL_FINDER: Dial = {
   numbering: '12h',
   topMark: 0,
   direction: 'clockwise',
@@ -37,8 +37,8 @@ const USUAL_FINDER: Dial = {
   rings: [],
   patternHips: [],
   patternYear: null,
-  fieldDeg: 6.5,
-  faintestMag: 7.5,
+  fieldDeg: 7,
+  faintestMag: 8,
   turnsWithAxis: true,
   plateTurnDeg: 0,
   screwAnglesDeg: [],

@@ -20,20 +20,10 @@ import { OwlDatabase } from '../../../../src/storage/database.ts';
 import { makeFormat } from '../../../../src/text/format.ts';
 import { writerFor } from '../../../support/database.ts';
 import { holds } from '../../../support/properties.ts';
+import { head } from '../../../support/records.ts';
 
 const NOW = Date.parse('2026-11-24T19:21:00Z');
 const f = makeFormat('metric', 'UTC');
-const HEAD = {
-  rev: 1,
-  deviceId: 'd',
-  createdAtUtc: '2026-11-24T12:00:00.000Z',
-  updatedAtUtc: '2026-11-24T12:00:00.000Z',
-  deletedAtUtc: null,
-  origin: 'user',
-  archived: false,
-  note: '',
-};
-
 function made(answers: OwnAnswers) {
   let n = 0;
   return ownNight(answers, NOW, {
@@ -46,7 +36,7 @@ function made(answers: OwnAnswers) {
 function derived(answers: OwnAnswers): NightStatic {
   const { nightId, records } = made(answers);
   const of = (table: string): never[] =>
-    records.filter((r) => r.table === table).map((r) => ({ ...HEAD, id: r.id, ...r.body }) as never);
+    records.filter((r) => r.table === table).map((r) => ({ ...head, id: r.id, ...r.body }) as never);
   const stored = {
     parts: of('parts'),
     rigs: of('rigs'),

@@ -9,17 +9,7 @@ import { dressRig, type RigAnswers } from '../../../../../src/core/rig/dressing/
 import { OPTICS_KINDS, pixelsOf, SENSORS, type SensorFormat } from '../../../../../src/core/rig/dressing/looks.ts';
 import { mountHasBar, rigNumbers } from '../../../../../src/core/rig/rigNumbers.ts';
 import { holds } from '../../../../support/properties.ts';
-
-const HEAD = {
-  rev: 1,
-  deviceId: 'd',
-  createdAtUtc: '2026-11-24T12:00:00.000Z',
-  updatedAtUtc: '2026-11-24T12:00:00.000Z',
-  deletedAtUtc: null,
-  origin: 'user',
-  archived: false,
-  note: '',
-};
+import { head } from '../../../../support/records.ts';
 
 function dressed(answers: RigAnswers) {
   let n = 0;
@@ -28,8 +18,8 @@ function dressed(answers: RigAnswers) {
     nameOf: (piece: string, kg: number) => (kg > 0 ? `${piece} ${kg}` : piece),
   };
   const made = dressRig(answers, naming);
-  const parts = made.parts.map(({ id, body }): Part => partSchema.parse({ ...HEAD, id, ...body }));
-  const rig = rigSchema.parse({ ...HEAD, id: 'rig', name: 'Own', ...made.rig });
+  const parts = made.parts.map(({ id, body }): Part => partSchema.parse({ ...head, id, ...body }));
+  const rig = rigSchema.parse({ ...head, id: 'rig', name: 'Own', ...made.rig });
   return { ...made, parts, rig, numbers: rigNumbers(rig, parts) };
 }
 
