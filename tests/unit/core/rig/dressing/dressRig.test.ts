@@ -118,6 +118,23 @@ describe('a rig dressed from few answers', () => {
     }
   });
 
+  it('a camera of a small sensor is a light one, and a ball head does not slide', () => {
+    const withSensor = (format: SensorFormat) =>
+      dressed({
+        carrier: 'trackerBallHead',
+        size: 'middle',
+        finder: 'none',
+        optics: { kind: 'lens', focalMm: 135, apertureMm: null },
+        sensor: { format, megapixels: 6 },
+        guided: false,
+      });
+    const cameraKg = (format: SensorFormat) => withSensor(format).parts.find((p) => p.kind === 'camera')!.massKg;
+    expect([cameraKg('small'), cameraKg('oneInch')]).to.deep.equal([0.2, 0.7]);
+    const { rig, parts } = withSensor('reduced');
+    const head = rig.placed.find((p) => parts.find((part) => part.id === p.partId)?.kind === 'small')!;
+    expect([head.on, head.slides]).to.deep.equal(['head', false]);
+  });
+
   it('a lens lies by its radius above the saddle, a tube on its plate too', () => {
     const lineOf = (kind: 'lens' | 'refractor', carrier: RigAnswers['carrier']): number => {
       const { numbers } = dressed({
@@ -160,7 +177,13 @@ describe('a rig dressed from few answers', () => {
     const tube = numbers.masses.tubeSide.find((m) => m.partId === numbers.tube!.id)!;
     const camera = numbers.masses.tubeSide.find((m) => m.partId === numbers.camera!.id)!;
     const scope = numbers.masses.tubeSide.find((m) => m.fromRaAxisM > tube.fromRaAxisM)!;
-    expect(camera.alongTubeM).to.be.lessThan(-0.2);
+    // Behind the tube's rear end by half its own length.
+    expect(camera.alongTubeM).to.be.closeTo(-(0.45 * 0.48 + 0.05), 0.001);
+    expect(numbers.masses.tubeSide.filter((m) => m.slides).map((m) => m.name)).to.deep.equal([
+      'tube',
+      'camera',
+      'guideScope',
+    ]);
     expect(scope.fromRaAxisM - tube.fromRaAxisM).to.be.closeTo(numbers.tube!.radiusM + 0.05, 0.002);
   });
 });
