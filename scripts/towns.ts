@@ -3,7 +3,7 @@
 import { createRequire } from 'node:module';
 import { readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { encodeTowns } from '../src/core/places/townTable.ts';
+import { encodeTowns } from '../src/formats/townTable.ts';
 
 const OUT = join(import.meta.dirname, '..', 'src', 'core', 'places', 'data');
 const LEAST_PEOPLE = 15_000;

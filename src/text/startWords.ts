@@ -1,6 +1,6 @@
 /** Words of the first three screens and of what they make. */
 import type { StandingTarget } from '../core/night/plan/easyTargets.ts';
-import type { Town } from '../core/places/townTable.ts';
+import type { Town } from '../core/places/findTowns.ts';
 import type { Carrier, Size } from '../core/rig/dressing/carriers.ts';
 import type { Piece } from '../core/rig/dressing/dressRig.ts';
 import { SENSORS, type OpticsKind, type SensorFormat } from '../core/rig/dressing/looks.ts';

@@ -139,6 +139,7 @@ test('the half-turn test: marks, screws, a second round, and the leftover off th
   await expect(page.getByText(/Tighten the screw at/).first()).toBeVisible();
   await expect(page.getByText(/Loosen the screw at/).first()).toBeVisible();
   await press(page, 'The screws are turned', 'Test again');
+  await expect(page.getByRole('button', { name: 'The screws are turned' })).toHaveCount(0);
   await place('0', '10');
   await place('6', '14');
   await press(page, 'Record this test', 'Half-turn test recorded');

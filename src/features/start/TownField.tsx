@@ -1,6 +1,6 @@
 import { useDeferredValue, useId, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import type { Town } from '../../core/places/townTable.ts';
+import type { Town } from '../../core/places/findTowns.ts';
 import { START, townName } from '../../text/startWords.ts';
 import { useTowns } from './useTowns.ts';
 

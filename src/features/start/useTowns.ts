@@ -1,7 +1,8 @@
 /** The shipped towns: fetched when the first letters are typed, kept for the tab; the app's own file, so it is there offline. */
 import { useQuery } from '@tanstack/react-query';
 import townsUrl from '../../core/places/data/towns.bin?url';
-import { decodeTowns, findTowns, searchable, type Town } from '../../core/places/townTable.ts';
+import { findTowns, searchable, type Town } from '../../core/places/findTowns.ts';
+import { decodeTowns } from '../../formats/townTable.ts';
 
 async function fetchTowns(): Promise<{ towns: Town[]; names: string[] }> {
   const response = await fetch(townsUrl);

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { readFileSync } from 'node:fs';
-import { decodeTowns, encodeTowns, findTowns, searchable } from '../../../../src/core/places/townTable.ts';
+import { findTowns, searchable } from '../../../src/core/places/findTowns.ts';
+import { decodeTowns, encodeTowns } from '../../../src/formats/townTable.ts';
 
 const towns = decodeTowns(new Uint8Array(readFileSync('src/core/places/data/towns.bin')));
 const names = searchable(towns);
