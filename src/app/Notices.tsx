@@ -1,5 +1,6 @@
 import { useCallback, useRef, useState } from 'react';
 import { Button, CloseButton, Toast } from 'react-bootstrap';
+import { flushSync } from 'react-dom';
 import type { NoticeAction, Notify } from '../session/session.ts';
 import { useUndo } from '../session/useUndo.ts';
 
@@ -18,7 +19,9 @@ export function useNotices(): { notices: Notice[]; notify: Notify; dismiss: () =
   const dismiss = useCallback(() => setNotices([]), []);
   const notify = useCallback<Notify>((message, { tone = 'info', undo = false, action } = {}) => {
     count.current += 1;
-    setNotices([{ id: count.current, message, tone, undo, action: action ?? null }]);
+    const notice = { id: count.current, message, tone, undo, action: action ?? null };
+    // What a press did is drawn at once: the records that it changed are drawn anew after it.
+    queueMicrotask(() => flushSync(() => setNotices([notice])));
   }, []);
   return { notices, notify, dismiss };
 }

@@ -1,4 +1,4 @@
-import { useDeferredValue, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { settingOf } from '../core/records/setting.ts';
 import { useSession, SharedContext, type Shared } from '../session/session.ts';
@@ -84,8 +84,7 @@ function Opening() {
 
 function Records() {
   const { db } = useSession();
-  // What a press did is said before all is drawn anew from the records.
-  const stored = useDeferredValue(useStored(db));
+  const stored = useStored(db);
   return stored ? <WithRecords stored={stored} /> : <Opening />;
 }
 
