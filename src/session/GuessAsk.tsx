@@ -5,7 +5,7 @@ import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
 import type { Step } from '../core/records/reading.ts';
 import type { Guess, Guesses } from '../core/rig/guesses.ts';
-import { distanceMSchema, massKgSchema } from '../core/records/common.ts';
+import { lengthMSchema, massKgSchema } from '../core/records/common.ts';
 import { updateHead } from '../storage/heads.ts';
 import { GUESS, guessHint, guessLabel, guessSaid, guessSentence, type GuessUnit } from '../text/guessWords.ts';
 import { QuantityField } from '../ui/form/Fields.tsx';
@@ -44,14 +44,16 @@ function useCorrect(): (guess: Guess, value: number) => Promise<unknown> {
       return write(what, (w) => updateHead(w, 'parts', guess.partId, patch), guessSaid(guess));
     }
     const { rig } = records;
+    // A hand measures how far; on which side it hangs is known.
+    const side = guess.value < 0 ? -1 : 1;
     const placed = rig.placed.map((p) =>
-      p.placedId === guess.placedId ? { ...p, fromRaAxisM: value, placeBasis: 'measured' as const } : p,
+      p.placedId === guess.placedId ? { ...p, fromRaAxisM: side * value, placeBasis: 'measured' as const } : p,
     );
     return write(what, (w) => updateHead(w, 'rigs', rig.id, { placed }, { baseRev: rig.rev }), guessSaid(guess));
   };
 }
 
-const SCHEMAS = { mass: z.object({ value: massKgSchema }), place: z.object({ value: distanceMSchema }) };
+const SCHEMAS = { mass: z.object({ value: massKgSchema }), place: z.object({ value: lengthMSchema }) };
 
 function GuessField({ guess, unit }: { guess: Guess; unit: GuessUnit }) {
   const { format } = useShared();
@@ -70,7 +72,7 @@ function GuessField({ guess, unit }: { guess: Guess; unit: GuessUnit }) {
           label={guessLabel(guess)}
           kind={guess.what === 'mass' ? 'mass' : 'barLength'}
           system={format.system}
-          expected={guess.value}
+          expected={Math.abs(guess.value)}
           hint={guessHint(guess, unit, format)}
         />
         <Button className="mt-2" variant="outline" type="submit" aria-disabled={busy}>

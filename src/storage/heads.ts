@@ -76,6 +76,23 @@ export async function putNew<T extends HeadTable>(
   return made;
 }
 
+/** The next revision of a record. A shipped demo record becomes the user's own. */
+export function nextRevision<T extends HeadTable>(
+  w: Writer,
+  table: T,
+  before: HeadRecord<T>,
+  patch: object,
+): Result<HeadRecord<T>, WriteCode> {
+  return validated(table, {
+    ...before,
+    ...patch,
+    rev: before.rev + 1,
+    deviceId: w.deviceId,
+    updatedAtUtc: toUtcText(w.nowMs()),
+    origin: before.origin === 'demo' ? 'user' : before.origin,
+  });
+}
+
 /** Puts the next revision of a record; what changes nothing writes nothing. Runs inside the caller's transaction. */
 export async function putChanged<T extends HeadTable>(
   w: Writer,
@@ -84,14 +101,7 @@ export async function putChanged<T extends HeadTable>(
   patch: object,
   label: ChangeLabel,
 ): Written<HeadRecord<T>> {
-  const after = validated(table, {
-    ...before,
-    ...patch,
-    rev: before.rev + 1,
-    deviceId: w.deviceId,
-    updatedAtUtc: toUtcText(w.nowMs()),
-    origin: before.origin === 'demo' ? 'user' : before.origin,
-  });
+  const after = nextRevision(w, table, before, patch);
   if (!after.ok) return after;
   if (contentOf(after.value) === contentOf(before)) return ok(before);
   await rememberContent(w.db, table, before);

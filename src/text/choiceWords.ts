@@ -17,9 +17,9 @@ export function givenWords(
   { camera, latDeg }: { camera: { pixelUm: number; widthPx: number; heightPx: number }; latDeg: number },
   f: Format,
 ): string {
-  const side = (px: number): string => f.number((px * camera.pixelUm) / 1000, 1);
-  const sensor = `${side(camera.widthPx)} × ${side(camera.heightPx)} mm of ${f.number(camera.pixelUm, 2)} µm pixels`;
-  return `Taken: a sensor of ${sensor}, and latitude ${f.number(Math.abs(latDeg), 0)}°.`;
+  const side = (px: number): string => f.quantity((px * camera.pixelUm) / 1000, 'opticsMm', 1);
+  const sensor = `${side(camera.widthPx)} × ${side(camera.heightPx)}, ${f.quantity(camera.pixelUm, 'pixelUm')} a pixel`;
+  return `Taken: a sensor of ${sensor}, and latitude ${f.quantity(Math.abs(latDeg), 'angleDeg', 0)}.`;
 }
 
 export const CLASS_NAMES: Record<MountClassId, string> = {

@@ -74,29 +74,25 @@ const PIECE_WORDS: Record<Piece, string> = {
   weight: 'Weight',
 };
 
-export function pieceName(piece: Piece, massKg: number, own: { carrier: Carrier; rigName: string }): string {
-  if (piece === 'weight') return `Weight ${massKg} kg`;
+export function pieceName(piece: Piece, massKg: number, own: { carrier: Carrier; rigName: string }, f: Format): string {
+  if (piece === 'weight') return `Weight ${f.quantity(massKg, 'mass', 1)}`;
   if (piece === 'mount') return CARRIER_WORDS[own.carrier].name;
   return piece === 'tube' ? own.rigName : PIECE_WORDS[piece];
 }
 
 /** `135 mm lens`, `750 mm reflector`. */
-export const rigNameOf = (kind: OpticsKind, focalMm: number): string =>
-  `${Math.round(focalMm)} mm ${kind === 'lens' ? 'lens' : OPTICS_WORDS[kind].toLowerCase()}`;
+export const rigNameOf = (kind: OpticsKind, focalMm: number, f: Format): string =>
+  `${f.quantity(focalMm, 'opticsMm', 0)} ${kind === 'lens' ? 'lens' : OPTICS_WORDS[kind].toLowerCase()}`;
 
 /** `M 45, Pleiades: 74° high, 8 h dark`. */
 export const standingWords = (t: StandingTarget, f: Format): string =>
-  `${targetName(t.catalogueId, t.plainName)}: ${f.quantity(t.highestAltDeg, 'angleDeg', 0)} high, ${f.number(t.usableH, 0)} h dark`;
+  `${targetName(t.catalogueId, t.plainName)}: ${f.quantity(t.highestAltDeg, 'angleDeg', 0)} high, ${f.quantity(t.usableH, 'hours', 0)} dark`;
 
 export const targetName = (catalogueId: string, plainName: string): string => `${catalogueId}, ${plainName}`;
 
-/** `Covilhã, PT, 40.28° N, 7.50° W`: towns of one name are told apart by where they are. */
-export const townName = ({ name, country, latDeg, lonDeg }: Town): string =>
-  `${name}, ${country}, ${placeName(latDeg, lonDeg)}`;
+/** `Covilhã, PT, 40°16′48″ N, 7°30′36″ W`: towns of one name are told apart by where they are. */
+export const townName = ({ name, country, latDeg, lonDeg }: Town, f: Format): string =>
+  `${name}, ${country}, ${placeName(latDeg, lonDeg, f)}`;
 
-/** `40.33° N, 7.60° W`. */
-export function placeName(latDeg: number, lonDeg: number): string {
-  const one = (deg: number, plus: string, minus: string): string =>
-    `${Math.abs(deg).toFixed(2)}° ${deg < 0 ? minus : plus}`;
-  return `${one(latDeg, 'N', 'S')}, ${one(lonDeg, 'E', 'W')}`;
-}
+export const placeName = (latDeg: number, lonDeg: number, f: Format): string =>
+  `${f.latitude(latDeg)}, ${f.longitude(lonDeg)}`;

@@ -4,18 +4,17 @@ import { ASSUMED } from '../core/verdict/assumptions.ts';
 import type { Format } from './format.ts';
 import { clockFaceWords, readingWords } from './polarWords.ts';
 
-export type TonightStep = 'level' | 'polar' | 'tracking' | 'balance' | 'meridian';
 /** `to`: the bench, with its tab. */
 export type Line = { name: string; value: string; rests: string; to: string };
 export type TonightLines = Record<'bearing' | 'latitude' | 'dial' | 'sub' | 'weight' | 'meridian', Line | null>;
 
 export const TONIGHT = {
   title: 'Tonight',
-  sentence: 'Your night in **six lines**. Each leads to its bench.',
+  sentence: 'Your night **line by line**. Each leads to its bench.',
   reason: 'What is guessed is said below each; it is asked for where it matters.',
 } as const;
 
-function bearingLine({ bearing: { compassDeg, declinationDeg, south } }: Tonight, f: Format): Line {
+function bearingLine({ compassDeg, declinationDeg, south }: NonNullable<Tonight['bearing']>, f: Format): Line {
   const pole = `true ${south ? 'south' : 'north'}`;
   const size = f.quantity(Math.abs(declinationDeg), 'angleDeg');
   return {
@@ -72,7 +71,7 @@ function subLine({ longestS, shortestS, byEye, motion, orMore }: NonNullable<Ton
       longestS === null
         ? `under ${f.quantity(shortestS, 'seconds', 0)}`
         : `${f.quantity(longestS, 'seconds', 0)}${orMore ? ' and more' : ''}`,
-    rests: `${MOTIONS[motion]}, seeing ${f.number(ASSUMED.seeingFwhmArcsec, 1)}″, focused, ${pole}.`,
+    rests: `${MOTIONS[motion]}, seeing ${f.quantity(ASSUMED.seeingFwhmArcsec, 'arcsec', 1)}, focused, ${pole}.`,
     to: 'tracking',
   };
 }
@@ -115,7 +114,7 @@ function meridianLine(meridian: Tonight['meridian'], f: Format): Line {
 
 export function tonightLines(t: Tonight, f: Format): TonightLines {
   return {
-    bearing: bearingLine(t, f),
+    bearing: t.bearing && bearingLine(t.bearing, f),
     latitude: t.latitude && latitudeLine(t.latitude, f),
     dial: t.dial && dialLine(t.dial, f),
     sub: t.sub && subLine(t.sub, f),

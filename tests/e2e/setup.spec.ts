@@ -216,6 +216,19 @@ test('south: the ring for true south, the leg under the overhang, the tracker’
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Polar alignment');
 });
 
+test('which way the head wants its tripod: asked once, drawn and said, and taken back', async ({ page }) => {
+  await open(page, `${HERON}/level`);
+  await page.getByRole('button', { name: 'The gap between two legs' }).press('Enter');
+  await expect(page.getByText('Kept with the mount')).toBeVisible();
+  await expect(page.getByText('Which way does this head want its tripod?')).toHaveCount(0);
+  await expect(page.getByText('your mount wants its lug between them')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText('your mount wants its lug between them')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo the last change' }).press('Enter');
+  await expect(page.getByText('Which way does this head want its tripod?')).toBeVisible();
+  await expect(page.getByText('your mount wants its lug between them')).toHaveCount(0);
+});
+
 test('a strain-wave drive is checked instead of tipped', async ({ page }) => {
   await open(page, '/kit/parts/demo-heron-mount');
   await page.getByLabel('Drive', { exact: true }).selectOption({ label: 'Strain wave' });

@@ -143,12 +143,26 @@ test('who only chooses gets an answer without rig, site or night', async ({ page
   await begin(page);
   await page.goto(`${base}/choose?now=${NOW}`);
   await expect(page.locator('.sentence')).toContainText(/A .* is enough|choose a shorter lens|expose shorter/i);
-  await expect(page.getByText('Taken: a sensor of 23.5 × 15.6 mm')).toBeVisible();
+  await expect(page.getByText('Taken: a sensor of 23.5 mm × 15.6 mm')).toBeVisible();
   const before = (await page.locator('.sentence').textContent()) ?? '';
   await page.getByLabel('The sensor').selectOption('fourThirds');
   await page.getByLabel('Size of the target').fill('15');
   await expect(page.locator('.sentence')).not.toHaveText(before);
-  await expect(page.getByText('Taken: a sensor of 17.3 × 13.0 mm')).toBeVisible();
+  await expect(page.getByText('Taken: a sensor of 17.3 mm × 13.0 mm')).toBeVisible();
   await page.getByLabel('Your latitude, north or south').selectOption('60');
   await expect(page.getByText('latitude 60°')).toBeVisible();
+});
+
+test('a bright object for a night that is there already is one step, taken back in one', async ({ page }) => {
+  await open(page, `${HERON}/tonight`);
+  await expect(line(page, /NGC 281: flip/)).toBeVisible();
+  await page.locator('#night-switch').click();
+  await page.getByRole('button', { name: 'Settings of this night…' }).click();
+  const dialog = page.getByRole('dialog');
+  const pleiades = await dialog.getByRole('option', { name: /^M 45/ }).textContent();
+  await dialog.getByLabel('Target').selectOption({ label: pleiades ?? '' });
+  await dialog.getByRole('button', { name: 'Save' }).click();
+  await expect(line(page, /M 45, Pleiades: flip/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo the last change' }).press('Enter');
+  await expect(line(page, /NGC 281: flip/)).toBeVisible();
 });

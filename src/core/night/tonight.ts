@@ -1,18 +1,21 @@
 /** The six first answers about a night: each is what its bench says, asked of the same function. */
 import type { Engraving } from '../mount/dial.ts';
+import type { MountPart } from '../records/part.ts';
+import { USUAL_FINDER } from '../rig/dressing/usualParts.ts';
 import { poleBearingDeg } from '../sky/bearing.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
+import { roundnessBudget, type MiddleStar } from '../verdict/budget.ts';
 import { engravingOf, dialPlace } from './pole/dialOfNight.ts';
 import { magneticOfNight, poleByCompassDeg } from './magneticOfNight.ts';
 import { poleOfNight } from './pole/poleOfNight.ts';
 import { scaleToSet } from './pole/scaleToSet.ts';
 import { usableOfNight } from './account/usableOfNight.ts';
 import type { NightAt } from './nightAt.ts';
-import type { NightStatic } from './nightStatic.ts';
+import type { BarOfNight, NightStatic } from './nightStatic.ts';
 
 export type Tonight = {
-  /** What a compass reads along the axis; null where none can be trusted. */
-  bearing: { compassDeg: number | null; declinationDeg: number; south: boolean };
+  /** What a compass reads along the axis, null where none can be trusted; null for a mount that has no polar axis. */
+  bearing: { compassDeg: number | null; declinationDeg: number; south: boolean } | null;
   /** Null for a mount that has no polar axis. */
   latitude: { scaleDeg: number; biasKnown: boolean } | null;
   dial: {
@@ -23,17 +26,21 @@ export type Tonight = {
     /** `usual`: nobody said what is engraved on it. */
     finder: 'none' | 'usual' | 'own';
   } | null;
-  /** The longest sub of which nine in ten stay usable; `byEye`: once the star stands at its mark, for nobody looked yet. */
-  /** `orMore`: nothing longer was asked for. */
+  /** The longest sub of which nine in ten stay usable; `byEye`: once the star stands at its mark, for nobody looked yet;
+   *  `orMore`: nothing longer was asked for. */
   sub: {
     longestS: number | null;
     shortestS: number;
     byEye: boolean;
     orMore: boolean;
     motion: 'guided' | 'usualDrive' | 'ownDrive';
+    /** The middle one of such subs. */
+    star: MiddleStar;
+    evenFwhmArcsec: number;
   } | null;
-  /** `guessed`: a mass or a place that moves it was never measured. */
-  weight: { positionM: number; inRange: boolean; guessed: boolean } | null;
+  /** `shareOfBar`: from the nearest place that the bar allows to the farthest; `guessed`: a mass or a place that moves it was
+   *  never measured. */
+  weight: { positionM: number; inRange: boolean; guessed: boolean; shareOfBar: number } | null;
   meridian: { target: string; flipMs: number | null; transitMs: number; flips: boolean } | null;
 };
 
@@ -41,7 +48,9 @@ function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
   if (!stars) return null;
   const byEye = night.numbers.mount?.mountKind !== 'altAzimuth' && poleOfNight(night.records).basis === 'untouched';
   const polar = byEye ? ({ known: 'size', errorArcmin: ASSUMED.polarErrorByEyeArcmin } as const) : stars.sub.polar;
-  const { longestS, shortestS, curve } = usableOfNight(night, { ...stars.sub, polar });
+  const sub = { ...stars.sub, polar };
+  const { longestS, shortestS, curve } = usableOfNight(night, sub);
+  const { star, evenFwhmArcsec } = roundnessBudget({ ...sub, exposureS: longestS ?? shortestS }, night.records.limits);
   const { tracking } = stars.sub;
   const measured = night.budget?.sources.periodicError?.basis === 'measured';
   return {
@@ -49,6 +58,8 @@ function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
     shortestS,
     byEye,
     orMore: longestS === curve.at(-1)?.exposureS,
+    star,
+    evenFwhmArcsec,
     motion: tracking.guided ? 'guided' : measured ? 'ownDrive' : 'usualDrive',
   };
 }
@@ -61,7 +72,7 @@ function dialOf({ records, numbers }: NightStatic, { poleStar }: NightAt): Tonig
     viewAngleDeg: belongs.angleDeg,
     reading,
     engraving: engravingOf(finder),
-    finder: finder === null ? 'none' : numbers.mount?.massBasis === 'assumed' ? 'usual' : 'own',
+    finder: finder === null ? 'none' : isUsual(numbers.mount) ? 'usual' : 'own',
   };
 }
 
@@ -75,24 +86,38 @@ function isGuessed({ records, numbers: { masses } }: NightStatic): boolean {
   );
 }
 
+/** Dressed from its class, and its engraving never looked at. */
+const isUsual = (mount: MountPart | null): boolean =>
+  mount?.massBasis === 'assumed' && JSON.stringify(mount.finder) === JSON.stringify(USUAL_FINDER);
+
+function bearingOf(night: NightStatic): Tonight['bearing'] {
+  const magnetic = magneticOfNight(night);
+  return {
+    compassDeg: magnetic.compass === 'unusable' ? null : poleByCompassDeg(night),
+    declinationDeg: magnetic.declinationDeg,
+    south: poleBearingDeg(night.records.site.latDeg) === 180,
+  };
+}
+
+function weightOf(night: NightStatic, { found, rig }: BarOfNight): Tonight['weight'] {
+  const { positionM, inRange } = found;
+  if (positionM === null) return null;
+  const [nearestM, farthestM] = rig.input.barRangeM;
+  const shareOfBar =
+    farthestM > nearestM ? Math.min(1, Math.max(0, (positionM - nearestM) / (farthestM - nearestM))) : 0;
+  return { positionM, inRange, guessed: isGuessed(night), shareOfBar };
+}
+
 export function tonight(night: NightStatic, at: NightAt): Tonight {
   const { records, numbers, bar, target, targetSky, plan, flips } = night;
-  const magnetic = magneticOfNight(night);
   const equatorial = numbers.mount?.mountKind !== 'altAzimuth';
   const scale = scaleToSet(records);
   return {
-    bearing: {
-      compassDeg: magnetic.compass === 'unusable' ? null : poleByCompassDeg(night),
-      declinationDeg: magnetic.declinationDeg,
-      south: poleBearingDeg(records.site.latDeg) === 180,
-    },
+    bearing: equatorial ? bearingOf(night) : null,
     latitude: equatorial ? { scaleDeg: scale.scaleDeg, biasKnown: scale.bias !== null } : null,
     dial: equatorial ? dialOf(night, at) : null,
     sub: subOf(night, at),
-    weight:
-      bar && bar.found.positionM !== null
-        ? { positionM: bar.found.positionM, inRange: bar.found.inRange, guessed: isGuessed(night) }
-        : null,
+    weight: bar && weightOf(night, bar),
     meridian:
       target && targetSky
         ? { target: target.name, flipMs: plan?.flip?.startMs ?? null, transitMs: targetSky.transit.transitMs, flips }

@@ -66,9 +66,12 @@ function placeTried(placed: Placed, part: Part, rig: Rig, parts: readonly Part[]
 export function guessesOf(rig: Rig, parts: readonly Part[], answerOf: AnswerOf): Guesses | null {
   const answer = answerOf(rig, parts);
   if (answer === null) return null;
-  const tried = rig.placed.flatMap((placed) => {
+  const tried = rig.placed.flatMap((placed, i) => {
     const part = parts.find((p) => p.id === placed.partId && p.deletedAtUtc === null);
-    return part ? [...massTried(placed, part, rig, parts), ...placeTried(placed, part, rig, parts)] : [];
+    if (!part) return [];
+    // A piece that hangs twice is weighed once.
+    const isFirst = rig.placed.findIndex((p) => p.partId === placed.partId) === i;
+    return [...(isFirst ? massTried(placed, part, rig, parts) : []), ...placeTried(placed, part, rig, parts)];
   });
   const list = tried.flatMap(({ rig: otherRig, parts: otherParts, ...guess }): Guess[] => {
     const other = answerOf(otherRig, otherParts);

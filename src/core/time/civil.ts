@@ -99,12 +99,18 @@ export function shiftDate(date: string, days: number): string {
   return new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10);
 }
 
-/** The instant of a clock's time within the night of an evening: from noon on that day, before noon the next. Null for what
- *  is no time of a clock, as 25:00. */
+/** Hour and minute as somebody writes them, `21:30` or `9.05`; null for what is no time of a clock, as 25:00. */
+export function readClock(text: string): { hour: number; minute: number } | null {
+  const read = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/.exec(text.trim());
+  return read && { hour: Number(read[1]), minute: Number(read[2]) };
+}
+
+/** The instant of a clock's time within the night of an evening: from noon on that day, before noon the next. Null for what is
+ *  no time of a clock. */
 export function instantInNight(clock: string, evening: string, zoneIana: string): number | null {
-  const read = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/.exec(clock.trim());
+  const read = readClock(clock);
   if (!read) return null;
-  const [hour, minute] = [Number(read[1]), Number(read[2])];
+  const { hour, minute } = read;
   const [year = 0, month = 1, day = 1] = (hour < 12 ? shiftDate(evening, 1) : evening).split('-').map(Number);
   return instantOfWallTime({ year, month, day, hour, minute, second: 0 }, zoneIana);
 }

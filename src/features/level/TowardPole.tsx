@@ -9,7 +9,9 @@ export function TowardPole() {
   const { numbers, records } = useNight();
   const write = useWrite();
   const { mount } = numbers;
-  if (!mount || (mount.towardPole ?? null) !== null || records.fromSnapshot) return null;
+  // Without a polar axis nothing of the tripod looks to the pole.
+  if (!mount || mount.mountKind === 'altAzimuth' || (mount.towardPole ?? null) !== null || records.fromSnapshot)
+    return null;
   const answer = (towardPole: 'leg' | 'gap'): void => {
     const what = ['towardPole', mount.id, towardPole];
     void write(what, (w) => updateHead(w, 'parts', mount.id, { towardPole }), TOWARD_POLE.said);

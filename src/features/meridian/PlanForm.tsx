@@ -3,7 +3,7 @@ import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { planEntrySchema, type PlanEntry } from '../../core/records/night.ts';
 import { PLAIN_PLAN } from '../../core/night/plan/plainPlan.ts';
-import { instantInNight } from '../../core/time/civil.ts';
+import { instantInNight, readClock } from '../../core/time/civil.ts';
 import { fromUtcText, toUtcText } from '../../core/time/utc.ts';
 import { updateHead } from '../../storage/heads.ts';
 import { EditConflict } from '../../session/EditConflict.tsx';
@@ -16,7 +16,7 @@ import { formResolver } from '../../ui/form/formResolver.ts';
 import { QuantityField, SelectField, TextField } from '../../ui/form/Fields.tsx';
 
 const formSchema = planEntrySchema.pick({ subS: true, gapS: true, count: true, limitH: true, strategy: true }).extend({
-  start: z.string().refine((t) => t.trim() === '' || /^([01]?\d|2[0-3])[:.][0-5]\d$/.test(t.trim()), PLAN_START.wrong),
+  start: z.string().refine((t) => t.trim() === '' || readClock(t) !== null, PLAN_START.wrong),
 });
 type PlanFields = z.infer<typeof formSchema>;
 

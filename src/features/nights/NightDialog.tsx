@@ -7,8 +7,7 @@ import { nightSchema, planEntrySchema, type Night, type PlanEntry } from '../../
 import { PLAIN_PLAN } from '../../core/night/plan/plainPlan.ts';
 import { eveningDate, usableZone } from '../../core/time/civil.ts';
 import { ok, type Result } from '../../core/result.ts';
-import { createTogether } from '../../storage/createTogether.ts';
-import { createHead, updateHead } from '../../storage/heads.ts';
+import { writeTogether } from '../../storage/writeTogether.ts';
 import type { WriteCode } from '../../storage/transact.ts';
 import type { Writer } from '../../storage/writer.ts';
 import type { Stored } from '../../storage/useStored.ts';
@@ -95,33 +94,20 @@ function TargetField({ stored }: { stored: Stored }) {
   );
 }
 
-/** A new night, with the record of the bright object that it looks at, where one was chosen. */
-async function createNight(w: Writer, body: Body): Promise<Result<string, WriteCode>> {
-  const bright = brightTarget(body.plan[0]?.targetId ?? '');
-  const [nightId, targetId] = [w.newId(), w.newId()];
-  const plan = bright ? body.plan.map((entry) => ({ ...entry, targetId })) : body.plan;
-  const written = await createTogether(w, body.eveningDate, [
+/** Writes a night, with the record of the bright object that it looks at where one was chosen; one step to undo. Answers the
+ *  night's id. */
+async function writeNight(w: Writer, night: Night | null, body: Body): Promise<Result<string, WriteCode>> {
+  const [first, ...others] = body.plan;
+  const bright = first ? brightTarget(first.targetId) : null;
+  const [nightId, targetId] = [night?.id ?? w.newId(), w.newId()];
+  const whole = first && bright ? { ...body, plan: [{ ...first, targetId }, ...others] } : body;
+  const written = await writeTogether(w, body.eveningDate, [
     ...(bright ? [{ table: 'targets' as const, id: targetId, body: bright }] : []),
-    { table: 'nights', id: nightId, body: { ...body, plan } },
+    night
+      ? { table: 'nights', id: nightId, patch: whole, baseRev: night.rev }
+      : { table: 'nights', id: nightId, body: whole },
   ]);
   return written.ok ? ok(nightId) : written;
-}
-
-/** Saves the settings of a night; a bright object becomes a target of one's own first. */
-function useSaveNight(): (night: Night, body: Body) => Promise<Result<unknown, WriteCode>> {
-  const write = useWrite();
-  return async (night, body) => {
-    const [first, ...others] = body.plan;
-    const bright = brightTarget(first?.targetId ?? '');
-    const made = bright && (await write(['target', bright], (w) => createHead(w, 'targets', bright)));
-    if (made && !made.ok) return made;
-    const plan = first && made ? [{ ...first, targetId: made.value.id }, ...others] : body.plan;
-    return write(
-      ['night', night.id, { ...body, plan }],
-      (w) => updateHead(w, 'nights', night.id, { ...body, plan }, { baseRev: night.rev }),
-      'Night saved.',
-    );
-  };
 }
 
 /** A new night, or the settings of the shown one. */
@@ -129,7 +115,6 @@ export function NightDialog({ night, close }: { night: Night | null; close: () =
   const { stored, format } = useShared();
   const { clock } = useSession();
   const write = useWrite();
-  const saveNight = useSaveNight();
   const navigate = useNavigate();
   const form = useForm<Fields, unknown, Fields>({
     resolver: formResolver(formSchema),
@@ -139,14 +124,11 @@ export function NightDialog({ night, close }: { night: Night | null; close: () =
   const save = form.handleSubmit(async (fields) => {
     if (!edited.mayReplace()) return;
     const body = toBody(fields, night);
-    if (night) {
-      if ((await saveNight(night, body)).ok) close();
-      return;
-    }
-    const made = await write(['night', 'new', body], (w) => createNight(w, body), 'Night created.');
-    if (!made.ok) return;
+    const what = ['night', night?.id ?? 'new', body];
+    const written = await write(what, (w) => writeNight(w, night, body), night ? 'Night saved.' : 'Night created.');
+    if (!written.ok) return;
     close();
-    void navigate(`/n/${made.value}/tonight`);
+    if (!night) void navigate(`/n/${written.value}/tonight`);
   });
   return (
     <Modal show onHide={close} animation={false} aria-labelledby="night-title">

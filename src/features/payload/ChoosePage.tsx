@@ -14,12 +14,12 @@ const USUAL_MEGAPIXELS = 24;
 const LATITUDES_DEG = [0, 15, 30, 45, 60] as const;
 
 export function ChoosePage() {
-  const { stored } = useShared();
-  const [format, setFormat] = useState<SensorFormat>('reduced');
+  const { stored, format } = useShared();
+  const [sensor, setSensor] = useState<SensorFormat>('reduced');
   const own = stored.sites.find((s) => s.deletedAtUtc === null && s.origin !== 'demo');
   const [latDeg, setLatDeg] = useState<number>(own ? Math.abs(own.latDeg) : USUAL_LATITUDE_DEG);
   const latitudes = [...new Set<number>([...LATITUDES_DEG, latDeg])].sort((a, b) => a - b);
-  const camera = { ...pixelsOf({ format, megapixels: USUAL_MEGAPIXELS }), massKg: USUAL_SENSOR.massKg };
+  const camera = { ...pixelsOf({ format: sensor, megapixels: USUAL_MEGAPIXELS }), massKg: USUAL_SENSOR.massKg };
   return (
     <Choice
       title={CHOOSE.title}
@@ -35,8 +35,8 @@ export function ChoosePage() {
         <Form.Group controlId="choose-sensor" className="short-field">
           <Form.Label>{CHOOSE.sensor}</Form.Label>
           <Form.Select
-            value={format}
-            onChange={(event) => setFormat(FORMATS.find((f) => f === event.target.value) ?? format)}
+            value={sensor}
+            onChange={(event) => setSensor(FORMATS.find((f) => f === event.target.value) ?? sensor)}
           >
             {FORMATS.map((one) => (
               <option key={one} value={one}>
@@ -50,7 +50,7 @@ export function ChoosePage() {
           <Form.Select value={latDeg} onChange={(event) => setLatDeg(Number(event.target.value))}>
             {latitudes.map((one) => (
               <option key={one} value={one}>
-                {Math.round(one)}°
+                {format.quantity(one, 'angleDeg', 0)}
               </option>
             ))}
           </Form.Select>

@@ -7,7 +7,7 @@ import { ownNight } from '../../core/night/plan/ownNight.ts';
 import { ok, type Result } from '../../core/result.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import { useBusy, useWrite } from '../../session/useWrite.ts';
-import { createTogether } from '../../storage/createTogether.ts';
+import { writeTogether } from '../../storage/writeTogether.ts';
 import type { WriteCode } from '../../storage/transact.ts';
 import {
   CARRIER_WORDS,
@@ -41,12 +41,13 @@ const SHOWN: Record<Screen, () => React.JSX.Element> = { where: Where, carries: 
 
 /** What is known so far, above the question. */
 function Strip({ screen }: { screen: Screen }) {
+  const { format } = useShared();
   const { latDeg, lonDeg, carrier, size, opticsKind, focalMm } = useWatch<Draft>();
   const at = SCREENS.indexOf(screen);
   const known = [
-    typeof latDeg === 'number' && typeof lonDeg === 'number' ? placeName(latDeg, lonDeg) : null,
+    typeof latDeg === 'number' && typeof lonDeg === 'number' ? placeName(latDeg, lonDeg, format) : null,
     carrier && size ? `${CARRIER_WORDS[carrier].name}, ${SIZE_WORDS[size].toLowerCase()}` : null,
-    at === 2 && opticsKind && typeof focalMm === 'number' ? rigNameOf(opticsKind, focalMm) : null,
+    at === 2 && opticsKind && typeof focalMm === 'number' ? rigNameOf(opticsKind, focalMm, format) : null,
   ];
   return (
     <ol className="start-strip" aria-label="What is known so far">
@@ -74,22 +75,23 @@ function useScreen(): [Screen, (screen: Screen) => void] {
 /** Makes the night and goes to its first answers. */
 function useMake(): (answers: Answers) => Promise<void> {
   const { clock } = useSession();
-  const { notify } = useShared();
+  const { notify, format } = useShared();
   const write = useWrite();
   const navigate = useNavigate();
   return async (answers) => {
     const found = answers.zoneIana === '' ? await zoneOf(answers.latDeg, answers.lonDeg) : answers.zoneIana;
     if (found === null) notify(START.zoneFailed);
-    const own = ownAnswers(answers, found ?? Intl.DateTimeFormat().resolvedOptions().timeZone);
+    const own = ownAnswers(answers, found ?? Intl.DateTimeFormat().resolvedOptions().timeZone, format);
     const made = await write(
       ['start', own],
       async (w): Promise<Result<string, WriteCode>> => {
         const { nightId, records } = ownNight(own, clock.nowMs(), {
           newId: () => w.newId(),
-          nameOf: (piece, massKg) => pieceName(piece, massKg, { carrier: own.rig.carrier, rigName: own.rigName }),
+          nameOf: (piece, massKg) =>
+            pieceName(piece, massKg, { carrier: own.rig.carrier, rigName: own.rigName }, format),
           targetName,
         });
-        const written = await createTogether(w, own.rigName, records);
+        const written = await writeTogether(w, own.rigName, records);
         return written.ok ? ok(nightId) : written;
       },
       START.made,

@@ -1,11 +1,13 @@
 import { useDeferredValue, useId, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Town } from '../../core/places/findTowns.ts';
+import { useShared } from '../../session/session.ts';
 import { START, townName } from '../../text/startWords.ts';
 import { useTowns } from './useTowns.ts';
 
 /** A town by its first letters; one press takes its place. */
 export function TownField({ chosen, take }: { chosen: string; take: (town: Town) => void }) {
+  const { format } = useShared();
   const id = useId();
   const [text, setText] = useState(chosen);
   const { found, asked, missing } = useTowns(useDeferredValue(text === chosen ? '' : text));
@@ -34,7 +36,7 @@ export function TownField({ chosen, take }: { chosen: string; take: (town: Town)
                   take(town);
                 }}
               >
-                {townName(town)}
+                {townName(town, format)}
               </Button>
             </li>
           ))}

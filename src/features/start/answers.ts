@@ -5,6 +5,7 @@ import { partKinds } from '../../core/records/part.ts';
 import { CARRIERS, SIZES } from '../../core/rig/dressing/carriers.ts';
 import { OPTICS_KINDS, SENSORS, type SensorFormat } from '../../core/rig/dressing/looks.ts';
 import type { OwnAnswers } from '../../core/night/plan/ownNight.ts';
+import type { Format } from '../../text/format.ts';
 import { placeName, rigNameOf, type Screen } from '../../text/startWords.ts';
 
 const { latDeg, lonDeg } = siteSchema.shape;
@@ -78,11 +79,11 @@ export function keptDraft(): Draft {
 export const keepDraft = (draft: Draft): void => localStorage.setItem(KEY, JSON.stringify(draft));
 export const forgetDraft = (): void => localStorage.removeItem(KEY);
 
-export function ownAnswers(a: Answers, zoneIana: string): OwnAnswers {
+export function ownAnswers(a: Answers, zoneIana: string, f: Format): OwnAnswers {
   const aperture = a.opticsKind === 'lens' ? (a.fNumber === null ? null : a.focalMm / a.fNumber) : a.apertureMm;
   return {
     where: {
-      name: a.placeName.trim() === '' ? placeName(a.latDeg, a.lonDeg) : a.placeName.trim(),
+      name: a.placeName.trim() === '' ? placeName(a.latDeg, a.lonDeg, f) : a.placeName.trim(),
       latDeg: a.latDeg,
       lonDeg: a.lonDeg,
       zoneIana,
@@ -95,6 +96,6 @@ export function ownAnswers(a: Answers, zoneIana: string): OwnAnswers {
       sensor: { format: a.format, megapixels: a.megapixels },
       guided: a.guided,
     },
-    rigName: rigNameOf(a.opticsKind, a.focalMm),
+    rigName: rigNameOf(a.opticsKind, a.focalMm, f),
   };
 }

@@ -1,7 +1,7 @@
 /** The first answers: six lines about this night, each with its instrument in small and the way to its bench. */
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { tonight, type Tonight } from '../../core/night/tonight.ts';
+import { tonight } from '../../core/night/tonight.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { TONIGHT, tonightLines, type Line } from '../../text/tonightWords.ts';
@@ -31,12 +31,6 @@ function Row({ line, children }: { line: Line | null; children: ReactNode }) {
   );
 }
 
-/** How far along its bar a weight stands. */
-function shareOf(answers: Tonight, barRangeM: readonly [number, number] | undefined): number {
-  if (!answers.weight || !barRangeM) return 0;
-  return (answers.weight.positionM - barRangeM[0]) / (barRangeM[1] - barRangeM[0]);
-}
-
 export function TonightPage() {
   const night = useNight();
   const at = useNightAt();
@@ -52,7 +46,7 @@ export function TonightPage() {
     >
       <ol className="tonight">
         <Row line={lines.bearing}>
-          <CompassGlyph compassDeg={answers.bearing.compassDeg} />
+          <CompassGlyph compassDeg={answers.bearing?.compassDeg ?? null} />
         </Row>
         <Row line={lines.latitude}>
           <LatitudeGlyph scaleDeg={answers.latitude?.scaleDeg ?? 0} />
@@ -61,13 +55,13 @@ export function TonightPage() {
           <DialGlyph viewAngleDeg={answers.dial?.viewAngleDeg ?? 0} />
         </Row>
         <Row line={lines.sub}>
-          <SubGlyph />
+          {answers.sub && <SubGlyph star={answers.sub.star} evenFwhmArcsec={answers.sub.evenFwhmArcsec} />}
         </Row>
         <Row line={lines.weight}>
-          <BarGlyph share={shareOf(answers, night.bar?.rig.input.barRangeM)} />
+          <BarGlyph share={answers.weight?.shareOfBar ?? 0} />
         </Row>
         <Row line={lines.meridian}>
-          <MeridianGlyph />
+          <MeridianGlyph flips={answers.meridian?.flips ?? false} />
         </Row>
       </ol>
     </BenchLayout>

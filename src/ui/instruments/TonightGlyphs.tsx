@@ -1,4 +1,7 @@
 /** The instruments of the first answers, small: a compass ring, a latitude quadrant, a dial, a star, a bar, a meridian. */
+import type { MiddleStar } from '../../core/verdict/budget.ts';
+import { StarShape } from '../StarShape.tsx';
+
 const SIZE = 72;
 const MIDDLE = SIZE / 2;
 const RING = 28;
@@ -80,20 +83,23 @@ export function DialGlyph({ viewAngleDeg }: { viewAngleDeg: number }) {
   );
 }
 
-export function SubGlyph() {
+/** The middle one of tonight's stars on squares of sky. */
+export function SubGlyph({ star, evenFwhmArcsec }: { star: MiddleStar; evenFwhmArcsec: number }) {
   return (
     <Frame>
       {Array.from({ length: 4 }, (_, i) => (
         <path key={i} d={`M${12 + 16 * i} 12V60M12 ${12 + 16 * i}H60`} stroke="var(--line)" strokeWidth="1.5" />
       ))}
-      <circle cx={MIDDLE} cy={MIDDLE} r="12" fill="var(--action)" />
+      <svg x={MIDDLE - 19} y={MIDDLE - 17} width="38" height="34">
+        <StarShape star={star} evenFwhmArcsec={evenFwhmArcsec} />
+      </svg>
     </Frame>
   );
 }
 
 /** The bar seen level, its weight at a share of what it allows. */
 export function BarGlyph({ share }: { share: number }) {
-  const x = 16 + 44 * Math.min(1, Math.max(0, share));
+  const x = 16 + 44 * share;
   return (
     <Frame>
       <path d={`M8 ${MIDDLE}H66`} stroke="var(--soft)" strokeWidth="4" strokeLinecap="round" />
@@ -112,12 +118,13 @@ export function BarGlyph({ share }: { share: number }) {
   );
 }
 
-export function MeridianGlyph() {
+/** The arc over the meridian; a mark where the tube goes over. */
+export function MeridianGlyph({ flips }: { flips: boolean }) {
   return (
     <Frame>
       <path d={`M6 58Q${MIDDLE} -12 66 58`} stroke="var(--action)" strokeWidth="3" />
       <path d={`M${MIDDLE} 10V62`} stroke="var(--soft)" strokeWidth="2" strokeDasharray="4 4" />
-      <path d={`M${MIDDLE - 6} 62h12l-6 -10z`} fill="var(--amber)" />
+      {flips && <path d={`M${MIDDLE - 6} 62h12l-6 -10z`} fill="var(--amber)" />}
     </Frame>
   );
 }

@@ -5,6 +5,7 @@ import type { Placed, Rig } from '../../records/rig.ts';
 import { usualCarrier, type Carrier, type Size, type UsualCarrier } from './carriers.ts';
 import { usualTube, type Optics, type Sensor } from './looks.ts';
 import {
+  BACK_SHARE,
   CAMERA_BEHIND_M,
   usualBallHead,
   usualBar,
@@ -30,19 +31,8 @@ export type RigAnswers = {
 };
 
 /** What a rig is dressed with. */
-export const PIECES = [
-  'mount',
-  'tripod',
-  'tube',
-  'rings',
-  'plate',
-  'camera',
-  'guideScope',
-  'ballHead',
-  'bar',
-  'weight',
-] as const;
-export type Piece = (typeof PIECES)[number];
+export type Piece =
+  'mount' | 'tripod' | 'tube' | 'rings' | 'plate' | 'camera' | 'guideScope' | 'ballHead' | 'bar' | 'weight';
 
 /** Identifiers and names come from outside: the core makes neither. `massKg` only for a weight. */
 export type Naming = { newId: () => string; nameOf: (piece: Piece, massKg: number) => string };
@@ -62,8 +52,6 @@ export type Dressed = {
     | 'guiding'
     | 'schools'
   >;
-  /** The weights stand where they hold the tube; false: no usual set does, null: this mount has no bar. */
-  balanced: boolean | null;
 };
 
 /** What weights are sold as, several of each. */
@@ -104,7 +92,7 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
     place: where,
   });
   const name = (piece: Piece): string => naming.nameOf(piece, 0);
-  const cameraAlongM = -(0.45 * lengthM + CAMERA_BEHIND_M);
+  const cameraAlongM = -(BACK_SHARE * lengthM + CAMERA_BEHIND_M);
   return [
     hung('tube', usualTubePart(name('tube'), optics), place('tube', lineM)),
     ...(hasRings(optics)
@@ -127,13 +115,16 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
   ];
 }
 
-/** Bar and weights: the fewest usual weights that hold the tube's side, else all of the heaviest at the bar's end. */
-function barSide(
-  hung: readonly Hung[],
-  { bar }: UsualCarrier,
-  naming: Naming,
-): { hung: Hung[]; balanced: boolean | null } {
-  if (!bar) return { hung: [], balanced: null };
+type OnBar = { masses: readonly number[]; atM: number };
+
+/** What stands on the bar where no usual set holds the tube: all that is heavy at its end under a heavy tube, the smallest
+ *  close in where even that outweighs a light lens. The benches then say what is missing. */
+const asNearAsGoes = (neededKgM: number, [nearestM, farthestM]: readonly [number, number]): OnBar =>
+  neededKgM > WEIGHTS_KG[0] * nearestM ? { masses: [5, 5, 7.5], atM: farthestM } : { masses: [0.5], atM: nearestM };
+
+/** Bar and weights: the fewest usual weights that hold the tube's side. */
+function barSide(hung: readonly Hung[], { bar }: UsualCarrier, naming: Naming): Hung[] {
+  if (!bar) return [];
   const input = {
     parts: hung.map((h) => ({ id: h.piece, massKg: h.massKg, fromRaAxisM: h.place.fromRaAxisM })),
     bar: { massKg: bar.massKg, centreM: bar.centreM },
@@ -143,14 +134,9 @@ function barSide(
   };
   const box = WEIGHTS_KG.map((massKg, i) => ({ id: String(i), massKg }));
   const best = weightSets(input, box)[0];
-  // Already the bar outweighs a light lens: the smallest weight close in. A heavy tube: the heaviest two at the end.
-  const needed = raBalance(input).momentNeededFromWeightsKgM;
-  const masses = best
-    ? best.ids.map((id) => WEIGHTS_KG[Number(id)] ?? 0)
-    : needed > WEIGHTS_KG[0] * bar.rangeM[0]
-      ? [5, 5, 7.5]
-      : [0.5];
-  const atM = best?.positionM ?? (masses.length > 1 ? bar.rangeM[1] : bar.rangeM[0]);
+  const { masses, atM } = best
+    ? { masses: best.ids.map((id) => WEIGHTS_KG[Number(id)] ?? 0), atM: best.positionM }
+    : asNearAsGoes(raBalance(input).momentNeededFromWeightsKgM, bar.rangeM);
   const weights = masses.map((massKg): Hung => ({
     piece: 'weight',
     massKg,
@@ -163,7 +149,7 @@ function barSide(
     body: usualBar(naming.nameOf('bar', 0), bar),
     place: place('bar', -bar.centreM),
   };
-  return { hung: [barPiece, ...weights], balanced: best !== undefined };
+  return [barPiece, ...weights];
 }
 
 /** A whole rig of the class. Pure: the same answers and naming give the same rig. */
@@ -172,8 +158,7 @@ export function dressRig(answers: RigAnswers, naming: Naming): Dressed {
   const mount = { id: naming.newId(), body: usualMount(naming.nameOf('mount', 0), usual, answers.finder) };
   const support = { id: naming.newId(), body: usualTripod(naming.nameOf('tripod', 0), usual) };
   const tubeHung = tubeSide(answers, usual, naming);
-  const { hung: barHung, balanced } = barSide(tubeHung, usual, naming);
-  const hung = [...tubeHung, ...barHung].map((h) => ({ ...h, id: naming.newId() }));
+  const hung = [...tubeHung, ...barSide(tubeHung, usual, naming)].map((h) => ({ ...h, id: naming.newId() }));
   const idOf = (piece: Piece): string => hung.find((h) => h.piece === piece)?.id ?? '';
   return {
     parts: [mount, support, ...hung.map(({ id, body }) => ({ id, body }))],
@@ -189,6 +174,5 @@ export function dressRig(answers: RigAnswers, naming: Naming): Dressed {
       guiding: answers.guided ? 'guideScope' : 'none',
       schools: {},
     },
-    balanced,
   };
 }

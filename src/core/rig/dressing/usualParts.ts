@@ -83,14 +83,16 @@ export function usualTripod(name: string, { supportKg, hubHeightM, footRadiusM }
   });
 }
 
-/** A tube hangs in its rings a little behind its middle: camera and focuser pull there. */
+/** How much of a tube lies behind its saddle: camera and focuser pull there. */
+export const BACK_SHARE = 0.45;
+
 export function usualTubePart(name: string, optics: Optics): PartBody {
   const { massKg, lengthM, radiusM } = usualTube(optics);
   return guessed('tube', name, massKg, {
     apertureMm: Math.round(apertureMmOf(optics) * 10) / 10,
     focalMm: optics.focalMm,
-    frontM: 0.55 * lengthM,
-    backM: 0.45 * lengthM,
+    frontM: (1 - BACK_SHARE) * lengthM,
+    backM: BACK_SHARE * lengthM,
     radiusM,
     rear: null,
     imageCircleMm: null,

@@ -101,6 +101,21 @@ describe('the guesses that an answer hangs on', () => {
     expect(guessesOf(loose, parts, () => null)).to.equal(null);
   });
 
+  it('a piece that hangs twice is weighed once, and asked where each of it hangs', () => {
+    const [ring] = heron.placed.filter((p) => p.partId === 'demo-heron-rings');
+    const twice: Rig = {
+      ...heron,
+      placed: [
+        ...heron.placed.filter((p) => p !== ring),
+        { ...ring!, placeBasis: 'assumed' },
+        { ...ring!, placedId: 'second', placeBasis: 'assumed' },
+      ],
+    };
+    const all = parts.map((p): Part => (p.id === 'demo-heron-rings' ? { ...p, massBasis: 'assumed' } : p));
+    const asked = guessesOf(twice, all, place)!.list.map((g) => `${g.what} ${g.placedId}`);
+    expect(asked.sort()).to.deep.equal([`mass ${ring!.placedId}`, `place ${ring!.placedId}`, 'place second'].sort());
+  });
+
   it('in words: what may be off by how much, and what to do about it', () => {
     const guess = {
       partId: 'p',

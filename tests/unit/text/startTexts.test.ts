@@ -1,0 +1,161 @@
+/** Words of the first screens and of the first answers. */
+import { expect } from 'chai';
+import type { Tonight } from '../../../src/core/night/tonight.ts';
+import { CARRIERS, SIZES, usualCarrier } from '../../../src/core/rig/dressing/carriers.ts';
+import { OPTICS_KINDS, SENSORS, type SensorFormat } from '../../../src/core/rig/dressing/looks.ts';
+import type { Piece } from '../../../src/core/rig/dressing/dressRig.ts';
+import { givenWords } from '../../../src/text/choiceWords.ts';
+import { makeFormat } from '../../../src/text/format.ts';
+import {
+  CARRIER_WORDS,
+  OPTICS_WORDS,
+  pieceName,
+  rigNameOf,
+  sensorWords,
+  sizeWords,
+  standingWords,
+  townName,
+} from '../../../src/text/startWords.ts';
+import { tonightLines } from '../../../src/text/tonightWords.ts';
+
+const [f, imperial] = [makeFormat('metric', 'Europe/Lisbon'), makeFormat('imperial', 'Europe/Lisbon')];
+
+const STAR = { at: 'centre', lengthOverWidth: 1, majorFwhmArcsec: 3, minorFwhmArcsec: 3, angleDeg: 0 } as const;
+const DRAWN = { star: STAR, evenFwhmArcsec: 3 };
+
+const TONIGHT: Tonight = {
+  bearing: { compassDeg: 0.4, declinationDeg: -0.4, south: false },
+  latitude: { scaleDeg: 40.34, biasKnown: false },
+  dial: {
+    star: 'Polaris',
+    viewAngleDeg: 241,
+    reading: 8.03,
+    engraving: { numbering: '12h', topMark: 0, direction: 'clockwise', view: 'inverted' },
+    finder: 'usual',
+  },
+  sub: { longestS: 31.2, shortestS: 2, byEye: true, orMore: false, motion: 'usualDrive', ...DRAWN },
+  weight: { positionM: 0.135, inRange: true, guessed: true, shareOfBar: 0.1 },
+  meridian: {
+    target: 'M 45, Pleiades',
+    flipMs: Date.UTC(2026, 10, 25, 0, 5),
+    transitMs: Date.UTC(2026, 10, 24, 23, 41),
+    flips: true,
+  },
+};
+const lines = (change: Partial<Tonight>, format = f) => tonightLines({ ...TONIGHT, ...change }, format);
+
+describe('the first answers in words', () => {
+  it('tell the hand a value, and what it rests on', () => {
+    const { bearing, latitude, dial, sub, weight, meridian } = lines({});
+    expect([bearing, latitude, dial, sub, weight, meridian].map((l) => l?.value)).to.deep.equal([
+      'compass 0°',
+      '40.3°',
+      'at 8:02',
+      '31 s',
+      '135 mm',
+      '00:05',
+    ]);
+    expect(bearing!.name).to.equal('Point the axis true north');
+    expect(bearing!.rests).to.equal('The needle stands 0.4° west of true here; no iron near it.');
+    expect(dial!.rests).to.contain('compare yours under Kit');
+    expect(sub!.rests).to.equal(
+      'Drive as usual for its kind, seeing 2.5″, focused, once the star stands at its mark (about 8′ off).',
+    );
+    expect(weight!.rests).to.contain('guesses');
+    expect(meridian!.name).to.equal('M 45, Pleiades: flip');
+  });
+
+  it('say what is not known instead of a number', () => {
+    const { bearing, dial, sub, meridian } = lines({
+      bearing: { compassDeg: null, declinationDeg: 30, south: true },
+      dial: { ...TONIGHT.dial!, finder: 'none', reading: null },
+      sub: { ...TONIGHT.sub!, longestS: null },
+      meridian: null,
+    });
+    expect(bearing!.value).to.equal('by sun or stars');
+    expect(bearing!.name).to.equal('Point the axis true south');
+    expect([dial!.value, dial!.name]).to.deep.equal(['at 8 o’clock', 'Polaris stands beside the pole']);
+    expect(sub!.value).to.equal('under 2 s');
+    expect(meridian!.value).to.equal('no target yet');
+  });
+
+  it('what was measured is not called a guess, and what ends at the curve’s end goes on', () => {
+    const { latitude, dial, sub, weight } = lines({
+      latitude: { scaleDeg: 40.9, biasKnown: true },
+      dial: { ...TONIGHT.dial!, finder: 'own' },
+      sub: { longestS: 360, shortestS: 2, byEye: false, orMore: true, motion: 'guided', ...DRAWN },
+      weight: { positionM: 0.3, inRange: true, guessed: false, shareOfBar: 0.5 },
+    });
+    expect(latitude!.rests).to.contain('was read to be off');
+    expect(dial!.rests).not.to.contain('Kit');
+    expect([sub!.value, sub!.rests]).to.deep.equal([
+      '360 s and more',
+      'Guided, seeing 2.5″, focused, with the pole as it is.',
+    ]);
+    expect(weight!.rests).to.equal('From your masses and places; the tip test has the last word.');
+  });
+
+  it('a mount that never flips, a target that does not cross in the dark, a weight off the bar', () => {
+    const still = lines({ meridian: { ...TONIGHT.meridian!, flips: false, flipMs: null } }).meridian!;
+    expect([still.name, still.value]).to.deep.equal(['M 45, Pleiades stands highest', '23:41']);
+    const early = lines({ meridian: { ...TONIGHT.meridian!, flipMs: null } }).meridian!;
+    expect([early.name, early.value]).to.deep.equal(['M 45, Pleiades crosses the meridian', '23:41']);
+    const off = lines({ weight: { positionM: 0.6, inRange: false, guessed: true, shareOfBar: 1 } }).weight!;
+    expect(off.rests).to.equal('Off the bar: another weight is needed.');
+    const absent = lines({ bearing: null, latitude: null, dial: null, weight: null, sub: null });
+    expect([absent.bearing, absent.latitude, absent.dial, absent.weight, absent.sub].every((l) => l === null)).to.equal(
+      true,
+    );
+  });
+
+  it('speak the user’s units', () => {
+    expect(lines({}, imperial).weight!.value).to.equal('5.31 in');
+    expect(pieceName('weight', 5, { carrier: 'germanEquatorial', rigName: 'Tube' }, imperial)).to.equal(
+      'Weight 11.0 lb',
+    );
+    expect(sizeWords('middle', 18, imperial)).to.equal('Middle, rated 40 lb');
+  });
+});
+
+describe('the first screens in words', () => {
+  it('every kind, size, lens and sensor has words of its own', () => {
+    const own = { carrier: 'trackerBallHead' as const, rigName: '135 mm lens' };
+    const pieces: Piece[] = ['mount', 'tripod', 'tube', 'rings', 'plate', 'camera', 'guideScope', 'ballHead', 'bar'];
+    const names = [
+      ...CARRIERS.map((c) => CARRIER_WORDS[c].name),
+      ...CARRIERS.map((c) => CARRIER_WORDS[c].what),
+      ...SIZES.map((s) => sizeWords(s, usualCarrier('germanEquatorial', s).ratedKg, f)),
+      ...OPTICS_KINDS.map((k) => OPTICS_WORDS[k]),
+      ...(Object.keys(SENSORS) as SensorFormat[]).map(sensorWords),
+    ];
+    expect(new Set(names).size).to.equal(names.length);
+    const called = [
+      ...pieces.map((p) => pieceName(p, 0, own, f)),
+      pieceName('weight', 0.5, own, f),
+      pieceName('weight', 5, own, f),
+    ];
+    expect(new Set(called).size).to.equal(called.length);
+    expect(called.slice(-2)).to.deep.equal(['Weight 0.5 kg', 'Weight 5.0 kg']);
+    expect(rigNameOf('mirrorLens', 2000, f)).to.equal('2000 mm mirror-lens tube');
+  });
+
+  it('towns of one name are told apart, targets by how they stand, answers by what they take', () => {
+    const town = { name: 'Covilhã', country: 'PT', latDeg: 40.28, lonDeg: -7.51 };
+    expect(townName(town, f)).to.equal('Covilhã, PT, 40° 16′ 48″ N, 7° 30′ 36″ W');
+    const standing = {
+      catalogueId: 'M 45',
+      plainName: 'Pleiades',
+      raJ2000Deg: 56.75,
+      decJ2000Deg: 24.12,
+      sizeArcmin: 110,
+      easy: true,
+      usableH: 8.2,
+      eveningH: 5,
+      highestAltDeg: 73.6,
+      fillsShare: null,
+    };
+    expect(standingWords(standing, f)).to.equal('M 45, Pleiades: 74° high, 8 h dark');
+    const given = { camera: { pixelUm: 3.91, widthPx: 6000, heightPx: 4000 }, latDeg: -22.75 };
+    expect(givenWords(given, f)).to.equal('Taken: a sensor of 23.5 mm × 15.6 mm, 3.91 µm a pixel, and latitude 23°.');
+  });
+});
