@@ -141,6 +141,7 @@ test('the half-turn test: marks, screws, a second round, and the leftover off th
   await press(page, 'The screws are turned', 'Test again');
   await expect(page.getByRole('button', { name: 'The screws are turned' })).toHaveCount(0);
   await place('0', '10');
+  await expect(sentence(page)).toContainText('half a turn');
   await place('6', '14');
   await press(page, 'Record this test', 'Half-turn test recorded');
   await expect(sentence(page)).toHaveText('The cross is true to 2.0′: leave the screws alone.');
