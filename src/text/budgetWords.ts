@@ -23,6 +23,16 @@ export const ITEM_NAMES: Record<BudgetItemName, string> = {
   balanceWind: 'Balance, wind',
 };
 
+/** A rate that the rig itself gives is that of a mount that stands still. */
+const STILL = { name: 'No tracking', advice: 'Nothing follows the sky: shorten the sub.' } as const;
+type Basis = Source['basis'] | undefined;
+const isStill = (item: BudgetItemName, basis: Basis): boolean => item === 'raRate' && basis === 'given';
+
+export const itemName = (item: BudgetItemName, basis: Basis): string =>
+  isStill(item, basis) ? STILL.name : ITEM_NAMES[item];
+export const itemAdvice = (item: BudgetItemName, basis: Basis): string =>
+  isStill(item, basis) ? STILL.advice : ITEM_ADVICE[item];
+
 /** The station that mends an item; undefined when nothing on the mount can. */
 export const MENDED_BY: Partial<Record<BudgetItemName, Step>> = {
   polar: 'polar',
@@ -101,3 +111,7 @@ export function worthWords({ fromArcmin, toArcmin, minutes, lost, won, worth }: 
   const price = `about ${f.duration(minutes * 60)}, ${lost} subs lost, ${won} won`;
   return `Pole from ${f.quantity(fromArcmin, 'arcmin', 1)} to ${f.quantity(toArcmin, 'arcmin', 1)}: ${price}. ${worth ? 'Turn now.' : 'Leave it.'}`;
 }
+
+/** `120 s`, and `0.5 s` for what a shutter takes. */
+export const exposureWords = (exposureS: number, f: Format): string =>
+  f.quantity(exposureS, 'seconds', Number.isInteger(exposureS) ? 0 : 1);

@@ -1,4 +1,5 @@
 /** Words of the night card and of its calendar file. */
+import type { Motors } from '../core/mount/motors.ts';
 import type { NightEvent } from '../core/night/nightAt.ts';
 
 type CardCode = NightEvent['code'] | 'setUp' | 'align';
@@ -17,7 +18,7 @@ export const CARD_EVENTS: Record<CardCode, string> = {
 };
 
 /** What the calendar says at an event. */
-export const CALENDAR_TODO: Partial<Record<CardCode, string>> = {
+const CALENDAR_TODO: Partial<Record<CardCode, string>> = {
   setUp: 'Set down, level, bearing; then load and balance in final dress.',
   align: 'The pole’s star shows: align, everything on.',
   dark: 'Fine focus, pointing, tracking.',
@@ -26,6 +27,10 @@ export const CALENDAR_TODO: Partial<Record<CardCode, string>> = {
   limit: 'Stop tracking. No flip is planned.',
   dawn: 'Last sub, then unload: camera and tube first, weights last.',
 };
+
+/** What the hand does at an event; nothing where there is nothing to do. */
+export const calendarTodo = (code: CardCode, motors: Motors): string | undefined =>
+  code === 'flip' && motors !== 'both' ? 'Free the cables. Carry the tube over by hand.' : CALENDAR_TODO[code];
 
 /** What no card goes without. */
 export const CARD_CAUTIONS: readonly string[] = [

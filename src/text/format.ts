@@ -34,6 +34,8 @@ export const LONGITUDE_LETTERS = { positive: 'E', negative: 'W' };
 
 function formatDuration(seconds: number): string {
   const minutes = Math.round(seconds / 60);
+  // Short subs are shutter times.
+  if (seconds > 0 && seconds < 10) return `${Number(seconds.toPrecision(2))} s`;
   if (seconds < 90) return `${Math.round(seconds)} s`;
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
 }

@@ -6,16 +6,34 @@ import type { Said } from './said.ts';
 
 export type LightPathSaying =
   | { code: 'incomplete' }
+  | {
+      code: 'eye';
+      eyepieceMm: number;
+      fieldDeg: number;
+      magnification: number;
+      exitPupilMm: number;
+      usefulMaximum: number;
+      overUseful: boolean;
+    }
   | { code: 'noCorrector'; focalMm: number; focalRatio: number }
   | { code: 'misfit'; misfit: Misfit }
   | { code: 'right'; presentMm: number; neededMm: number; errorMm: number; toleranceMm: number }
   | { code: 'short'; byMm: number; presentMm: number; neededMm: number }
   | { code: 'long'; byMm: number; presentMm: number; neededMm: number };
 
+const timesWords = (magnification: number, f: Format): string => `${f.number(magnification, 0)} times`;
+
+/** `30×` */
+export const magnificationWords = (magnification: number, f: Format): string => `${f.number(magnification, 0)}×`;
+
 export function lightPathSentence(s: LightPathSaying, f: Format): Said {
   switch (s.code) {
     case 'incomplete':
       return 'Choose a **tube and a camera** for this rig in Kit.';
+    case 'eye':
+      return s.overUseful
+        ? `Take a **longer eyepiece**: ${timesWords(s.magnification, f)} is more than this aperture carries.`
+        : `Begin with the **${f.quantity(s.eyepieceMm, 'opticsMm', 0)} eyepiece**: ${timesWords(s.magnification, f)}, and ${f.quantity(s.fieldDeg, 'angleDeg', 1)} of sky.`;
     case 'noCorrector':
       return '**Nothing to set**: no corrector asks for a distance.';
     case 'misfit':
@@ -40,6 +58,8 @@ export function lightPathReason(s: LightPathSaying, glassMm: number, f: Format):
   switch (s.code) {
     case 'incomplete':
       return 'Scale, field and spacing follow from them.';
+    case 'eye':
+      return `Exit pupil ${f.quantity(s.exitPupilMm, 'opticsMm')}; above ${timesWords(s.usefulMaximum, f)} nothing more is seen.`;
     case 'noCorrector':
       return `The light meets the sensor at ${f.quantity(s.focalMm, 'opticsMm', 0)} and f/${f.number(s.focalRatio, 1)}; only focus matters.`;
     case 'misfit':

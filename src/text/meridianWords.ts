@@ -7,6 +7,7 @@ export type MeridianSaying =
   | { code: 'neverRises'; target: string; altDeg: number; latDeg: number }
   | { code: 'noDarkness'; darkness: string; sunLowestDeg: number }
   | { code: 'notUpInDark'; target: string }
+  | { code: 'byEye'; target: string; transitMs: number }
   | { code: 'noFlipMount'; target: string; transitMs: number }
   | { code: 'flip'; flipMs: number; subNumber: number }
   | { code: 'stopAtLimit'; limitMs: number }
@@ -24,6 +25,8 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
       return `It gets **no ${s.darkness} darkness** tonight. Choose a lighter limit in the night’s settings.`;
     case 'notUpInDark':
       return `**${s.target} is not up while it is dark** tonight. Choose another target.`;
+    case 'byEye':
+      return `Look at **${s.target}** about **${f.clock(s.transitMs)}**: then it stands highest.`;
     case 'noFlipMount':
       return 'This mount **needs no flip**. Let it run.';
     case 'flip':

@@ -3,7 +3,7 @@ import type { StandingTarget } from '../core/night/plan/easyTargets.ts';
 import type { Town } from '../core/places/findTowns.ts';
 import type { Carrier, Size } from '../core/rig/dressing/carriers.ts';
 import type { Piece } from '../core/rig/dressing/dressRig.ts';
-import { SENSORS, type OpticsKind, type SensorFormat } from '../core/rig/dressing/looks.ts';
+import { SENSORS, type Optics, type OpticsKind, type SensorFormat } from '../core/rig/dressing/looks.ts';
 import type { Format } from './format.ts';
 
 export const SCREENS = ['where', 'carries', 'looks'] as const;
@@ -37,6 +37,7 @@ export const CARRIER_WORDS: Record<Carrier, { name: string; what: string }> = {
   strainWave: { name: 'Strain-wave head', what: 'small, strong, no clutch' },
   forkOnWedge: { name: 'Fork on a wedge', what: 'arms around the tube, tilted' },
   altAzimuth: { name: 'Alt-azimuth', what: 'up and down, left and right' },
+  byHand: { name: 'Turned by hand', what: 'a knob on each axis' },
 };
 
 export const SIZE_WORDS: Record<Size, string> = { small: 'Small', middle: 'Middle', large: 'Large' };
@@ -60,6 +61,12 @@ const FORMAT_WORDS: Record<SensorFormat, string> = {
 export const sensorWords = (format: SensorFormat): string =>
   `${FORMAT_WORDS[format]}, ${SENSORS[format].join(' × ')} mm`;
 
+/** What looks: a sensor, a phone, or nobody but the user. */
+export function lookerWords(looker: SensorFormat | 'phone' | 'eye'): string {
+  if (looker === 'phone') return 'A phone';
+  return looker === 'eye' ? 'Only my eye' : sensorWords(looker);
+}
+
 /** What the parts are called. */
 const PIECE_WORDS: Record<Piece, string> = {
   mount: 'Mount',
@@ -68,6 +75,7 @@ const PIECE_WORDS: Record<Piece, string> = {
   rings: 'Tube rings',
   plate: 'Plate under the tube',
   camera: 'Camera',
+  eyepiece: 'Eyepiece',
   guideScope: 'Guide scope',
   ballHead: 'Ball head',
   bar: 'Counterweight bar',
@@ -80,9 +88,18 @@ export function pieceName(piece: Piece, massKg: number, own: { carrier: Carrier;
   return piece === 'tube' ? own.rigName : PIECE_WORDS[piece];
 }
 
-/** `135 mm lens`, `750 mm reflector`. */
-export const rigNameOf = (kind: OpticsKind, focalMm: number, f: Format): string =>
-  `${f.quantity(focalMm, 'opticsMm', 0)} ${kind === 'lens' ? 'lens' : OPTICS_WORDS[kind].toLowerCase()}`;
+const BEHIND = { phone: ', phone behind it', eye: ', by eye' } as const;
+
+/** `135 mm lens`, `750 mm reflector, by eye`, `Phone`. */
+export function rigNameOf(
+  { kind, focalMm }: Pick<Optics, 'kind' | 'focalMm'>,
+  looker: SensorFormat | 'phone' | 'eye',
+  f: Format,
+): string {
+  if (kind === 'lens' && looker === 'phone') return 'Phone';
+  const name = `${f.quantity(focalMm, 'opticsMm', 0)} ${kind === 'lens' ? 'lens' : OPTICS_WORDS[kind].toLowerCase()}`;
+  return looker === 'phone' || looker === 'eye' ? `${name}${BEHIND[looker]}` : name;
+}
 
 /** `M 45, Pleiades: 74° high, 8 h dark`. */
 export const standingWords = (t: StandingTarget, f: Format): string =>

@@ -60,11 +60,13 @@ const LEFT_OUT: Record<LeftOut['why'], string> = {
   forkHasNoBar: 'No balance on a bar, and no flip: a fork has neither.',
   strainWaveHasNoClutch: 'No balance: a strain-wave drive has no clutch to open.',
   altAzimuth: 'No balance on a bar.',
+  eye: 'No subs, so nothing to watch: this rig is for the eye.',
 };
 
 /** What this mount does not need, said once. */
 export function leftOutWords(leftOut: readonly LeftOut[]): string[] {
-  return leftOut.map((l) =>
+  const words = leftOut.map((l) =>
     l.step === 'polar' ? 'No polar alignment: this mount has no polar axis.' : LEFT_OUT[l.why],
   );
+  return [...new Set(words)];
 }

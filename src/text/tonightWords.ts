@@ -2,11 +2,15 @@
 import type { Tonight } from '../core/night/tonight.ts';
 import { ASSUMED } from '../core/verdict/assumptions.ts';
 import type { Format } from './format.ts';
+import { minutesWords, shutterWords, teethWords } from './handWords.ts';
 import { clockFaceWords, readingWords } from './polarWords.ts';
 
 /** `to`: the bench, with its tab. */
 export type Line = { name: string; value: string; rests: string; to: string };
-export type TonightLines = Record<'bearing' | 'latitude' | 'dial' | 'sub' | 'weight' | 'meridian', Line | null>;
+export type TonightLines = Record<
+  'bearing' | 'latitude' | 'dial' | 'sub' | 'hand' | 'weight' | 'meridian',
+  Line | null
+>;
 
 export const TONIGHT = {
   title: 'Tonight',
@@ -59,21 +63,43 @@ const MOTIONS: Record<NonNullable<Tonight['sub']>['motion'], string> = {
   guided: 'Guided',
   usualDrive: 'Drive as usual for its kind',
   ownDrive: 'Your drive as measured',
+  still: 'Nothing follows the sky',
 };
 
 function subLine({ longestS, shortestS, byEye, motion, orMore }: NonNullable<Tonight['sub']>, f: Format): Line {
+  const still = motion === 'still';
+  const told = (s: number): string => (still ? shutterWords(s, f) : f.quantity(s, 'seconds', 0));
   const pole = byEye
     ? `once the star stands at its mark (about ${f.quantity(ASSUMED.polarErrorByEyeArcmin, 'arcmin', 0)} off)`
     : 'with the pole as it is';
+  const common = `seeing ${f.quantity(ASSUMED.seeingFwhmArcsec, 'arcsec', 1)}, focused`;
   return {
     name: 'Longest sub, nine in ten good',
-    value:
-      longestS === null
-        ? `under ${f.quantity(shortestS, 'seconds', 0)}`
-        : `${f.quantity(longestS, 'seconds', 0)}${orMore ? ' and more' : ''}`,
-    rests: `${MOTIONS[motion]}, seeing ${f.quantity(ASSUMED.seeingFwhmArcsec, 'arcsec', 1)}, focused, ${pole}.`,
+    value: longestS === null ? `under ${told(shortestS)}` : `${told(longestS)}${orMore ? ' and more' : ''}`,
+    rests: still ? `${MOTIONS[motion]}: longer ones trail; ${common}.` : `${MOTIONS[motion]}, ${common}, ${pole}.`,
     to: 'tracking',
   };
+}
+
+function handLine(hand: NonNullable<Tonight['hand']>): Line | null {
+  const { turnMin, view } = hand;
+  const seen = view?.by === 'eyepiece' ? 'the view' : 'the frame';
+  const stays = view ? ` Left alone it crosses ${seen} in ${minutesWords(view.stayMin)}.` : '';
+  if (turnMin !== null)
+    return {
+      name: 'Follow: one turn of the knob in',
+      value: minutesWords(turnMin),
+      rests: `${teethWords(hand)}${stays}`,
+      to: 'tracking',
+    };
+  return (
+    view && {
+      name: 'It stays in view',
+      value: minutesWords(view.stayMin),
+      rests: 'From edge to edge, when nothing follows it.',
+      to: 'tracking',
+    }
+  );
 }
 
 const weightLine = ({ positionM, inRange, guessed }: NonNullable<Tonight['weight']>, f: Format): Line => ({
@@ -95,7 +121,14 @@ function meridianLine(meridian: Tonight['meridian'], f: Format): Line {
       rests: 'Choose one in the night’s settings.',
       to: 'meridian',
     };
-  const { target, flipMs, transitMs, flips } = meridian;
+  const { target, flipMs, transitMs, flips, motors } = meridian;
+  if (motors === 'none')
+    return {
+      name: `${target} stands highest`,
+      value: f.clock(transitMs),
+      rests: flips ? 'Carry the tube over by hand before it nears a leg.' : 'This mount never flips.',
+      to: 'meridian',
+    };
   if (!flips)
     return {
       name: `${target} stands highest`,
@@ -118,6 +151,7 @@ export function tonightLines(t: Tonight, f: Format): TonightLines {
     latitude: t.latitude && latitudeLine(t.latitude, f),
     dial: t.dial && dialLine(t.dial, f),
     sub: t.sub && subLine(t.sub, f),
+    hand: t.hand && handLine(t.hand),
     weight: t.weight && weightLine(t.weight, f),
     meridian: meridianLine(t.meridian, f),
   };

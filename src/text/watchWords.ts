@@ -1,4 +1,5 @@
 /** Sentences of the watch. */
+import type { Motors } from '../core/mount/motors.ts';
 import type { Watch, WatchEvent } from '../core/night/plan/watch.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
@@ -37,8 +38,12 @@ export function countdown(ms: number): string {
   return h > 0 ? `${h}:${two(m)}:${two(s)}` : `${m}:${two(s)}`;
 }
 
-export function watchSentence(watch: Watch, f: Format): Said {
+/** Without a motor on both axes the hand carries the tube over. */
+export function watchSentence(watch: Watch, f: Format, motors: Motors): Said {
+  const byHand = motors !== 'both';
   switch (watch.code) {
+    case 'byEye':
+      return 'Nothing is exposed here: **this rig is for the eye**.';
     case 'noTarget':
       return 'Choose a **target** for this night.';
     case 'noSubs':
@@ -50,16 +55,18 @@ export function watchSentence(watch: Watch, f: Format): Said {
     case 'running':
       return `Sub ${watch.sub} of ${watch.count} is running. Nothing to do until **${f.clock(watch.untilMs)}**.`;
     case 'flipDue':
-      return `**Flip now**: free the cables, then send the tube over. Latest ${f.clock(watch.latestMs)}.`;
+      return `**Flip now**: free the cables, then ${byHand ? 'hold the tube, open both clutches and carry it over' : 'send the tube over'}. Latest ${f.clock(watch.latestMs)}.`;
     case 'flipLate':
       return '**Stop the tube**, look at the gap to the leg, then flip.';
     case 'flipping':
-      return 'Watch the tube go over, re-frame, refocus, then **hold “Flip done”**.';
+      return byHand
+        ? 'Carry the tube over, both clutches tight, re-frame, refocus, then **hold “Flip done”**.'
+        : 'Watch the tube go over, re-frame, refocus, then **hold “Flip done”**.';
   }
 }
 
 /** What comes after the next thing. */
-export function watchReason(watch: Watch, south: boolean): string {
+export function watchReason(watch: Watch, south: boolean, motors: Motors): string {
   switch (watch.code) {
     case 'waiting':
     case 'running':
@@ -67,7 +74,9 @@ export function watchReason(watch: Watch, south: boolean): string {
         ? `Then: free the cables, weights pass low, tube over to the ${south ? 'left (east)' : 'right (east)'} side.`
         : NEXT_REASONS[watch.next];
     case 'flipDue':
-      return 'Weights pass low; keep a hand near the power switch.';
+      return motors === 'both'
+        ? 'Weights pass low; keep a hand near the power switch.'
+        : 'Weights pass low: right ascension half a turn, then declination through the pole’s side, one hand on the tube.';
     case 'flipLate':
       return 'The planned limit has passed with the tube still on this side.';
     case 'flipping':

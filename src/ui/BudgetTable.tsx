@@ -2,7 +2,7 @@ import { memo, useId } from 'react';
 import type { BudgetSources, Source } from '../core/night/account/budgetSources.ts';
 import type { Budget } from '../core/verdict/budget.ts';
 import type { BudgetItemName } from '../core/verdict/plannedSub.ts';
-import { BASIS_WORDS, ITEM_NAMES, MENDED_BY } from '../text/budgetWords.ts';
+import { BASIS_WORDS, itemName, MENDED_BY } from '../text/budgetWords.ts';
 import type { Format } from '../text/format.ts';
 
 type Props = { budget: Budget; sources: BudgetSources; format: Format; here: string };
@@ -46,7 +46,7 @@ const Row = memo(function Row({ item, widens, basis, percent, figure, here }: Ro
   return (
     <tr className={here ? 'here' : undefined} title={BASIS_WORDS[basis]}>
       <th scope="row">
-        {ITEM_NAMES[item]}
+        {itemName(item, basis)}
         <span className="visually-hidden">, {BASIS_WORDS[basis]}</span>
       </th>
       <td>

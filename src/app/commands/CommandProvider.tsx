@@ -45,7 +45,8 @@ function runOfNight({ nights, rigs, parts }: Stored, nightId: string): readonly 
   const night = nights.find((one) => one.id === nightId);
   const rig = rigs.find((one) => one.id === night?.rigId);
   const mount = parts.find((one) => one.id === rig?.mountId);
-  return runFor(mount?.kind === 'mount' ? mount : null).stops;
+  const byEye = parts.some((one) => one.id === rig?.cameraId && one.kind === 'eyepiece');
+  return runFor(mount?.kind === 'mount' ? mount : null, byEye).stops;
 }
 
 function useStationSteps() {

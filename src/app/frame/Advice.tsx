@@ -6,7 +6,7 @@ import type { Step } from '../../core/records/reading.ts';
 import type { Budget, RoundnessVerdict } from '../../core/verdict/budget.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { ITEM_ADVICE, ITEM_NAMES, LOOK_AT, MENDED_BY, VERDICT_QUESTION, worthWords } from '../../text/budgetWords.ts';
+import { itemAdvice, itemName, LOOK_AT, MENDED_BY, VERDICT_QUESTION, worthWords } from '../../text/budgetWords.ts';
 import { lostWords } from '../../text/ledgerWords.ts';
 import { stationOf } from '../../text/stations.ts';
 
@@ -20,10 +20,11 @@ const stationWords = (step: Step | undefined): string => {
 
 function MendFirst({ budget }: { budget: Budget }) {
   const [first] = budget.stretches;
+  const basis = useNight().budget?.sources[first?.item ?? 'polar']?.basis;
   if (!first || first.fall <= LEAST_FALL) return null;
   return (
     <p className="mb-1">
-      First: <strong>{ITEM_NAMES[first.item].toLowerCase()}</strong>. {ITEM_ADVICE[first.item]}
+      First: <strong>{itemName(first.item, basis).toLowerCase()}</strong>. {itemAdvice(first.item, basis)}
       {stationWords(MENDED_BY[first.item])}
     </p>
   );

@@ -1,11 +1,13 @@
 import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { fromUtcText } from '../../core/time/utc.ts';
+import { handOfNight } from '../../core/night/handOfNight.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { judgementName, stretchWords } from '../../text/budgetWords.ts';
+import { exposureWords, judgementName, stretchWords } from '../../text/budgetWords.ts';
 import { CAUTIONS } from '../../text/cautions.ts';
+import { BY_EYE, byEyeWords } from '../../text/handWords.ts';
 import { stationOf } from '../../text/stations.ts';
 import { BudgetTable } from '../../ui/BudgetTable.tsx';
 import { later } from '../../ui/later.tsx';
@@ -59,13 +61,29 @@ function Confidence() {
   );
 }
 
+/** Somebody looks: no subs, no verdict on them. */
+function ByEye({ step }: { step: string }) {
+  const night = useNight();
+  const { format } = useShared();
+  const station = stationOf(step);
+  return (
+    <>
+      <p>
+        <strong>{BY_EYE.name}</strong> {byEyeWords(handOfNight(night), format)}
+      </p>
+      {station && <p className="caution">{CAUTIONS[station.step]}</p>}
+    </>
+  );
+}
+
 function MarginContent() {
   const night = useNight();
   const at = useNightAt();
   const { format } = useShared();
   const step = useStep();
   const station = stationOf(step);
-  const { train } = night.numbers;
+  const { train, eyepiece } = night.numbers;
+  if (eyepiece) return <ByEye step={step} />;
   if (!at.stars || !night.budget || !train) {
     return (
       <p>
@@ -77,8 +95,7 @@ function MarginContent() {
     <>
       <p className="soft mb-0">
         <strong>
-          {format.quantity(night.entry?.subS ?? 60, 'seconds')} at{' '}
-          {format.quantity(train.focalEffectiveMm, 'opticsMm', 0)}
+          {exposureWords(night.entry?.subS ?? 60, format)} at {format.quantity(train.focalEffectiveMm, 'opticsMm', 0)}
         </strong>
       </p>
       <Verdict stars={at.stars} />
@@ -111,11 +128,12 @@ export function MarginSheet() {
   const at = useNightAt();
   const { format } = useShared();
   const { stars } = at;
+  const byEye = useNight().numbers.eyepiece !== null;
   return (
     <>
       <button type="button" className="sheet-button" onClick={pull}>
         {stars ? <StarShape star={stars.budget.star} evenFwhmArcsec={stars.budget.evenFwhmArcsec} /> : null}
-        <strong>{stars ? judgementName(stars.judgement) : 'No verdict yet'}</strong>
+        <strong>{stars ? judgementName(stars.judgement) : byEye ? BY_EYE.name : 'No verdict yet'}</strong>
         <span className="figures">{stars ? format.quantity(stars.budget.shareAcceptable, 'percent') : ''}</span>
         <span className="soft">why</span>
       </button>

@@ -85,7 +85,7 @@ export function Run() {
     <nav className="run" aria-label="The run">
       <div>
         <TonightLink />
-        {GROUPS.map((group) => (
+        {GROUPS.filter((group) => run.stops.some((stop) => stop.group === group)).map((group) => (
           <div key={group}>
             <h2>{group}</h2>
             <ol>

@@ -50,7 +50,8 @@ function planOf(
   numbers: RigNumbers,
   { limitH, flipMinutes }: { limitH: number; flipMinutes: number },
 ): Plan | null {
-  if (!usable) return null;
+  // The eye takes no subs.
+  if (!usable || numbers.eyepiece) return null;
   const startMs = entry.startUtc === null ? usable.fromMs : Math.max(usable.fromMs, Date.parse(entry.startUtc));
   return planSubs({
     startMs,
@@ -107,7 +108,7 @@ export const nightStatic = oncePer((records: NightRecords): NightStatic => {
     numbers,
     bar: balance ? { rig: balance, found: raBalance(balance.input) } : null,
     load: loadOfRig(numbers, records.schools.loadShare, learned.goodInertiaKgM2),
-    run: runFor(numbers.mount),
+    run: runFor(numbers.mount, numbers.eyepiece !== null),
     flips: mountFlips(numbers.mount),
     ...planPart(aim, numbers, flipMinutesOf(learned, numbers)),
     budget: budgetBase(records, numbers, aim.targetSky?.ofDate.decDeg ?? 0, aim.entry?.subS ?? SUB_WITHOUT_PLAN_S),

@@ -1,11 +1,13 @@
 /** The six first answers about a night: each is what its bench says, asked of the same function. */
 import type { Engraving } from '../mount/dial.ts';
+import { motorsOf, type Motors } from '../mount/motors.ts';
 import type { MountPart } from '../records/part.ts';
 import { USUAL_FINDER } from '../rig/dressing/usualParts.ts';
 import { poleBearingDeg } from '../sky/bearing.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
 import { roundnessBudget, type MiddleStar } from '../verdict/budget.ts';
 import { engravingOf, dialPlace } from './pole/dialOfNight.ts';
+import { handOfNight, type HandOfNight } from './handOfNight.ts';
 import { magneticOfNight, poleByCompassDeg } from './magneticOfNight.ts';
 import { poleOfNight } from './pole/poleOfNight.ts';
 import { scaleToSet } from './pole/scaleToSet.ts';
@@ -33,7 +35,7 @@ export type Tonight = {
     shortestS: number;
     byEye: boolean;
     orMore: boolean;
-    motion: 'guided' | 'usualDrive' | 'ownDrive';
+    motion: 'guided' | 'usualDrive' | 'ownDrive' | 'still';
     /** The middle one of such subs. */
     star: MiddleStar;
     evenFwhmArcsec: number;
@@ -41,18 +43,28 @@ export type Tonight = {
   /** `shareOfBar`: from the nearest place that the bar allows to the farthest; `guessed`: a mass or a place that moves it was
    *  never measured. */
   weight: { positionM: number; inRange: boolean; guessed: boolean; shareOfBar: number } | null;
-  meridian: { target: string; flipMs: number | null; transitMs: number; flips: boolean } | null;
+  meridian: { target: string; flipMs: number | null; transitMs: number; flips: boolean; motors: Motors } | null;
+  /** Where nothing follows, or an eye looks: the knob and the time in view; else null. */
+  hand: HandOfNight | null;
 };
+
+/** An axis that follows and was never looked at is told as set by eye. */
+const isUntouched = ({ records, numbers: { mount } }: NightStatic): boolean =>
+  motorsOf(mount) !== 'none' && mount?.mountKind !== 'altAzimuth' && poleOfNight(records).basis === 'untouched';
+
+function motionOf({ numbers, budget }: NightStatic, guided: boolean): NonNullable<Tonight['sub']>['motion'] {
+  if (motorsOf(numbers.mount) === 'none') return 'still';
+  if (guided) return 'guided';
+  return budget?.sources.periodicError?.basis === 'measured' ? 'ownDrive' : 'usualDrive';
+}
 
 function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
   if (!stars) return null;
-  const byEye = night.numbers.mount?.mountKind !== 'altAzimuth' && poleOfNight(night.records).basis === 'untouched';
+  const byEye = isUntouched(night);
   const polar = byEye ? ({ known: 'size', errorArcmin: ASSUMED.polarErrorByEyeArcmin } as const) : stars.sub.polar;
   const sub = { ...stars.sub, polar };
   const { longestS, shortestS, curve } = usableOfNight(night, sub);
   const { star, evenFwhmArcsec } = roundnessBudget({ ...sub, exposureS: longestS ?? shortestS }, night.records.limits);
-  const { tracking } = stars.sub;
-  const measured = night.budget?.sources.periodicError?.basis === 'measured';
   return {
     longestS,
     shortestS,
@@ -60,7 +72,7 @@ function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
     orMore: longestS === curve.at(-1)?.exposureS,
     star,
     evenFwhmArcsec,
-    motion: tracking.guided ? 'guided' : measured ? 'ownDrive' : 'usualDrive',
+    motion: motionOf(night, stars.sub.tracking.guided),
   };
 }
 
@@ -108,8 +120,15 @@ function weightOf(night: NightStatic, { found, rig }: BarOfNight): Tonight['weig
   return { positionM, inRange, guessed: isGuessed(night), shareOfBar };
 }
 
+function meridianOf({ target, targetSky, plan, flips, numbers }: NightStatic): Tonight['meridian'] {
+  if (!target || !targetSky) return null;
+  const { transitMs } = targetSky.transit;
+  const flipMs = plan?.flip?.startMs ?? null;
+  return { target: target.name, flipMs, transitMs, flips, motors: motorsOf(numbers.mount) };
+}
+
 export function tonight(night: NightStatic, at: NightAt): Tonight {
-  const { records, numbers, bar, target, targetSky, plan, flips } = night;
+  const { records, numbers, bar } = night;
   const equatorial = numbers.mount?.mountKind !== 'altAzimuth';
   const scale = scaleToSet(records);
   return {
@@ -118,9 +137,7 @@ export function tonight(night: NightStatic, at: NightAt): Tonight {
     dial: equatorial ? dialOf(night, at) : null,
     sub: subOf(night, at),
     weight: bar && weightOf(night, bar),
-    meridian:
-      target && targetSky
-        ? { target: target.name, flipMs: plan?.flip?.startMs ?? null, transitMs: targetSky.transit.transitMs, flips }
-        : null,
+    meridian: meridianOf(night),
+    hand: motorsOf(numbers.mount) === 'none' || numbers.eyepiece ? handOfNight(night) : null,
   };
 }

@@ -50,6 +50,16 @@ export function glassShiftMm(glass: readonly { thicknessMm: number; index: numbe
 
 export type Eyepiece = { apertureMm: number; focalMm: number; eyepieceMm: number; barlow?: number };
 
+/** What most eyepieces show across, as the eye sees it. */
+const USUAL_APPARENT_DEG = 50;
+
+/** How much sky an eyepiece of the usual apparent field shows, degrees: 25 mm in 750 mm of focal length show 1.67.
+ *  Source: apparent field over magnification. */
+export function trueFieldDeg({ focalMm, eyepieceMm }: Pick<Eyepiece, 'focalMm' | 'eyepieceMm'>): number {
+  requirePositive('focalMm', focalMm);
+  return (USUAL_APPARENT_DEG * eyepieceMm) / focalMm;
+}
+
 /** Magnification, exit pupil and the useful maximum of about twice the aperture in mm. */
 export function visualView(input: Eyepiece): {
   magnification: number;

@@ -4,7 +4,7 @@ import { headShape, idSchema, localDateSchema, utcSchema } from './common.ts';
 
 export const planEntrySchema = z.object({
   targetId: idSchema,
-  subS: z.number().min(0.1).max(7200),
+  subS: z.number().min(0.001).max(7200),
   gapS: z.number().min(0).max(600),
   count: z.number().int().min(1).max(10_000).nullable(),
   startUtc: utcSchema.nullable(),

@@ -50,7 +50,8 @@ export const dialSchema = z.object({
 
 const mountShape = {
   mountKind: z.enum(['germanEquatorial', 'trackerBallHead', 'trackerBracket', 'forkOnWedge', 'altAzimuth']),
-  drive: z.enum(['worm', 'strainWave', 'frictionOrDirect']),
+  /** `raMotor`: a worm with a motor on right ascension alone; `byHand`: no motor at all. */
+  drive: z.enum(['worm', 'strainWave', 'frictionOrDirect', 'raMotor', 'byHand']),
   belt: z.boolean(),
   wormTeeth: z.number().int().min(10).max(2000).nullable(),
   drivePeriodS: z.number().min(1).max(10_000).nullable(),

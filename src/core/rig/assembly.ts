@@ -1,5 +1,6 @@
 /** The order in which a rig is put together, by mount and by what it is made of. Words, reasons and cautions stand in
  *  the text layer. */
+import { motorsOf, type Motors } from '../mount/motors.ts';
 import type { RigNumbers } from './rigNumbers.ts';
 
 export const ASSEMBLY_LIST = 'assembly';
@@ -46,22 +47,25 @@ export type HandStep = (typeof HAND_STEPS)[number];
 export type BenchStep = (typeof BENCH_STEPS)[number];
 export type AssemblyStep = HandStep | BenchStep;
 
-type Traits = { pier: boolean; bar: boolean; guide: boolean; rings: boolean };
+type Traits = { pier: boolean; bar: boolean; guide: boolean; rings: boolean; camera: boolean; motors: Motors };
 
-function traitsOf({ support, masses }: RigNumbers, kinds: ReadonlySet<string>): Traits {
+function traitsOf({ support, masses, mount, eyepiece }: RigNumbers, kinds: ReadonlySet<string>): Traits {
   return {
     pier: support?.supportKind === 'pier',
     bar: masses.bar.massKg > 0 || masses.weights.length > 0,
     guide: kinds.has('guideScope'),
     rings: kinds.has('rings'),
+    camera: eyepiece === null,
+    motors: motorsOf(mount),
   };
 }
 
 const when = (condition: boolean, ...steps: AssemblyStep[]): AssemblyStep[] => (condition ? steps : []);
 
 /** Bearing before the head's iron comes near, latitude before the load bends the bolt, cables swept before home is set,
- *  power when all of it stands. A strain-wave drive has no clutch to open: its sweep is tried by slewing. */
-function german({ pier, bar, guide, rings }: Traits, strainWave: boolean): AssemblyStep[] {
+ *  power when all of it stands. A strain-wave drive has no clutch to open: its sweep is tried by slewing. Home is what a
+ *  controller counts from: a mount without one has none. */
+function german({ pier, bar, guide, rings, camera, motors }: Traits, strainWave: boolean): AssemblyStep[] {
   return [
     ...when(!pier, 'spreadLegs', 'poleLeg', 'level', 'bearing'),
     'headOn',
@@ -70,13 +74,13 @@ function german({ pier, bar, guide, rings }: Traits, strainWave: boolean): Assem
     'tubeOn',
     ...when(rings, 'ringScrews'),
     'tug',
-    'cameraOn',
+    ...when(camera, 'cameraOn'),
     ...when(guide, 'guideOn'),
     'dress',
-    ...when(!strainWave, 'cablesLast'),
+    ...when(!strainWave && motors !== 'none', 'cablesLast'),
     ...when(!strainWave && bar, 'balance'),
-    bar ? 'home' : 'homeBare',
-    'powerOn',
+    motors !== 'both' ? 'clutchTight' : bar ? 'home' : 'homeBare',
+    ...when(motors !== 'none', 'powerOn'),
     ...when(strainWave, 'cablesLastDriven'),
     'pole',
     'focus',
@@ -85,7 +89,7 @@ function german({ pier, bar, guide, rings }: Traits, strainWave: boolean): Assem
 
 /** A tracker's pole is looked for before the camera blocks its finder, and once more when all is on; then nothing above the
  *  clutch is touched. */
-function tracker({ bar, guide }: Traits, bracket: boolean): AssemblyStep[] {
+function tracker({ bar, guide, motors }: Traits, bracket: boolean): AssemblyStep[] {
   return [
     'spreadLegs',
     'level',
@@ -100,14 +104,14 @@ function tracker({ bar, guide }: Traits, bracket: boolean): AssemblyStep[] {
     'cablesLast',
     ...when(bracket && bar, 'balance'),
     'clutchTight',
-    'powerOn',
+    ...when(motors !== 'none', 'powerOn'),
     'focus',
     'poleCheck',
     'handsOff',
   ];
 }
 
-function fork({ pier, guide }: Traits, wedge: boolean): AssemblyStep[] {
+function fork({ pier, guide, camera, motors }: Traits, wedge: boolean): AssemblyStep[] {
   return [
     ...when(!pier, 'spreadLegs', 'level'),
     ...when(wedge && !pier, 'bearing'),
@@ -115,12 +119,12 @@ function fork({ pier, guide }: Traits, wedge: boolean): AssemblyStep[] {
     'headOn',
     'tubeOn',
     'tug',
-    'cameraOn',
+    ...when(camera, 'cameraOn'),
     ...when(guide, 'guideOn'),
     'dress',
-    'cablesLast',
+    ...when(motors !== 'none', 'cablesLast'),
     'clutchTight',
-    'powerOn',
+    ...when(motors !== 'none', 'powerOn'),
     ...when(wedge, 'pole'),
     'focus',
   ];

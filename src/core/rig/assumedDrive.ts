@@ -1,4 +1,5 @@
 /** The periodic error of a mount that nobody has measured yet. */
+import { motorsOf } from '../mount/motors.ts';
 import type { MountPart } from '../records/part.ts';
 import { wormPeriodS, type Sinusoid } from '../tracking/periodicError.ts';
 import { isTracker } from './rigNumbers.ts';
@@ -9,6 +10,7 @@ type Driven = Pick<MountPart, 'mountKind' | 'drive' | 'belt' | 'wormTeeth' | 'dr
 /** What the periodic error of a mount is taken to be before it was measured. */
 export function assumedSinusoids(mount: Driven | null): Sinusoid[] {
   const { smallTracker, geared, belt, strainWave } = ASSUMED.periodicPeakToPeakArcsec;
+  if (mount !== null && motorsOf(mount) === 'none') return [];
   if (mount === null) return [{ amplitudeArcsec: geared / 2, periodS: wormPeriodS(ASSUMED.wormTeeth), phaseDeg: null }];
   const peakToPeak =
     mount.drive === 'strainWave' ? strainWave : isTracker(mount) ? smallTracker : mount.belt ? belt : geared;

@@ -26,6 +26,8 @@ export type RigNumbers = {
   mount: MountPart | null;
   tube: PartOf<'tube'> | null;
   camera: PartOf<'camera'> | null;
+  /** Where the rig names an eyepiece for its camera, somebody looks through it and takes no subs. */
+  eyepiece: PartOf<'eyepiece'> | null;
   support: PartOf<'support'> | null;
   train: Train | null;
   lightPath: LightPath;
@@ -95,20 +97,27 @@ function rigBalance(
   };
 }
 
+/** What balancing on a bar lacks. */
+function barGaps(mount: MountPart | null, masses: RigMasses): RigGap[] {
+  if (!mountHasBar(mount)) return [];
+  if (mount?.barRangeM == null) return [{ code: 'barRangeMissing' }];
+  return masses.weights.some((w) => w.movable) ? [] : [{ code: 'noWeight' }];
+}
+
 /** What the rig lacks: parts, masses, and what balancing on a bar needs. */
-function gapsOf(found: Pick<RigNumbers, 'mount' | 'tube' | 'camera' | 'masses'>): RigGap[] {
-  const { mount, tube, camera, masses } = found;
-  const gaps: RigGap[] = [];
-  if (!mount) gaps.push({ code: 'mountMissing' });
-  if (!tube) gaps.push({ code: 'tubeMissing' });
-  if (!camera) gaps.push({ code: 'cameraMissing' });
-  gaps.push(...masses.unweighed.map((part): RigGap => ({ code: 'massMissing', ...part })));
-  if (mountHasBar(mount) && mount?.barRangeM === null) gaps.push({ code: 'barRangeMissing' });
+function gapsOf(found: Pick<RigNumbers, 'mount' | 'tube' | 'camera' | 'eyepiece' | 'masses'>): RigGap[] {
+  const { mount, tube, camera, eyepiece, masses } = found;
   // A weight that is thicker than the bar is long cannot hang on it.
   const thick = masses.weights.find((w) => masses.barLengthM > 0 && w.thicknessM > masses.barLengthM);
-  if (thick) gaps.push({ code: 'barTooShort', name: thick.name });
-  if (mountHasBar(mount) && mount?.barRangeM && !masses.weights.some((w) => w.movable)) gaps.push({ code: 'noWeight' });
-  return gaps;
+  const missing: (RigGap | false)[] = [
+    mount === null && { code: 'mountMissing' },
+    tube === null && { code: 'tubeMissing' },
+    camera === null && eyepiece === null && { code: 'cameraMissing' },
+    ...masses.unweighed.map((part): RigGap => ({ code: 'massMissing', ...part })),
+    thick !== undefined && { code: 'barTooShort', name: thick.name },
+    ...barGaps(mount, masses),
+  ];
+  return missing.filter((gap) => gap !== false);
 }
 
 /** Resolves a rig against the parts it names. Nothing throws: what is missing is listed in `gaps`.
@@ -118,6 +127,7 @@ export function rigNumbers(rig: Rig, all: readonly Part[], learnedMomentKgM = 0)
   const mount = partOf(parts, rig.mountId, 'mount');
   const tube = partOf(parts, rig.imagingTubeId, 'tube');
   const camera = partOf(parts, rig.cameraId, 'camera');
+  const eyepiece = partOf(parts, rig.cameraId, 'eyepiece');
   const support = partOf(parts, rig.supportId, 'support');
   const masses = rigMasses(rig, parts);
   const train =
@@ -133,6 +143,6 @@ export function rigNumbers(rig: Rig, all: readonly Part[], learnedMomentKgM = 0)
       : null;
   const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all, learnedMomentKgM) : null;
   const lightPath = lightPathOf(rig, parts, tube, camera, train?.focalRatio ?? null);
-  const gaps = gapsOf({ mount, tube, camera, masses });
-  return { mount, tube, camera, support, train, lightPath, masses, balance, gaps };
+  const gaps = gapsOf({ mount, tube, camera, eyepiece, masses });
+  return { mount, tube, camera, eyepiece, support, train, lightPath, masses, balance, gaps };
 }

@@ -165,7 +165,11 @@ export function RigForm({ rig }: { rig: Rig | null }) {
           <SelectField name="mountId" label="Mount" options={optionsOf(offered, ['mount'])} />
           <SelectField name="supportId" label="Tripod or pier" options={optionsOf(offered, ['support'])} />
           <SelectField name="imagingTubeId" label="Imaging tube or lens" options={optionsOf(offered, ['tube'])} />
-          <SelectField name="cameraId" label="Camera" options={optionsOf(offered, ['camera'])} />
+          <SelectField
+            name="cameraId"
+            label="Camera, or the eyepiece"
+            options={optionsOf(offered, ['camera', 'eyepiece'])}
+          />
           <SelectField
             name="guiding"
             label="Guiding"

@@ -1,6 +1,8 @@
 /** What the light-path bench shows, as codes and figures. */
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { LightPath } from '../../core/rig/lightPathOfRig.ts';
+import { trueFieldDeg, visualView } from '../../core/optics/lightPath.ts';
+import type { PartOf } from '../../core/records/part.ts';
 import { circleFit, type CircleFit } from '../../core/optics/spacing.ts';
 import { samplingOf, type Sampling, type Train } from '../../core/optics/train.ts';
 import type { LightPathSaying } from '../../text/lightPathWords.ts';
@@ -12,8 +14,18 @@ export type LightPathModel = {
   circle: CircleFit | null;
 };
 
+/** What the eye sees through its eyepiece. */
+export function eyeSaying(
+  tube: PartOf<'tube'>,
+  eyepiece: PartOf<'eyepiece'>,
+): Extract<LightPathSaying, { code: 'eye' }> {
+  const optics = { apertureMm: tube.apertureMm, focalMm: tube.focalMm, eyepieceMm: eyepiece.focalMm };
+  return { code: 'eye', eyepieceMm: eyepiece.focalMm, fieldDeg: trueFieldDeg(optics), ...visualView(optics) };
+}
+
 /** Which word the distance deserves; a joint that does not fit comes first, because nothing can be measured then. */
-function sayingOf({ spacing, misfits }: LightPath, train: Train | null): LightPathSaying {
+function sayingOf({ train, lightPath: { spacing, misfits }, tube, eyepiece }: NightStatic['numbers']): LightPathSaying {
+  if (tube && eyepiece) return eyeSaying(tube, eyepiece);
   if (!train) return { code: 'incomplete' };
   const misfit = misfits[0];
   if (misfit) return { code: 'misfit', misfit };
@@ -27,7 +39,7 @@ export function lightPathModel({ numbers }: NightStatic): LightPathModel {
   const { train, lightPath } = numbers;
   const { imageCircleMm } = lightPath;
   return {
-    saying: sayingOf(lightPath, train),
+    saying: sayingOf(numbers),
     train,
     lightPath,
     circle: train && imageCircleMm !== null ? circleFit(imageCircleMm, train.sensorDiagonalMm) : null,

@@ -1,8 +1,14 @@
 /** The light path's state in the run: right, wrong, or not yet known. */
+import { magnificationWords } from '../../text/lightPathWords.ts';
+import { eyeSaying } from './model.ts';
 import type { Summary } from '../../session/stationState.ts';
 
 export const lightPathSummary: Summary = ({ numbers }, format) => {
-  const { train, lightPath } = numbers;
+  const { train, lightPath, tube, eyepiece } = numbers;
+  if (tube && eyepiece) {
+    const { magnification } = eyeSaying(tube, eyepiece);
+    return { state: 'done', reading: magnificationWords(magnification, format) };
+  }
   if (!train) return { state: 'open', reading: '' };
   const { spacing, misfits } = lightPath;
   if (!spacing) return { state: 'done', reading: format.quantity(train.scaleArcsecPerPx, 'imageScale') };

@@ -1,12 +1,14 @@
+import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { clockChangeWords } from '../../text/eventWords.ts';
+import type { Format } from '../../text/format.ts';
 import { flipViewWords, limitWords, meridianReason, meridianSentence } from '../../text/meridianWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { FlipView } from '../../ui/instruments/FlipView.tsx';
-import { isAfterFlip, meridianModel } from './model.ts';
+import { isAfterFlip, meridianModel, type MeridianModel } from './model.ts';
 import { PlanForm } from './PlanForm.tsx';
 
 function Attitude({ label }: { label: string }) {
@@ -45,21 +47,22 @@ function NowFigures() {
   );
 }
 
+/** What the reason speaks of; null without a target. */
+function aboutOf(night: NightStatic, limitSource: MeridianModel['limitSource'], format: Format) {
+  if (!night.targetSky) return null;
+  const { transitMs, altDeg, side } = night.targetSky.transit;
+  const { limitH } = night;
+  const limited = night.flips && night.plan !== null;
+  return { transitMs, altDeg, side, limitH, limitSource: limited ? limitWords(limitH, limitSource, format) : '' };
+}
+
 export function MeridianBench() {
   const night = useNight();
   const { format } = useShared();
   const model = meridianModel(night);
   const sentence = meridianSentence(model.saying, format);
   const transit = night.targetSky?.transit;
-  const about = transit
-    ? {
-        transitMs: transit.transitMs,
-        altDeg: transit.altDeg,
-        side: transit.side,
-        limitH: night.limitH,
-        limitSource: night.flips ? limitWords(night.limitH, model.limitSource, format) : '',
-      }
-    : null;
+  const about = aboutOf(night, model.limitSource, format);
   const change = night.sky.clockChange;
   return (
     <BenchLayout
@@ -91,7 +94,9 @@ export function MeridianBench() {
           {change && <p>{clockChangeWords(format.clock(change.utcMs), change.minutes)}</p>}
         </div>
       </div>
-      {!night.records.fromSnapshot && night.entry && <PlanForm key={night.records.night.id} />}
+      {!night.records.fromSnapshot && night.entry && !night.numbers.eyepiece && (
+        <PlanForm key={night.records.night.id} />
+      )}
     </BenchLayout>
   );
 }

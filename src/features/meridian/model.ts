@@ -27,6 +27,7 @@ function sayingOf(night: NightStatic): MeridianSaying {
   const { neverRises, altDeg, transitMs } = targetSky.transit;
   if (neverRises) return { code: 'neverRises', target: target.name, altDeg, latDeg: records.site.latDeg };
   if (!dark) return { code: 'noDarkness', darkness: records.night.darkness, sunLowestDeg: sky.events.sunLowestDeg };
+  if (usable && night.numbers.eyepiece) return { code: 'byEye', target: target.name, transitMs };
   if (!usable || !plan) return { code: 'notUpInDark', target: target.name };
   if (!night.flips) return { code: 'noFlipMount', target: target.name, transitMs };
   return planSaying(plan, transitMs, usable.toMs);

@@ -2,8 +2,9 @@
  *  none do. */
 import type { Summary } from '../../session/stationState.ts';
 
-export const meridianSummary: Summary = ({ target, plan }, format) => {
+export const meridianSummary: Summary = ({ target, targetSky, plan, numbers }, format) => {
   if (!target) return { state: 'open', reading: '' };
+  if (numbers.eyepiece) return { state: 'done', reading: targetSky ? format.clock(targetSky.transit.transitMs) : '' };
   if (!plan || plan.subs.length === 0) return { state: 'attention', reading: 'no subs' };
   return { state: 'done', reading: plan.flip ? `flip ${format.clock(plan.flip.startMs)}` : 'no flip' };
 };

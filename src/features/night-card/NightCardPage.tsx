@@ -6,7 +6,8 @@ import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { judgementName } from '../../text/budgetWords.ts';
-import { CALENDAR_TODO, CARD_CAUTIONS, CARD_EVENTS } from '../../text/cardWords.ts';
+import { motorsOf } from '../../core/mount/motors.ts';
+import { calendarTodo, CARD_CAUTIONS, CARD_EVENTS } from '../../text/cardWords.ts';
 import { modelYearsWords } from '../../text/levelWords.ts';
 import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
 import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
@@ -146,11 +147,11 @@ function Plan({ card }: { card: NightCard }) {
 
 /** Dusk, first sub, flip, dawn with alarms, as a file for any calendar. */
 function CalendarButton({ card }: { card: NightCard }) {
-  const { records, target } = useNight();
+  const { records, target, numbers } = useNight();
   const { clock } = useSession();
   const save = (): void => {
     const events = card.events.flatMap((event): CalendarEvent[] => {
-      const [alarmMinutes, todo] = [CALENDAR_ALARMS[event.code], CALENDAR_TODO[event.code]];
+      const [alarmMinutes, todo] = [CALENDAR_ALARMS[event.code], calendarTodo(event.code, motorsOf(numbers.mount))];
       if (alarmMinutes === undefined || todo === undefined) return [];
       return [
         {

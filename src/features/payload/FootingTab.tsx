@@ -14,6 +14,7 @@ import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { FootprintDrawing } from '../../ui/instruments/FootprintDrawing.tsx';
 import { Problem } from '../../ui/Problem.tsx';
+import { EyeHeights } from './EyeHeights.tsx';
 import { footingSaying, payloadOfNight } from './model.ts';
 import { Steadiness } from './Steadiness.tsx';
 
@@ -72,6 +73,7 @@ export function FootingTab({ tabs }: { tabs: ReactNode }) {
       instrument={footing ? <Footprint footing={footing} label={plain(sentence)} /> : undefined}
     >
       {footing && footing.unweighed.length > 0 && <Problem>{unweighedWords(footing.unweighed)}</Problem>}
+      <EyeHeights />
       <Steadiness />
     </BenchLayout>
   );

@@ -1,11 +1,24 @@
+import { motorsOf } from '../../core/mount/motors.ts';
+import { isTracker } from '../../core/rig/rigNumbers.ts';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
+import { useNight } from '../../session/session.ts';
+import { Circles } from './Circles.tsx';
 import { ControllerSheet } from './ControllerSheet.tsx';
 import { Focus } from './Focus.tsx';
 
+const FOCUS = { key: 'focus', name: 'Focus' } as const;
+const SHEET = { key: 'sheet', name: 'Hand controller' } as const;
+const CIRCLES = { key: 'circles', name: 'By circles' } as const;
+
+/** A mount that the hand points has circles where others have a controller; a ball head has neither. */
 export function PointingBench() {
-  const { active, row } = useBenchTabs('Focus and pointing', [
-    { key: 'focus', name: 'Focus' },
-    { key: 'sheet', name: 'Hand controller' },
-  ]);
+  const { mount } = useNight().numbers;
+  const byHand = motorsOf(mount) !== 'both';
+  const circles = byHand && !isTracker(mount) && mount?.mountKind !== 'altAzimuth';
+  const { active, row } = useBenchTabs<'focus' | 'sheet' | 'circles'>(
+    'Focus and pointing',
+    circles ? [FOCUS, CIRCLES] : byHand ? [FOCUS] : [FOCUS, SHEET],
+  );
+  if (active === 'circles') return <Circles tabs={row} />;
   return active === 'sheet' ? <ControllerSheet tabs={row} /> : <Focus tabs={row} />;
 }

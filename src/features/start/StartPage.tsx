@@ -42,12 +42,14 @@ const SHOWN: Record<Screen, () => React.JSX.Element> = { where: Where, carries: 
 /** What is known so far, above the question. */
 function Strip({ screen }: { screen: Screen }) {
   const { format } = useShared();
-  const { latDeg, lonDeg, carrier, size, opticsKind, focalMm } = useWatch<Draft>();
+  const { latDeg, lonDeg, carrier, size, opticsKind, focalMm, format: looker } = useWatch<Draft>();
   const at = SCREENS.indexOf(screen);
   const known = [
     typeof latDeg === 'number' && typeof lonDeg === 'number' ? placeName(latDeg, lonDeg, format) : null,
     carrier && size ? `${CARRIER_WORDS[carrier].name}, ${SIZE_WORDS[size].toLowerCase()}` : null,
-    at === 2 && opticsKind && typeof focalMm === 'number' ? rigNameOf(opticsKind, focalMm, format) : null,
+    at === 2 && opticsKind && looker && typeof focalMm === 'number'
+      ? rigNameOf({ kind: opticsKind, focalMm }, looker, format)
+      : null,
   ];
   return (
     <ol className="start-strip" aria-label="What is known so far">

@@ -3,7 +3,8 @@ import { z } from 'zod';
 import { siteSchema } from '../../core/records/site.ts';
 import { partKinds } from '../../core/records/part.ts';
 import { CARRIERS, SIZES } from '../../core/rig/dressing/carriers.ts';
-import { OPTICS_KINDS, SENSORS, type SensorFormat } from '../../core/rig/dressing/looks.ts';
+import { OPTICS_KINDS, PHONE_LENS, SENSORS, type Looker, type SensorFormat } from '../../core/rig/dressing/looks.ts';
+import type { RigAnswers } from '../../core/rig/dressing/dressRig.ts';
 import type { OwnAnswers } from '../../core/night/plan/ownNight.ts';
 import type { Format } from '../../text/format.ts';
 import { placeName, rigNameOf, type Screen } from '../../text/startWords.ts';
@@ -11,6 +12,8 @@ import { placeName, rigNameOf, type Screen } from '../../text/startWords.ts';
 const { latDeg, lonDeg } = siteSchema.shape;
 const { focalMm, apertureMm } = partKinds.tube;
 const FORMATS = Object.keys(SENSORS) as [SensorFormat, ...SensorFormat[]];
+/** What a rig looks with: a sensor's format, a phone, or the eye. */
+export const LOOKERS = [...FORMATS, 'phone', 'eye'] as const;
 
 export const answersSchema = z
   .object({
@@ -21,14 +24,19 @@ export const answersSchema = z
     zoneIana: z.string(),
     carrier: z.enum(CARRIERS, 'Choose one.'),
     size: z.enum(SIZES),
+    raMotor: z.boolean(),
     finder: z.enum(['twelveHour', 'none']),
     opticsKind: z.enum(OPTICS_KINDS),
     focalMm,
     fNumber: z.number().min(0.7).max(64).nullable(),
     apertureMm: apertureMm.nullable(),
-    format: z.enum(FORMATS),
+    format: z.enum(LOOKERS),
     megapixels: z.number().min(0.3).max(200),
     guided: z.boolean(),
+  })
+  .refine((a) => a.opticsKind !== 'lens' || a.format !== 'eye', {
+    path: ['format'],
+    message: 'An eye needs a tube: choose one above.',
   })
   .refine((a) => a.opticsKind === 'lens' || a.apertureMm !== null, { path: ['apertureMm'], message: 'Type a number.' });
 export type Answers = z.infer<typeof answersSchema>;
@@ -48,6 +56,7 @@ export const FIRST_DRAFT: Draft = {
   zoneIana: '',
   carrier: '',
   size: 'middle',
+  raMotor: false,
   finder: 'twelveHour',
   opticsKind: 'lens',
   focalMm: 135,
@@ -61,7 +70,7 @@ export const FIRST_DRAFT: Draft = {
 /** Which fields a screen asks. */
 export const ASKED: Record<Screen, (keyof Draft)[]> = {
   where: ['latDeg', 'lonDeg'],
-  carries: ['carrier', 'size', 'finder'],
+  carries: ['carrier', 'size', 'raMotor', 'finder'],
   looks: ['opticsKind', 'focalMm', 'fNumber', 'apertureMm', 'format', 'megapixels', 'guided'],
 };
 
@@ -79,8 +88,22 @@ export function keptDraft(): Draft {
 export const keepDraft = (draft: Draft): void => localStorage.setItem(KEY, JSON.stringify(draft));
 export const forgetDraft = (): void => localStorage.removeItem(KEY);
 
+/** A phone alone brings its own lens. */
+const opticsOf = (a: Answers): RigAnswers['optics'] => {
+  if (a.opticsKind !== 'lens') return { kind: a.opticsKind, focalMm: a.focalMm, apertureMm: a.apertureMm };
+  if (a.format === 'phone') return PHONE_LENS;
+  return { kind: 'lens', focalMm: a.focalMm, apertureMm: a.fNumber === null ? null : a.focalMm / a.fNumber };
+};
+
+const lookerOf = ({ format, megapixels }: Answers): Looker =>
+  format === 'phone' || format === 'eye' ? format : { format, megapixels };
+
+/** What a guide camera can steer: neither a mount without motors nor an eye or a phone. */
+export const mayGuide = ({ carrier, raMotor, format }: Pick<Draft, 'carrier' | 'raMotor' | 'format'>): boolean =>
+  !(carrier === 'byHand' && !raMotor) && format !== 'phone' && format !== 'eye';
+
 export function ownAnswers(a: Answers, zoneIana: string, f: Format): OwnAnswers {
-  const aperture = a.opticsKind === 'lens' ? (a.fNumber === null ? null : a.focalMm / a.fNumber) : a.apertureMm;
+  const optics = opticsOf(a);
   return {
     where: {
       name: a.placeName.trim() === '' ? placeName(a.latDeg, a.lonDeg, f) : a.placeName.trim(),
@@ -92,10 +115,11 @@ export function ownAnswers(a: Answers, zoneIana: string, f: Format): OwnAnswers 
       carrier: a.carrier,
       size: a.size,
       finder: a.finder,
-      optics: { kind: a.opticsKind, focalMm: a.focalMm, apertureMm: aperture },
-      sensor: { format: a.format, megapixels: a.megapixels },
-      guided: a.guided,
+      raMotor: a.raMotor,
+      optics,
+      sensor: lookerOf(a),
+      guided: a.guided && mayGuide(a),
     },
-    rigName: rigNameOf(a.opticsKind, a.focalMm, f),
+    rigName: rigNameOf(optics, a.format, f),
   };
 }

@@ -1,15 +1,15 @@
 /** The three screens: one question each. */
 import { useFormContext, useWatch } from 'react-hook-form';
 import { CARRIERS, SIZES, usualCarrier } from '../../core/rig/dressing/carriers.ts';
-import { OPTICS_KINDS, SENSORS, type SensorFormat } from '../../core/rig/dressing/looks.ts';
+import { OPTICS_KINDS } from '../../core/rig/dressing/looks.ts';
 import { FromDevice } from '../../session/FromDevice.tsx';
 import { Queries } from '../../session/Queries.tsx';
 import { useShared } from '../../session/session.ts';
-import { CARRIER_WORDS, OPTICS_WORDS, sensorWords, SIZE_WORDS, sizeWords, START } from '../../text/startWords.ts';
+import { CARRIER_WORDS, lookerWords, OPTICS_WORDS, SIZE_WORDS, sizeWords, START } from '../../text/startWords.ts';
 import { CoordinateFields } from '../../ui/form/CoordinateFields.tsx';
 import { CheckField, QuantityField, SelectField } from '../../ui/form/Fields.tsx';
 import { CarrierPicture } from '../../ui/instruments/CarrierPicture.tsx';
-import type { Draft } from './answers.ts';
+import { LOOKERS, mayGuide, type Draft } from './answers.ts';
 import { Picks } from './Picks.tsx';
 import { TownField } from './TownField.tsx';
 
@@ -65,6 +65,7 @@ export function Carries() {
           <span>{carrier ? sizeWords(one, usualCarrier(carrier, one).ratedKg, format) : SIZE_WORDS[one]}</span>
         )}
       />
+      {carrier === 'byHand' && <CheckField name="raMotor" label="A motor follows in right ascension" wide />}
       {carrier && usualCarrier(carrier, 'middle').hasFinder && (
         <Picks
           name="finder"
@@ -78,11 +79,13 @@ export function Carries() {
   );
 }
 
-const FORMATS = (Object.keys(SENSORS) as SensorFormat[]).map((value) => ({ value, label: sensorWords(value) }));
+const FORMATS = LOOKERS.map((value) => ({ value, label: lookerWords(value) }));
 
 export function Looks() {
   const { format } = useShared();
-  const { opticsKind } = useWatch<Draft>();
+  const { opticsKind, focalMm, format: looker = 'reduced', carrier = '', raMotor = false } = useWatch<Draft>();
+  // What is hidden must not hold anybody up.
+  const phoneAlone = opticsKind === 'lens' && looker === 'phone' && typeof focalMm === 'number';
   return (
     <>
       <Picks
@@ -94,21 +97,27 @@ export function Looks() {
         show={(one) => <span>{OPTICS_WORDS[one]}</span>}
       />
       <div className="fields">
-        <QuantityField name="focalMm" label="Focal length" kind="opticsMm" system={format.system} />
+        {!phoneAlone && <QuantityField name="focalMm" label="Focal length" kind="opticsMm" system={format.system} />}
         {opticsKind === 'lens' ? (
-          <QuantityField
-            name="fNumber"
-            label="f-number"
-            kind="ratio"
-            system={format.system}
-            hint="As it will be set. Empty: f/4 is taken."
-          />
+          !phoneAlone && (
+            <QuantityField
+              name="fNumber"
+              label="f-number"
+              kind="ratio"
+              system={format.system}
+              hint="As it will be set. Empty: f/4 is taken."
+            />
+          )
         ) : (
           <QuantityField name="apertureMm" label="Aperture" kind="opticsMm" system={format.system} />
         )}
-        <QuantityField name="megapixels" label="Megapixels" kind="ratio" system={format.system} />
+        {looker !== 'phone' && looker !== 'eye' && (
+          <QuantityField name="megapixels" label="Megapixels" kind="ratio" system={format.system} />
+        )}
         <SelectField name="format" label="Sensor" options={FORMATS} wide />
-        <CheckField name="guided" label="A guide camera steers it" wide />
+        {mayGuide({ carrier, raMotor, format: looker }) && (
+          <CheckField name="guided" label="A guide camera steers it" wide />
+        )}
       </div>
     </>
   );

@@ -1,15 +1,16 @@
 /** The first answers: six lines about this night, each with its instrument in small and the way to its bench. */
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { tonight } from '../../core/night/tonight.ts';
+import { tonight, type Tonight } from '../../core/night/tonight.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { TONIGHT, tonightLines, type Line } from '../../text/tonightWords.ts';
+import { TONIGHT, tonightLines, type Line, type TonightLines } from '../../text/tonightWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import {
   BarGlyph,
   CompassGlyph,
   DialGlyph,
+  KnobGlyph,
   LatitudeGlyph,
   MeridianGlyph,
   SubGlyph,
@@ -31,6 +32,45 @@ function Row({ line, children }: { line: Line | null; children: ReactNode }) {
   );
 }
 
+type Rows = { answers: Tonight; lines: TonightLines };
+
+/** What the axis is aimed by. */
+function Axis({ answers, lines }: Rows) {
+  return (
+    <>
+      <Row line={lines.bearing}>
+        <CompassGlyph compassDeg={answers.bearing?.compassDeg ?? null} />
+      </Row>
+      <Row line={lines.latitude}>
+        <LatitudeGlyph scaleDeg={answers.latitude?.scaleDeg ?? 0} />
+      </Row>
+      <Row line={lines.dial}>
+        <DialGlyph viewAngleDeg={answers.dial?.viewAngleDeg ?? 0} />
+      </Row>
+    </>
+  );
+}
+
+/** What is done with it then. */
+function Use({ answers, lines }: Rows) {
+  return (
+    <>
+      <Row line={lines.sub}>
+        {answers.sub && <SubGlyph star={answers.sub.star} evenFwhmArcsec={answers.sub.evenFwhmArcsec} />}
+      </Row>
+      <Row line={lines.hand}>
+        <KnobGlyph turnMin={answers.hand?.turnMin ?? null} />
+      </Row>
+      <Row line={lines.weight}>
+        <BarGlyph share={answers.weight?.shareOfBar ?? 0} />
+      </Row>
+      <Row line={lines.meridian}>
+        <MeridianGlyph flips={answers.meridian?.flips ?? false} />
+      </Row>
+    </>
+  );
+}
+
 export function TonightPage() {
   const night = useNight();
   const at = useNightAt();
@@ -45,24 +85,8 @@ export function TonightPage() {
       instrumentName="The six lines"
     >
       <ol className="tonight">
-        <Row line={lines.bearing}>
-          <CompassGlyph compassDeg={answers.bearing?.compassDeg ?? null} />
-        </Row>
-        <Row line={lines.latitude}>
-          <LatitudeGlyph scaleDeg={answers.latitude?.scaleDeg ?? 0} />
-        </Row>
-        <Row line={lines.dial}>
-          <DialGlyph viewAngleDeg={answers.dial?.viewAngleDeg ?? 0} />
-        </Row>
-        <Row line={lines.sub}>
-          {answers.sub && <SubGlyph star={answers.sub.star} evenFwhmArcsec={answers.sub.evenFwhmArcsec} />}
-        </Row>
-        <Row line={lines.weight}>
-          <BarGlyph share={answers.weight?.shareOfBar ?? 0} />
-        </Row>
-        <Row line={lines.meridian}>
-          <MeridianGlyph flips={answers.meridian?.flips ?? false} />
-        </Row>
+        <Axis answers={answers} lines={lines} />
+        <Use answers={answers} lines={lines} />
       </ol>
     </BenchLayout>
   );

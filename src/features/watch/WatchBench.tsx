@@ -1,5 +1,6 @@
 import { useContext, useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { motorsOf } from '../../core/mount/motors.ts';
 import { fromUtcText, MS_PER_MINUTE, toUtcText } from '../../core/time/utc.ts';
 import { watchAt, type Watch } from '../../core/night/plan/watch.ts';
 import { lastReading } from '../../core/night/nightRecords.ts';
@@ -99,6 +100,7 @@ export function WatchBench() {
   const awake = useWakeLock();
   const [logging, setLogging] = useState(false);
   const watch = watchAt(night, at.timeMs);
+  const motors = motorsOf(night.numbers.mount);
   const toMs = countsTo(watch);
   return (
     <div className="watch">
@@ -113,9 +115,9 @@ export function WatchBench() {
       )}
       {useContext(BenchNote)}
       <p className="sentence" aria-live="polite">
-        <Said said={watchSentence(watch, format)} />
+        <Said said={watchSentence(watch, format, motors)} />
       </p>
-      <p className="reason">{watchReason(watch, night.records.site.latDeg < 0)}</p>
+      <p className="reason">{watchReason(watch, night.records.site.latDeg < 0, motors)}</p>
       <BiasAtFlip watch={watch} />
       <Figures />
       <div className="actions">

@@ -89,6 +89,26 @@ const PICTURES: Record<Carrier, ReactNode> = {
       <Tube x={92} y={30} turn={-52} length={46} width={26} />
     </>
   ),
+  byHand: (
+    <>
+      <Legs />
+      <path d="M62 66 V58 M56 62 L84 40" strokeWidth="7" strokeLinecap="round" />
+      <path d="M34 82 L88 22" strokeWidth="4" />
+      <rect
+        x="28"
+        y="70"
+        width="18"
+        height="16"
+        rx="2"
+        transform="rotate(42 37 78)"
+        fill="var(--line)"
+        strokeWidth="2"
+      />
+      <path d="M84 42 L100 56" strokeWidth="3" />
+      <circle cx="103" cy="59" r="7" fill="var(--amber)" strokeWidth="2" />
+      <Tube x={92} y={18} turn={-38} />
+    </>
+  ),
   altAzimuth: (
     <>
       <Legs />

@@ -1,4 +1,4 @@
-/** The instruments of the first answers, small: a compass ring, a latitude quadrant, a dial, a star, a bar, a meridian. */
+/** The instruments of the first answers, small: a compass ring, a latitude quadrant, a dial, a star, a bar, a knob, a meridian. */
 import type { MiddleStar } from '../../core/verdict/budget.ts';
 import { StarShape } from '../StarShape.tsx';
 
@@ -46,6 +46,25 @@ export function CompassGlyph({ compassDeg }: { compassDeg: number | null }) {
           <circle cx={x} cy={y} r="4" fill="var(--amber)" />
         </>
       )}
+    </Frame>
+  );
+}
+
+/** How far the knob goes in a minute; without a knob an empty view. */
+export function KnobGlyph({ turnMin }: { turnMin: number | null }) {
+  const angleDeg = turnMin === null ? 0 : 360 / turnMin;
+  const [[x0, y0], [x1, y1]] = [at(0, RING - 10), at(angleDeg, RING - 10)];
+  return (
+    <Frame>
+      <Ring marks={turnMin === null ? 0 : 12} />
+      {turnMin !== null && (
+        <path
+          d={`M${x0} ${y0}A${RING - 10} ${RING - 10} 0 ${angleDeg > 180 ? 1 : 0} 1 ${x1} ${y1}`}
+          stroke="var(--action)"
+          strokeWidth="6"
+        />
+      )}
+      <circle cx={MIDDLE} cy={MIDDLE} r="4" fill="var(--amber)" />
     </Frame>
   );
 }

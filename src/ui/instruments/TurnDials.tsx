@@ -80,6 +80,21 @@ function Eye({ dial, x }: { dial: TurnDial; x: number }) {
   );
 }
 
+/** One dial alone: a knob that is turned on and on. */
+export function OneDial({ label, dial }: { label: string; dial: TurnDial }) {
+  return (
+    <svg
+      className="instrument"
+      viewBox={`0 0 ${2 * R + 8} ${2 * R + 8}`}
+      role="img"
+      aria-label={label}
+      style={{ maxWidth: 280 }}
+    >
+      <Eye dial={dial} x={R + 4} />
+    </svg>
+  );
+}
+
 export function TurnDials({ label, altitude, azimuth }: { label: string; altitude: TurnDial; azimuth: TurnDial }) {
   return (
     <svg

@@ -40,7 +40,9 @@ const TONIGHT: Tonight = {
     flipMs: Date.UTC(2026, 10, 25, 0, 5),
     transitMs: Date.UTC(2026, 10, 24, 23, 41),
     flips: true,
+    motors: 'both',
   },
+  hand: null,
 };
 const lines = (change: Partial<Tonight>, format = f) => tonightLines({ ...TONIGHT, ...change }, format);
 
@@ -136,7 +138,18 @@ describe('the first screens in words', () => {
     ];
     expect(new Set(called).size).to.equal(called.length);
     expect(called.slice(-2)).to.deep.equal(['Weight 0.5 kg', 'Weight 5.0 kg']);
-    expect(rigNameOf('mirrorLens', 2000, f)).to.equal('2000 mm mirror-lens tube');
+    const named = [
+      rigNameOf({ kind: 'mirrorLens', focalMm: 2000 }, 'reduced', f),
+      rigNameOf({ kind: 'reflector', focalMm: 750 }, 'phone', f),
+      rigNameOf({ kind: 'refractor', focalMm: 480 }, 'eye', f),
+      rigNameOf({ kind: 'lens', focalMm: 135 }, 'phone', f),
+    ];
+    expect(named).to.deep.equal([
+      '2000 mm mirror-lens tube',
+      '750 mm reflector, phone behind it',
+      '480 mm refractor, by eye',
+      'Phone',
+    ]);
   });
 
   it('towns of one name are told apart, targets by how they stand, answers by what they take', () => {

@@ -6,7 +6,7 @@ import { STEPS } from '../../../src/core/records/reading.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { compassPoint } from '../../../src/text/compassWords.ts';
 import { magneticField } from '../../../src/core/sky/magnetic.ts';
-import { CALENDAR_TODO, CARD_CAUTIONS, CARD_EVENTS } from '../../../src/text/cardWords.ts';
+import { calendarTodo, CARD_CAUTIONS, CARD_EVENTS } from '../../../src/text/cardWords.ts';
 import { CAUTIONS } from '../../../src/text/cautions.ts';
 import { changeWords } from '../../../src/text/changeWords.ts';
 import { countsWords } from '../../../src/text/dataWords.ts';
@@ -232,6 +232,7 @@ describe('words of the stations', () => {
       { code: 'noTarget' },
       { code: 'noSubs' },
       { code: 'over' },
+      { code: 'byEye' },
       { code: 'flipDue', latestMs: t },
       { code: 'flipLate', latestMs: t },
       { code: 'flipping', sinceMs: t },
@@ -241,16 +242,20 @@ describe('words of the stations', () => {
       ]),
     ];
     for (const w of watches) {
-      isSentence(watchSentence(w, f), w.code);
-      if (!['noTarget', 'noSubs'].includes(w.code)) isSentence(watchReason(w, false), w.code);
-      expect(countdownWords(w) === '', w.code).to.equal(['noTarget', 'noSubs', 'over'].includes(w.code));
+      for (const motors of ['both', 'raOnly', 'none'] as const) {
+        const said = watchSentence(w, f, motors);
+        isSentence(said, w.code);
+        if (motors !== 'both') expect(said, w.code).not.to.match(/send the tube/i);
+        if (!['noTarget', 'noSubs', 'byEye'].includes(w.code)) isSentence(watchReason(w, false, motors), w.code);
+        if (motors !== 'both') expect(watchReason(w, false, motors), w.code).not.to.match(/power/);
+      }
+      expect(countdownWords(w) === '', w.code).to.equal(['noTarget', 'noSubs', 'over', 'byEye'].includes(w.code));
     }
     const flip: Watch = { code: 'running', sub: 1, count: 9, next: 'flip', untilMs: t };
     expect(biasAtFlipWords(0.016, f)).to.include('16 mm inward');
-    expect([watchReason(flip, false), watchReason(flip, true)].map((s) => /right|left/.exec(s)?.[0])).to.deep.equal([
-      'right',
-      'left',
-    ]);
+    expect(
+      [watchReason(flip, false, 'both'), watchReason(flip, true, 'both')].map((s) => /right|left/.exec(s)?.[0]),
+    ).to.deep.equal(['right', 'left']);
     expect([countdown(1_842_000), countdown(9_068_000), countdown(-5000), countdown(0)]).to.deep.equal([
       '30:42',
       '2:31:08',
@@ -264,8 +269,14 @@ describe('words of the stations', () => {
     isSentence(logbookReason(null, [], f), 'none');
     expect(logbookReason(1.4, [9, 1.4], f)).to.equal('Polar error over 2 nights, best 1.4′. This night ended at 1.4′.');
     for (const caution of CARD_CAUTIONS) isSentence(caution, caution);
-    for (const todo of Object.values(CALENDAR_TODO)) isSentence(todo, todo);
-    expect(Object.keys(CARD_EVENTS)).to.include.members(Object.keys(CALENDAR_TODO));
+    const codes = Object.keys(CARD_EVENTS) as (keyof typeof CARD_EVENTS)[];
+    const todos = (['both', 'none'] as const).flatMap((motors) => codes.flatMap((c) => calendarTodo(c, motors) ?? []));
+    for (const todo of todos) isSentence(todo, todo);
+    expect(todos).to.have.lengthOf(14);
+    expect([calendarTodo('flip', 'both'), calendarTodo('flip', 'none')].map((t) => t?.split('. ')[1])).to.deep.equal([
+      'Send the tube over.',
+      'Carry the tube over by hand.',
+    ]);
     expect([fieldLabel('massKg'), fieldLabel('alongTubeM'), fieldLabel('zoneIana')]).to.deep.equal([
       'mass (kg)',
       'along tube (m)',

@@ -1,12 +1,20 @@
 /** Puts the budget's input together from readings, and says for each item whether it was measured or is assumed. */
+import { motorsOf } from '../../mount/motors.ts';
 import { RAD_PER_DEG } from '../../math/angles.ts';
 import { seeingAtArcsec } from '../../sky/airmass.ts';
-import { fieldRotationRateArcsecPerS } from '../../sky/fieldRotation.ts';
+import { fieldRotationRateArcsecPerS, SIDEREAL_ARCSEC_PER_S } from '../../sky/fieldRotation.ts';
 import { toHorizontal } from '../../sky/horizontal.ts';
 import { judgeSteadiness } from '../../mount/steadiness.ts';
 import type { MountPart } from '../../records/part.ts';
 import { ASSUMED } from '../../verdict/assumptions.ts';
-import type { BudgetItemName, Drive, PlannedSub, PolarError, Tracking } from '../../verdict/plannedSub.ts';
+import {
+  STEADY_DRIVE,
+  type BudgetItemName,
+  type Drive,
+  type PlannedSub,
+  type PolarError,
+  type Tracking,
+} from '../../verdict/plannedSub.ts';
 import { assumedSinusoids } from '../../rig/assumedDrive.ts';
 import { learnedOf } from '../learned.ts';
 import type { NightRecords } from '../nightRecords.ts';
@@ -19,7 +27,7 @@ export type Source = { basis: 'measured' | 'assumed' | 'given' | 'notChecked'; a
 export type BudgetSources = Partial<Record<BudgetItemName, Source>>;
 
 /** The planned sub without what changes with the hour, which `plannedSubAt` fills in. Its seeing is that at the zenith. */
-export type BudgetBase = { sub: PlannedSub; sources: BudgetSources; turnsField: boolean };
+export type BudgetBase = { sub: PlannedSub; sources: BudgetSources; turnsField: 'altAzimuth' | 'still' | null };
 
 const assumed: Source = { basis: 'assumed', atUtc: null };
 const given: Source = { basis: 'given', atUtc: null };
@@ -48,7 +56,8 @@ function assumedSizeArcmin({ altitude, azimuth, byEye }: PoleOfNight, records: N
 
 /** The night's pole as the account wants it, against the true pole: refraction is an item of its own. */
 function polarOf(records: NightRecords, mount: MountPart | null): { polar: PolarError; source: Source } {
-  if (mount?.mountKind === 'altAzimuth') return { polar: { known: 'size', errorArcmin: 0 }, source: given };
+  if (mount?.mountKind === 'altAzimuth' || motorsOf(mount) === 'none')
+    return { polar: { known: 'size', errorArcmin: 0 }, source: given };
   const { latDeg } = records.site;
   const pole = poleOfNight(records, 'true');
   const source = pole.basis === 'measured' ? { basis: 'measured' as const, atUtc: pole.takenAtUtc } : assumed;
@@ -112,6 +121,27 @@ function unguidedTracking(
   };
 }
 
+/** Nothing follows the stars: they cross the frame westward as the sky turns. */
+const STILL: { tracking: Tracking; sources: BudgetSources } = {
+  tracking: {
+    guided: false,
+    drive: STEADY_DRIVE,
+    raRateAxisArcsecPerMin: -60 * SIDEREAL_ARCSEC_PER_S,
+    refraction: null,
+  },
+  sources: { raRate: given, refraction: given },
+};
+
+function trackingOf(records: NightRecords, mount: MountPart | null): { tracking: Tracking; sources: BudgetSources } {
+  if (motorsOf(mount) === 'none') return STILL;
+  return records.rig.guiding === 'none' ? unguidedTracking(records, mount) : guidedTracking(records);
+}
+
+function turnsFieldOf(mount: MountPart | null): BudgetBase['turnsField'] {
+  if (motorsOf(mount) === 'none') return 'still';
+  return mount?.mountKind === 'altAzimuth' ? 'altAzimuth' : null;
+}
+
 /** Declinations are kept this far from the pole, where right ascension loses its meaning. */
 const HIGHEST_DEC_DEG = 89.9;
 
@@ -125,8 +155,7 @@ export function budgetBase(
   const { train, tube, camera, mount, lightPath } = numbers;
   if (!train || !tube || !camera) return null;
   const { polar, source } = polarOf(records, mount);
-  const guided = records.rig.guiding !== 'none';
-  const { tracking, sources } = guided ? guidedTracking(records) : unguidedTracking(records, mount);
+  const { tracking, sources } = trackingOf(records, mount);
   const seeing = records.tonight.last('seeing');
   const { steadiness: tap, corners } = learnedOf(records);
   const sub: PlannedSub = {
@@ -148,7 +177,7 @@ export function budgetBase(
     spacing: corners ? { sigmaArcsec: corners.values.sigmaArcsec, direction: corners.values.direction } : null,
   };
   const all = { ...sources, ...fixedSources(source), ...sourcesTonight(records, lightPath) };
-  return { sub, sources: all, turnsField: mount?.mountKind === 'altAzimuth' };
+  return { sub, sources: all, turnsField: turnsFieldOf(mount) };
 }
 
 /** Sources of what may have been looked at, tonight or on any night of this rig. */
@@ -184,7 +213,13 @@ const LOWEST_REFRACTION_ALT_DEG = 10;
 /** Nearer to the zenith an alt-azimuth mount cannot follow. */
 const HIGHEST_ALT_AZ_DEG = 89.5;
 
-function fieldTurnAt(decDeg: number, latDeg: number, haH: number): number {
+/** The field turns clockwise as the mount turns it; about a mount that stands still all stars circle the pole. */
+function fieldTurnAt(
+  turnsField: BudgetBase['turnsField'],
+  { decDeg, latDeg, haH }: Record<'decDeg' | 'latDeg' | 'haH', number>,
+): number {
+  if (turnsField === null) return 0;
+  if (turnsField === 'still') return -SIDEREAL_ARCSEC_PER_S * Math.sin(decDeg * RAD_PER_DEG);
   const { altDeg, azDeg } = toHorizontal(haH, decDeg, latDeg);
   return fieldRotationRateArcsecPerS(latDeg, Math.min(HIGHEST_ALT_AZ_DEG, altDeg), azDeg);
 }
@@ -195,7 +230,7 @@ export function plannedSubAt({ sub, turnsField }: BudgetBase, latDeg: number, ha
   const polar: PolarError = sub.polar.known === 'components' ? { ...sub.polar, haH } : sub.polar;
   const refraction = altDeg >= LOWEST_REFRACTION_ALT_DEG ? { latDeg, haH } : null;
   const tracking: Tracking = sub.tracking.guided ? sub.tracking : { ...sub.tracking, refraction };
-  const fieldTurnArcsecPerS = turnsField ? fieldTurnAt(sub.declinationDeg, latDeg, haH) : 0;
+  const fieldTurnArcsecPerS = fieldTurnAt(turnsField, { decDeg: sub.declinationDeg, latDeg, haH });
   return {
     ...sub,
     polar,

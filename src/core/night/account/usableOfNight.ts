@@ -1,4 +1,5 @@
 /** Which share of subs stays usable, against their length: the account of every length, at one hour. */
+import { motorsOf } from '../../mount/motors.ts';
 import { oncePer } from '../../once.ts';
 import { stretchesOf, WANTED_SHARE } from '../../verdict/budget.ts';
 import type { PlannedSub } from '../../verdict/plannedSub.ts';
@@ -20,6 +21,15 @@ const SHORTEST_S = 2;
 const LEAST_END_S = 60;
 const BEYOND_PLAN = 3;
 
+/** Where nothing follows the stars, lengths of a shutter: from a hundredth of a second, each an eighth longer. */
+const STILL_S = Array.from({ length: 60 }, (_, i) => 0.01 * 1.125 ** i);
+
+function lengthsTried({ numbers }: NightStatic, plannedS: number): readonly number[] {
+  if (motorsOf(numbers.mount) === 'none') return STILL_S;
+  const longestS = Math.max(LEAST_END_S, BEYOND_PLAN * plannedS);
+  return Array.from({ length: POINTS }, (_, i) => SHORTEST_S + ((longestS - SHORTEST_S) * i) / (POINTS - 1));
+}
+
 /** Share of usable subs of a length under the circumstances of a planned one. */
 export function shareOfLength(sub: PlannedSub, exposureS: number, { records }: NightStatic): number {
   return stretchesOf({ ...sub, exposureS }, records.limits).shareAcceptable;
@@ -35,12 +45,9 @@ function longestUsableS(curve: readonly UsablePoint[]): number | null {
 
 /** @param sub the planned one at the hour that is asked about. */
 export function usableOfNight(night: NightStatic, sub: PlannedSub): UsableNight {
-  const longestS = Math.max(LEAST_END_S, BEYOND_PLAN * sub.exposureS);
-  const curve = Array.from({ length: POINTS }, (_, i): UsablePoint => {
-    const exposureS = SHORTEST_S + ((longestS - SHORTEST_S) * i) / (POINTS - 1);
-    return { exposureS, share: shareOfLength(sub, exposureS, night) };
-  });
-  return { curve, longestS: longestUsableS(curve), shortestS: SHORTEST_S };
+  const lengths = lengthsTried(night, sub.exposureS);
+  const curve = lengths.map((exposureS) => ({ exposureS, share: shareOfLength(sub, exposureS, night) }));
+  return { curve, longestS: longestUsableS(curve), shortestS: lengths[0] ?? SHORTEST_S };
 }
 
 /** The same rig and night as if nothing guided. */

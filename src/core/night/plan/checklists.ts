@@ -1,4 +1,5 @@
 /** Ticks that belong to a station, by mount. Words stand in the text layer. */
+import { motorsOf } from '../../mount/motors.ts';
 import type { MountPart } from '../../records/part.ts';
 import type { Reading } from '../../records/reading.ts';
 import { isTracker } from '../../rig/rigNumbers.ts';
@@ -36,8 +37,15 @@ const TRACKER: readonly FirstSubCheck[] = [
   'dew',
 ];
 
+/** Only what a motor follows has a rate, a hemisphere and a place to park. */
+const OF_MOTORS: Record<ReturnType<typeof motorsOf>, (check: FirstSubCheck) => boolean> = {
+  both: () => true,
+  raOnly: (check) => check !== 'parked',
+  none: (check) => !['parked', 'rate', 'hemisphere', 'cables'].includes(check),
+};
+
 export function firstSubChecks(mount: MountPart | null): readonly FirstSubCheck[] {
-  return isTracker(mount) ? TRACKER : GERMAN;
+  return (isTracker(mount) ? TRACKER : GERMAN).filter(OF_MOTORS[motorsOf(mount)]);
 }
 
 /** True when the item's last tick of the night says done. */

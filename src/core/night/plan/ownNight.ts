@@ -2,7 +2,8 @@
 import { fieldDeg } from '../../optics/train.ts';
 import type { Night } from '../../records/night.ts';
 import { dressRig, type Naming, type RigAnswers } from '../../rig/dressing/dressRig.ts';
-import { SENSORS } from '../../rig/dressing/looks.ts';
+import { imagedThrough, LOW_POWER_EYEPIECE_MM, sensorMm } from '../../rig/dressing/looks.ts';
+import { trueFieldDeg } from '../../optics/lightPath.ts';
 import { eveningDate } from '../../time/civil.ts';
 import { standingTargets } from './easyTargets.ts';
 import { PLAIN_PLAN } from './plainPlan.ts';
@@ -14,17 +15,24 @@ export type OwnRecord = { table: 'sites' | 'parts' | 'rigs' | 'targets' | 'night
 export type OwnNight = { nightId: string; records: OwnRecord[] };
 
 /** Until somebody chooses: what a class usually takes. */
-const USUAL_SUB_S = { guided: 120, tracked: 30, altAzimuth: 10 } as const;
+const USUAL_SUB_S = { guided: 120, tracked: 30, altAzimuth: 10, still: 0.5 } as const;
+/** Of stars that nothing follows a few dozen short ones are added up. */
+const STILL_COUNT = 60;
 const DARKNESS: Night['darkness'] = 'astronomical';
 
-function usualSubS({ guided, carrier }: RigAnswers): number {
+const standsStill = ({ carrier, raMotor }: RigAnswers): boolean => carrier === 'byHand' && raMotor !== true;
+
+function usualSubS(answers: RigAnswers): number {
+  const { guided, carrier } = answers;
+  if (standsStill(answers)) return USUAL_SUB_S.still;
   if (carrier === 'altAzimuth') return USUAL_SUB_S.altAzimuth;
   return guided ? USUAL_SUB_S.guided : USUAL_SUB_S.tracked;
 }
 
-/** Shorter side of the field, arcmin. */
+/** Shorter side of the field, or what a low eyepiece shows, arcmin. */
 function fieldArcmin({ optics, sensor }: RigAnswers): number {
-  return 60 * fieldDeg(SENSORS[sensor.format][1], optics.focalMm);
+  if (sensor === 'eye') return 60 * trueFieldDeg({ focalMm: optics.focalMm, eyepieceMm: LOW_POWER_EYEPIECE_MM });
+  return 60 * fieldDeg(sensorMm(sensor)[1], imagedThrough(optics, sensor).focalMm);
 }
 
 /** Everything as records without heads, in the order in which they name each other.
@@ -47,7 +55,10 @@ export function ownNight(
     decJ2000Deg: chosen.decJ2000Deg,
     sizeArcmin: chosen.sizeArcmin,
   };
-  const plan = targetId === null ? [] : [{ ...PLAIN_PLAN, targetId, subS: usualSubS(rig) }];
+  const plan =
+    targetId === null
+      ? []
+      : [{ ...PLAIN_PLAN, targetId, subS: usualSubS(rig), count: standsStill(rig) ? STILL_COUNT : null }];
   const night = { eveningDate: evening, siteId, rigId, darkness: DARKNESS, plan };
   return {
     nightId,

@@ -1,6 +1,7 @@
 /** The order of work of a night, by the mount: which stations, in which order, and what is left out and why. */
 import type { MountPart } from '../../records/part.ts';
 import type { Step } from '../../records/reading.ts';
+import { motorsOf } from '../../mount/motors.ts';
 import { isTracker, mountFlips, mountHasBar } from '../../rig/rigNumbers.ts';
 
 export type RunGroup = 'Indoors' | 'Outdoors' | 'Overnight' | 'After';
@@ -11,7 +12,9 @@ export type Stop = { step: Step; group: RunGroup; visit: Visit | null };
 export type OrderReason = 'german' | 'trackerFirstPole' | 'wedge' | 'altAzimuth' | 'noMount';
 export type LeftOut =
   | { step: 'balance'; why: 'ballHead' | 'forkHasNoBar' | 'strainWaveHasNoClutch' | 'altAzimuth' }
-  | { step: 'polar'; why: 'altAzimuth' };
+  | { step: 'polar'; why: 'altAzimuth' }
+  | { step: 'watch'; why: 'eye' }
+  | { step: 'tracking'; why: 'eye' };
 
 export type Run = { stops: Stop[]; reason: OrderReason; leftOut: LeftOut[] };
 
@@ -41,17 +44,25 @@ function outdoors(mount: MountPart | null): { steps: Stop[]; reason: OrderReason
   return { steps, reason: mount.mountKind === 'forkOnWedge' ? 'wedge' : 'german' };
 }
 
-/** The run for a mount; without one the full list of a German mount, with nothing left out. */
-export function runFor(mount: MountPart | null): Run {
+/** The eye takes no subs; where a motor follows, nothing is left to do on the tracking bench either. */
+function withoutCamera(mount: MountPart | null): LeftOut[] {
+  const watch: LeftOut = { step: 'watch', why: 'eye' };
+  return motorsOf(mount) === 'none' ? [watch] : [{ step: 'tracking', why: 'eye' }, watch];
+}
+
+/** The run for a mount; without one the full list of a German mount, with nothing left out.
+ *  @param byEye an eyepiece stands where others have a camera. */
+export function runFor(mount: MountPart | null, byEye = false): Run {
   const { steps, reason } = outdoors(mount);
   const leftOut: LeftOut[] = mount ? balanceLeftOut(mount) : [];
   if (mount?.mountKind === 'altAzimuth') leftOut.push({ step: 'polar', why: 'altAzimuth' });
+  if (byEye) leftOut.push(...withoutCamera(mount));
   const gone = new Set<Step>(leftOut.map((l) => l.step));
   return {
     stops: [
       ...at('Indoors', 'light-path', 'payload', 'meridian'),
       ...steps.filter((s) => !gone.has(s.step)),
-      ...at('Overnight', 'watch'),
+      ...at('Overnight', 'watch').filter((s) => !gone.has(s.step)),
       ...at('After', 'logbook'),
     ],
     reason,

@@ -16,7 +16,7 @@ export function flipProgress(readings: readonly Reading[]): FlipProgress {
 
 export type WatchEvent = 'dark' | 'start' | 'flip' | 'limit' | 'end' | 'dawn';
 export type Watch =
-  | { code: 'noTarget' | 'noSubs' | 'over' }
+  | { code: 'noTarget' | 'noSubs' | 'over' | 'byEye' }
   | { code: 'waiting'; next: WatchEvent; untilMs: number }
   | { code: 'running'; sub: number; count: number; next: WatchEvent; untilMs: number }
   | { code: 'flipDue'; latestMs: number }
@@ -59,6 +59,7 @@ function flipPart(plan: Plan, timeMs: number, progress: FlipProgress): Watch | n
 /** What to watch at a moment. */
 export function watchAt(night: NightStatic, timeMs: number): Watch {
   const { plan, target, records } = night;
+  if (night.numbers.eyepiece) return { code: 'byEye' };
   if (!target) return { code: 'noTarget' };
   if (!plan || plan.subs.length === 0) return { code: 'noSubs' };
   const progress = flipProgress(records.readings);

@@ -10,6 +10,7 @@ export const CARRIERS = [
   'forkOnWedge',
   'altAzimuth',
   'strainWave',
+  'byHand',
 ] as const;
 export type Carrier = (typeof CARRIERS)[number];
 export const SIZES = ['small', 'middle', 'large'] as const;
@@ -19,7 +20,7 @@ export type UsualBar = { massKg: number; lengthM: number; centreM: number; range
 
 export type UsualCarrier = {
   mountKind: MountKind;
-  drive: Extract<MountPart['drive'], 'worm' | 'strainWave'>;
+  drive: Exclude<MountPart['drive'], 'frictionOrDirect'>;
   belt: boolean;
   ratedKg: number;
   ratingIncludesWeights: boolean;
@@ -37,7 +38,7 @@ export type UsualCarrier = {
 
 type Base = { classId: MountClassId; ratedKg: Record<Size, number>; saddleM: number; footRadiusM: number };
 
-const BASES: Record<Exclude<Carrier, 'germanEquatorial' | 'forkOnWedge'>, Base> = {
+const BASES: Record<Exclude<Carrier, 'germanEquatorial' | 'forkOnWedge' | 'byHand'>, Base> = {
   trackerBallHead: {
     classId: 'smallTracker',
     ratedKg: { small: 2, middle: 3, large: 5 },
@@ -58,6 +59,8 @@ const GERMAN: Record<Size, { classId: MountClassId; saddleM: number; footRadiusM
   middle: { classId: 'midBelt', saddleM: 0.1, footRadiusM: 0.52 },
   large: { classId: 'largeBelt', saddleM: 0.12, footRadiusM: 0.55 },
 };
+/** Small German mounts with a knob on each axis. */
+const BY_HAND_KG: Record<Size, number> = { small: 3, middle: 5, large: 8 };
 const FORK_KG: Record<Size, number> = { small: 6, middle: 10, large: 15 };
 
 const BARS: Partial<Record<MountClassId, Omit<UsualBar, 'rangeM'>>> = {
@@ -105,6 +108,7 @@ export function usualCarrier(carrier: Carrier, size: Size): UsualCarrier {
     const altAz = scaled('altAzimuth', FORK_KG[size], 0.12, 0.5);
     return { ...altAz, mountKind: 'forkOnWedge', referenceArmM: DEFAULT_REFERENCE_ARM_M };
   }
+  if (carrier === 'byHand') return { ...scaled('smallGeared', BY_HAND_KG[size], 0.08, 0.45), drive: 'byHand' };
   const { classId, ratedKg, saddleM, footRadiusM } = BASES[carrier];
   return scaled(classId, ratedKg[size], saddleM, footRadiusM);
 }

@@ -3,13 +3,14 @@ import { raBalance } from '../../mount/balance.ts';
 import { weightSets } from '../../mount/balanceProposals.ts';
 import type { Placed, Rig } from '../../records/rig.ts';
 import { usualCarrier, type Carrier, type Size, type UsualCarrier } from './carriers.ts';
-import { usualTube, type Optics, type Sensor } from './looks.ts';
+import { usualTube, type Looker, type Optics } from './looks.ts';
 import {
   BACK_SHARE,
   CAMERA_BEHIND_M,
   usualBallHead,
   usualBar,
   usualCamera,
+  usualEyepiece,
   usualGuideScope,
   usualMount,
   usualPlate,
@@ -24,15 +25,27 @@ import {
 export type RigAnswers = {
   carrier: Carrier;
   size: Size;
+  /** Of a mount that is turned by hand: does a motor follow in right ascension? */
+  raMotor?: boolean;
   finder: FinderAnswer;
   optics: Optics;
-  sensor: Sensor;
+  sensor: Looker;
   guided: boolean;
 };
 
 /** What a rig is dressed with. */
 export type Piece =
-  'mount' | 'tripod' | 'tube' | 'rings' | 'plate' | 'camera' | 'guideScope' | 'ballHead' | 'bar' | 'weight';
+  | 'mount'
+  | 'tripod'
+  | 'tube'
+  | 'rings'
+  | 'plate'
+  | 'camera'
+  | 'eyepiece'
+  | 'guideScope'
+  | 'ballHead'
+  | 'bar'
+  | 'weight';
 
 /** Identifiers and names come from outside: the core makes neither. `massKg` only for a weight. */
 export type Naming = { newId: () => string; nameOf: (piece: Piece, massKg: number) => string };
@@ -58,6 +71,8 @@ export type Dressed = {
 const WEIGHTS_KG = [0.5, 1, 1, 2, 2, 3.5, 3.5, 5, 5, 7.5] as const;
 const PLATE_THICK_M = 0.02;
 const GUIDE_ABOVE_M = 0.05;
+/** From a reflector's open end back to its eyepiece. */
+const SIDE_EYE_M = 0.12;
 /** A camera or a lens on a ball head or a bracket has no rings: its foot is under its middle. */
 const hasRings = ({ kind }: Optics): boolean => kind !== 'lens';
 
@@ -81,6 +96,13 @@ function tubeLineM(usual: UsualCarrier, optics: Optics): number {
   return usual.saddleM + (hasRings(optics) ? PLATE_THICK_M : 0) + usualTube(optics).radiusM;
 }
 
+/** One looks into a reflector from its side, near its open end; into all others from behind. */
+function eyePlace(lineM: number, optics: Optics): Hung['place'] {
+  const { lengthM } = usualTube(optics);
+  const alongTubeM = optics.kind === 'reflector' ? (1 - BACK_SHARE) * lengthM - SIDE_EYE_M : -BACK_SHARE * lengthM;
+  return place('tube', lineM, { alongTubeM });
+}
+
 /** Everything on the tube's side. */
 function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualCarrier, naming: Naming): Hung[] {
   const lineM = tubeLineM(usual, optics);
@@ -92,9 +114,9 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
     place: where,
   });
   const name = (piece: Piece): string => naming.nameOf(piece, 0);
-  const cameraAlongM = -(BACK_SHARE * lengthM + CAMERA_BEHIND_M);
+  const behind = place('tube', lineM, { alongTubeM: -(BACK_SHARE * lengthM + CAMERA_BEHIND_M) });
   return [
-    hung('tube', usualTubePart(name('tube'), optics), place('tube', lineM)),
+    hung('tube', usualTubePart(name('tube'), optics, sensor), place('tube', lineM)),
     ...(hasRings(optics)
       ? [
           hung(
@@ -105,7 +127,9 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
           hung('plate', usualPlate(name('plate'), optics), place('tube', usual.saddleM, { slides: false })),
         ]
       : []),
-    hung('camera', usualCamera(name('camera'), sensor), place('tube', lineM, { alongTubeM: cameraAlongM })),
+    sensor === 'eye'
+      ? hung('eyepiece', usualEyepiece(name('eyepiece')), eyePlace(lineM, optics))
+      : hung('camera', usualCamera(name('camera'), sensor), behind),
     ...(guided
       ? [hung('guideScope', usualGuideScope(name('guideScope')), place('tube', lineM + radiusM + GUIDE_ABOVE_M))]
       : []),
@@ -152,23 +176,30 @@ function barSide(hung: readonly Hung[], { bar }: UsualCarrier, naming: Naming): 
   return [barPiece, ...weights];
 }
 
+/** The carrier as answered: what is turned by hand may have a motor on right ascension. */
+function carrierOf({ carrier, size, raMotor }: RigAnswers): UsualCarrier {
+  const usual = usualCarrier(carrier, size);
+  return usual.drive === 'byHand' && raMotor === true ? { ...usual, drive: 'raMotor' } : usual;
+}
+
 /** A whole rig of the class. Pure: the same answers and naming give the same rig. */
 export function dressRig(answers: RigAnswers, naming: Naming): Dressed {
-  const usual = usualCarrier(answers.carrier, answers.size);
+  const usual = carrierOf(answers);
   const mount = { id: naming.newId(), body: usualMount(naming.nameOf('mount', 0), usual, answers.finder) };
   const support = { id: naming.newId(), body: usualTripod(naming.nameOf('tripod', 0), usual) };
   const tubeHung = tubeSide(answers, usual, naming);
   const hung = [...tubeHung, ...barSide(tubeHung, usual, naming)].map((h) => ({ ...h, id: naming.newId() }));
   const idOf = (piece: Piece): string => hung.find((h) => h.piece === piece)?.id ?? '';
+  const looker = idOf(answers.sensor === 'eye' ? 'eyepiece' : 'camera');
   return {
     parts: [mount, support, ...hung.map(({ id, body }) => ({ id, body }))],
     rig: {
       mountId: mount.id,
       supportId: support.id,
       imagingTubeId: idOf('tube'),
-      cameraId: idOf('camera'),
+      cameraId: looker,
       placed: hung.map(({ id, place: where }) => ({ placedId: naming.newId(), partId: id, ...where })),
-      train: [idOf('camera')],
+      train: [looker],
       supplies: [],
       cameraAngleDeg: 0,
       guiding: answers.guided ? 'guideScope' : 'none',

@@ -1,4 +1,5 @@
-/** What looks: lens or tube by its two numbers, sensor by its format. Rules of thumb, to be corrected by one's own. */
+/** What looks: lens or tube by its two numbers; a camera by its sensor's format, a phone, or the eye alone. Rules of thumb,
+ *  to be corrected by one's own. */
 import { tubeOfKind, type TubeGuess } from '../../optics/tubeClasses.ts';
 
 export const OPTICS_KINDS = ['lens', 'refractor', 'reflector', 'mirrorLens'] as const;
@@ -16,9 +17,16 @@ export const SENSORS = {
 } as const;
 export type SensorFormat = keyof typeof SENSORS;
 export type Sensor = { format: SensorFormat; megapixels: number };
+/** A phone looks through its own lens, or held to the eyepiece of a tube; an eye needs a tube. */
+export type Looker = Sensor | 'phone' | 'eye';
 
 const USUAL_LENS_RATIO = 4;
 const UM_PER_MM = 1000;
+/** The main camera of a usual phone. */
+const PHONE = { sensorMm: [9.8, 7.3], megapixels: 12 } as const;
+export const PHONE_LENS: Optics = { kind: 'lens', focalMm: 6.8, apertureMm: 3.8 };
+/** What most tubes come with, and what to begin with. */
+export const LOW_POWER_EYEPIECE_MM = 25;
 
 export function apertureMmOf({ focalMm, apertureMm }: Optics): number {
   return apertureMm ?? focalMm / USUAL_LENS_RATIO;
@@ -29,9 +37,28 @@ export function usualTube(optics: Optics): TubeGuess & { radiusM: number } {
   return { ...tubeOfKind(optics.kind, apertureMm, optics.focalMm), radiusM: (apertureMm / 2 + 15) / UM_PER_MM };
 }
 
+/** Aperture and focal length that the image is made with. A phone behind an eyepiece shortens the focal length by its own
+ *  lens over the eyepiece (750 mm: 204 mm behind 25 mm), and its small pupil cuts what is wider.
+ *  Source: afocal projection, F m with the magnification m = f_phone / f_eyepiece. */
+export function imagedThrough(optics: Optics, looker: Looker): { apertureMm: number; focalMm: number } {
+  const apertureMm = apertureMmOf(optics);
+  if (looker !== 'phone' || optics.kind === 'lens') return { apertureMm, focalMm: optics.focalMm };
+  const pupilMm = apertureMmOf(PHONE_LENS);
+  return {
+    apertureMm: Math.min(apertureMm, (pupilMm * optics.focalMm) / LOW_POWER_EYEPIECE_MM),
+    focalMm: (optics.focalMm * PHONE_LENS.focalMm) / LOW_POWER_EYEPIECE_MM,
+  };
+}
+
+/** Width and height, mm. */
+export function sensorMm(sensor: Sensor | 'phone'): readonly [number, number] {
+  return sensor === 'phone' ? PHONE.sensorMm : SENSORS[sensor.format];
+}
+
 /** Pixels of a sensor from its format: 36 x 24 mm with 24 megapixels has 6000 x 4000 of 6.0 um. */
-export function pixelsOf({ format, megapixels }: Sensor): { pixelUm: number; widthPx: number; heightPx: number } {
-  const [widthMm, heightMm] = SENSORS[format];
+export function pixelsOf(sensor: Sensor | 'phone'): { pixelUm: number; widthPx: number; heightPx: number } {
+  const [widthMm, heightMm] = sensorMm(sensor);
+  const { megapixels } = sensor === 'phone' ? PHONE : sensor;
   const pixelUm = Math.sqrt((widthMm * heightMm) / megapixels);
   return {
     pixelUm,

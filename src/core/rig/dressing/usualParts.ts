@@ -1,6 +1,14 @@
 /** The parts of a class, as records without heads: every figure is a guess, marked so, to be corrected by one's own. */
 import type { Adjuster, Dial, MountPart, Part, PartKind, PartOf } from '../../records/part.ts';
-import { apertureMmOf, pixelsOf, usualTube, type Optics, type Sensor } from './looks.ts';
+import {
+  imagedThrough,
+  LOW_POWER_EYEPIECE_MM,
+  pixelsOf,
+  usualTube,
+  type Looker,
+  type Optics,
+  type Sensor,
+} from './looks.ts';
 import type { UsualBar, UsualCarrier } from './carriers.ts';
 
 type HeadKeys =
@@ -52,7 +60,7 @@ export function usualMount(name: string, usual: UsualCarrier, finder: FinderAnsw
     mountKind,
     drive,
     belt,
-    wormTeeth: drive === 'worm' ? USUAL_TEETH : null,
+    wormTeeth: drive === 'strainWave' ? null : USUAL_TEETH,
     drivePeriodS: null,
     ratedKg,
     ratingIncludesWeights,
@@ -86,11 +94,13 @@ export function usualTripod(name: string, { supportKg, hubHeightM, footRadiusM }
 /** How much of a tube lies behind its saddle: camera and focuser pull there. */
 export const BACK_SHARE = 0.45;
 
-export function usualTubePart(name: string, optics: Optics): PartBody {
+export function usualTubePart(name: string, optics: Optics, looker: Looker): PartBody {
   const { massKg, lengthM, radiusM } = usualTube(optics);
+  const { apertureMm, focalMm } = imagedThrough(optics, looker);
+  const tenths = (mm: number): number => Math.round(mm * 10) / 10;
   return guessed('tube', name, massKg, {
-    apertureMm: Math.round(apertureMmOf(optics) * 10) / 10,
-    focalMm: optics.focalMm,
+    apertureMm: tenths(apertureMm),
+    focalMm: tenths(focalMm),
     frontM: (1 - BACK_SHARE) * lengthM,
     backM: BACK_SHARE * lengthM,
     radiusM,
@@ -105,9 +115,12 @@ export const usualPlate = (name: string, optics: Optics): PartBody =>
   guessed('plate', name, PLATE_SHARE * usualTube(optics).massKg, { dovetail: null });
 
 const CAMERA_LENGTH_M = 0.1;
-export function usualCamera(name: string, sensor: Sensor): PartBody {
+/** Lighter than a camera with a lens mount. */
+const isLight = (sensor: Sensor | 'phone'): boolean => sensor === 'phone' || sensor.format === 'small';
+
+export function usualCamera(name: string, sensor: Sensor | 'phone'): PartBody {
   const { pixelUm, ...pixels } = pixelsOf(sensor);
-  return guessed('camera', name, sensor.format === 'small' ? 0.2 : 0.7, {
+  return guessed('camera', name, isLight(sensor) ? 0.2 : 0.7, {
     ...pixels,
     pixelUm: Math.round(pixelUm * 100) / 100,
     depthMm: 17.5,
@@ -118,6 +131,9 @@ export function usualCamera(name: string, sensor: Sensor): PartBody {
 }
 /** Where a camera's middle lies behind the end of its tube. */
 export const CAMERA_BEHIND_M = CAMERA_LENGTH_M / 2;
+
+export const usualEyepiece = (name: string): PartBody =>
+  guessed('eyepiece', name, 0.15, { focalMm: LOW_POWER_EYEPIECE_MM });
 
 export const usualGuideScope = (name: string): PartBody =>
   guessed('guideScope', name, 0.6, { focalMm: 120, apertureMm: 30, pixelUm: 3 });

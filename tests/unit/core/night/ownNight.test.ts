@@ -2,11 +2,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { nightAt } from '../../../../src/core/night/nightAt.ts';
-import type { NightStatic } from '../../../../src/core/night/nightStatic.ts';
-import { ownNight, type OwnAnswers } from '../../../../src/core/night/plan/ownNight.ts';
-import { deriveNight } from '../../../../src/core/night/deriveNight.ts';
+import type { OwnAnswers } from '../../../../src/core/night/plan/ownNight.ts';
 import { tonight } from '../../../../src/core/night/tonight.ts';
-import { settingOf } from '../../../../src/core/records/setting.ts';
 import { CARRIERS, SIZES } from '../../../../src/core/rig/dressing/carriers.ts';
 import { bearingModel } from '../../../../src/features/level/model.ts';
 import { dialModel } from '../../../../src/features/polar/dial/dialModel.ts';
@@ -19,41 +16,10 @@ import { undoLast } from '../../../../src/storage/undo.ts';
 import { OwlDatabase } from '../../../../src/storage/database.ts';
 import { makeFormat } from '../../../../src/text/format.ts';
 import { writerFor } from '../../../support/database.ts';
+import { derived, made, NOW, PORTUGAL } from '../../../support/ownNights.ts';
 import { holds } from '../../../support/properties.ts';
-import { head } from '../../../support/records.ts';
 
-const NOW = Date.parse('2026-11-24T19:21:00Z');
 const f = makeFormat('metric', 'UTC');
-function made(answers: OwnAnswers) {
-  let n = 0;
-  return ownNight(answers, NOW, {
-    newId: () => `id-${(n += 1)}`,
-    nameOf: (piece, kg) => (kg > 0 ? `${piece} ${kg}` : piece),
-    targetName: (id, plain) => `${id}, ${plain}`,
-  });
-}
-
-function derived(answers: OwnAnswers): NightStatic {
-  const { nightId, records } = made(answers);
-  const of = (table: string): never[] =>
-    records.filter((r) => r.table === table).map((r) => ({ ...head, id: r.id, ...r.body }) as never);
-  const stored = {
-    parts: of('parts'),
-    rigs: of('rigs'),
-    sites: of('sites'),
-    targets: of('targets'),
-    nights: of('nights'),
-    readings: new Map(),
-    snapshots: new Map(),
-    limits: settingOf([], 'limits'),
-    schools: settingOf([], 'schools'),
-  };
-  const found = deriveNight(stored, nightId, NOW);
-  if (found.state !== 'night') throw new Error(`the night is ${found.state}: ${JSON.stringify(found)}`);
-  return found.night;
-}
-
-const PORTUGAL = { name: 'Garden', latDeg: 40.33, lonDeg: -7.6, zoneIana: 'Europe/Lisbon' };
 const answers: fc.Arbitrary<OwnAnswers> = fc.record({
   where: fc.constantFrom(PORTUGAL, { name: 'Farm', latDeg: -22.75, lonDeg: 17.2, zoneIana: 'Africa/Windhoek' }),
   rigName: fc.constant('Own'),

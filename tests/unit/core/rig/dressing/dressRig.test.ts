@@ -6,7 +6,14 @@ import { partSchema, type Part } from '../../../../../src/core/records/part.ts';
 import { rigSchema } from '../../../../../src/core/records/rig.ts';
 import { CARRIERS, SIZES, usualCarrier } from '../../../../../src/core/rig/dressing/carriers.ts';
 import { dressRig, type RigAnswers } from '../../../../../src/core/rig/dressing/dressRig.ts';
-import { OPTICS_KINDS, pixelsOf, SENSORS, type SensorFormat } from '../../../../../src/core/rig/dressing/looks.ts';
+import {
+  imagedThrough,
+  OPTICS_KINDS,
+  pixelsOf,
+  SENSORS,
+  type Looker,
+  type SensorFormat,
+} from '../../../../../src/core/rig/dressing/looks.ts';
 import { mountHasBar, rigNumbers } from '../../../../../src/core/rig/rigNumbers.ts';
 import { holds } from '../../../../support/properties.ts';
 import { head } from '../../../../support/records.ts';
@@ -42,11 +49,15 @@ const answers: fc.Arbitrary<RigAnswers> = fc.record({
   carrier: fc.constantFrom(...CARRIERS),
   size: fc.constantFrom(...SIZES),
   finder: fc.constantFrom('twelveHour' as const, 'none' as const),
+  raMotor: fc.boolean(),
   optics,
-  sensor: fc.record({
-    format: fc.constantFrom(...(Object.keys(SENSORS) as SensorFormat[])),
-    megapixels: fc.integer({ min: 2, max: 60 }),
-  }),
+  sensor: fc.oneof(
+    fc.record({
+      format: fc.constantFrom(...(Object.keys(SENSORS) as SensorFormat[])),
+      megapixels: fc.integer({ min: 2, max: 60 }),
+    }),
+    fc.constantFrom<Looker>('phone', 'eye'),
+  ),
   guided: fc.boolean(),
 });
 
@@ -152,6 +163,28 @@ describe('a rig dressed from few answers', () => {
     expect(lineOf('lens', 'altAzimuth')).to.be.closeTo(0.1 + 0.055, 1e-9);
     expect(lineOf('refractor', 'altAzimuth')).to.be.closeTo(0.1 + 0.02 + 0.055, 1e-9);
     expect(lineOf('refractor', 'germanEquatorial')).to.be.closeTo(0.1 + 0.02 + 0.055, 1e-9);
+  });
+
+  it('a phone behind an eyepiece shortens the focal length and cuts the beam; an eye looks in from the side or from behind', () => {
+    const tube = { kind: 'reflector', focalMm: 750, apertureMm: 150 } as const;
+    expect(imagedThrough(tube, 'phone').focalMm).to.be.closeTo((750 * 6.8) / 25, 1e-9);
+    // The exit pupil of 5 mm is wider than the phone's 3.8 mm.
+    expect(imagedThrough(tube, 'phone').apertureMm).to.be.closeTo((150 * 3.8) / 5, 1e-9);
+    expect(imagedThrough(tube, { format: 'reduced', megapixels: 24 })).to.deep.equal({ apertureMm: 150, focalMm: 750 });
+    const eyeAt = (kind: 'reflector' | 'refractor') => {
+      const { rig, numbers } = dressed({
+        carrier: 'byHand',
+        size: 'middle',
+        finder: 'none',
+        optics: { ...tube, kind },
+        sensor: 'eye',
+        guided: false,
+      });
+      expect([numbers.camera, numbers.eyepiece!.focalMm]).to.deep.equal([null, 25]);
+      return rig.placed.find((p) => p.partId === numbers.eyepiece!.id)!.alongTubeM;
+    };
+    expect(eyeAt('reflector')).to.be.closeTo(0.55 * 0.72 - 0.12, 0.001);
+    expect(eyeAt('refractor')).to.be.closeTo(-0.45 * 0.75, 0.001);
   });
 
   it('reckons pixels from the format: 24 megapixels on 36 by 24 mm are 6.0 um', () => {

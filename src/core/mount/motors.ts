@@ -1,0 +1,16 @@
+/** Which axes of a mount a motor turns. */
+import type { MountPart } from '../records/part.ts';
+
+/** `both`: it slews by itself and has a controller; `raOnly`: it follows the stars, and the hand points it; `none`: the hand
+ *  does both. */
+export type Motors = 'both' | 'raOnly' | 'none';
+
+type Driven = Pick<MountPart, 'mountKind' | 'drive'>;
+
+/** Without a mount, as on one with everything. A star tracker has one motor whatever its gear. */
+export function motorsOf(mount: Driven | null): Motors {
+  if (mount === null) return 'both';
+  if (mount.drive === 'byHand') return 'none';
+  const oneAxis = mount.drive === 'raMotor' || mount.mountKind.startsWith('tracker');
+  return oneAxis ? 'raOnly' : 'both';
+}

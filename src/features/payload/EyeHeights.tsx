@@ -1,0 +1,22 @@
+import { eyeHeights } from '../../core/rig/eyepieceHeight.ts';
+import { useNight, useShared } from '../../session/session.ts';
+import { useNightAt } from '../../session/useTime.ts';
+import { HAND, heightFigures } from '../../text/handWords.ts';
+import { FigureList } from '../../ui/FigureList.tsx';
+
+/** Where the eye is, and how high somebody sits for it. */
+export function EyeHeights() {
+  const { numbers, records, targetSky } = useNight();
+  const { target } = useNightAt();
+  const { format } = useShared();
+  if (!numbers.eyepiece) return null;
+  const aim = target && targetSky ? { haH: target.haH, decDeg: targetSky.ofDate.decDeg } : null;
+  const heights = eyeHeights(numbers, records.site.latDeg, aim);
+  return (
+    <div className="section">
+      <h2>{HAND.heights}</h2>
+      {heights ? <FigureList figures={heightFigures(heights, format)} /> : <p>{HAND.noEyepiece}</p>}
+      <p className="soft">{HAND.heightsWhy}</p>
+    </div>
+  );
+}

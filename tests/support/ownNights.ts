@@ -1,0 +1,38 @@
+/** Nights as somebody new makes them: from few answers to a whole derived night. */
+import { deriveNight } from '../../src/core/night/deriveNight.ts';
+import type { NightStatic } from '../../src/core/night/nightStatic.ts';
+import { ownNight, type OwnAnswers } from '../../src/core/night/plan/ownNight.ts';
+import { settingOf } from '../../src/core/records/setting.ts';
+import { head } from './records.ts';
+
+export const NOW = Date.parse('2026-11-24T19:21:00Z');
+export function made(answers: OwnAnswers) {
+  let n = 0;
+  return ownNight(answers, NOW, {
+    newId: () => `id-${(n += 1)}`,
+    nameOf: (piece, kg) => (kg > 0 ? `${piece} ${kg}` : piece),
+    targetName: (id, plain) => `${id}, ${plain}`,
+  });
+}
+
+export function derived(answers: OwnAnswers): NightStatic {
+  const { nightId, records } = made(answers);
+  const of = (table: string): never[] =>
+    records.filter((r) => r.table === table).map((r) => ({ ...head, id: r.id, ...r.body }) as never);
+  const stored = {
+    parts: of('parts'),
+    rigs: of('rigs'),
+    sites: of('sites'),
+    targets: of('targets'),
+    nights: of('nights'),
+    readings: new Map(),
+    snapshots: new Map(),
+    limits: settingOf([], 'limits'),
+    schools: settingOf([], 'schools'),
+  };
+  const found = deriveNight(stored, nightId, NOW);
+  if (found.state !== 'night') throw new Error(`the night is ${found.state}: ${JSON.stringify(found)}`);
+  return found.night;
+}
+
+export const PORTUGAL = { name: 'Garden', latDeg: 40.33, lonDeg: -7.6, zoneIana: 'Europe/Lisbon' };
