@@ -10,6 +10,7 @@ import { useStored, type Stored } from '../storage/useStored.ts';
 import { healedWords } from '../text/storedWords.ts';
 import { makeFormat } from '../text/format.ts';
 import { later } from '../ui/later.tsx';
+import { GuessedPattern } from '../ui/instruments/Guessed.tsx';
 import { CommandProvider } from './commands/CommandProvider.tsx';
 import { keepOffline } from './offline.ts';
 import { NoticeCorner, useNotices } from './Notices.tsx';
@@ -67,6 +68,7 @@ function WithRecords({ stored }: { stored: Stored }) {
   return (
     <SharedContext value={shared}>
       <CommandProvider>
+        <GuessedPattern />
         <Outlet />
         <NoticeCorner notices={notices} dismiss={dismiss} />
       </CommandProvider>

@@ -21,10 +21,10 @@ const LEAST_SHARE = 0.1;
 const KEY = 'tidy-owl-guesses-fine';
 const fineList = (): string[] => (localStorage.getItem(KEY) ?? '').split(' ').filter((one) => one !== '');
 
-/** Said once for a rig and bench on this device. */
-function useFine(step: Step): { fine: boolean; say: () => void } {
+/** Said once for a rig and an answer on this device. */
+function useFine(step: Step, unit: GuessUnit): { fine: boolean; say: () => void } {
   const { records } = useNight();
-  const key = `${step}/${records.rig.id}`;
+  const key = `${step}/${unit}/${records.rig.id}`;
   const [said, setSaid] = useState<string | null>(null);
   const say = (): void => {
     localStorage.setItem(KEY, [...new Set([...fineList(), key])].join(' '));
@@ -85,7 +85,7 @@ function GuessField({ guess, unit }: { guess: Guess; unit: GuessUnit }) {
 
 export function GuessAsk({ step, guesses, unit }: { step: Step; guesses: Guesses | null; unit: GuessUnit }) {
   const { records } = useNight();
-  const { fine, say } = useFine(step);
+  const { fine, say } = useFine(step, unit);
   const asked = (guesses?.list ?? []).filter((g) => g.moves >= LEAST_SHARE * (guesses?.total ?? 0)).slice(0, ASKED);
   if (!guesses || asked.length === 0 || fine || records.fromSnapshot) return null;
   return (

@@ -12,9 +12,13 @@ export type NewRecord = { table: HeadTable; id: string; body: object };
 /** @param baseRev the revision the editor started from. */
 export type ChangedRecord = { table: HeadTable; id: string; patch: object; baseRev: number };
 
+/** What comes back under the id of a deleted one counts on from its tombstone, so that other devices see the newer. */
+const onFrom = (before: HeadRecord<HeadTable> | null): object =>
+  before ? { rev: before.rev + 1, createdAtUtc: before.createdAtUtc } : {};
+
 async function changeOf(w: Writer, record: NewRecord | ChangedRecord): Promise<Result<HeadChange, WriteCode>> {
   const { table, id } = record;
-  const before: HeadRecord<HeadTable> | null = 'patch' in record ? ((await w.db.heads(table).get(id)) ?? null) : null;
+  const before: HeadRecord<HeadTable> | null = (await w.db.heads(table).get(id)) ?? null;
   if ('patch' in record) {
     if (before === null) return refuse('missingRecord', { id });
     if (before.rev !== record.baseRev) return refuse('changedElsewhere', { name: nameOf(before) });
@@ -22,7 +26,7 @@ async function changeOf(w: Writer, record: NewRecord | ChangedRecord): Promise<R
   const after =
     before && 'patch' in record
       ? nextRevision(w, table, before, record.patch)
-      : validated(table, { ...newHead(w, id), ...('body' in record ? record.body : {}) });
+      : validated(table, { ...newHead(w, id), ...('body' in record ? record.body : {}), ...onFrom(before) });
   return after.ok ? ok({ type: 'head', table, before, after: after.value } as HeadChange) : after;
 }
 

@@ -2,8 +2,11 @@
 import type { Guess } from '../core/rig/guesses.ts';
 import type { Format } from './format.ts';
 
-/** What the bench answers: a place on the bar, or a mass. */
-export type GuessUnit = 'place' | 'load';
+/** What the bench answers: a place on the bar, a mass, or the wind that tips it. */
+export type GuessUnit = 'place' | 'load' | 'wind';
+
+const KINDS = { place: 'barLength', load: 'mass', wind: 'speed' } as const;
+const ANSWERS = { place: 'the place', load: 'the load', wind: 'the wind it stands' } as const;
 
 export const GUESS = {
   title: 'Guessed so far',
@@ -12,14 +15,14 @@ export const GUESS = {
 } as const;
 
 const amount = (moves: number, unit: GuessUnit, f: Format): string =>
-  f.quantity(moves, unit === 'place' ? 'barLength' : 'mass');
+  f.quantity(moves, KINDS[unit], unit === 'wind' ? 1 : undefined);
 const lower = (name: string): string => name.charAt(0).toLowerCase() + name.slice(1);
 
 /** `Tube and bar are guesses, and move the place most.` How far it may be off in all is said by the bench's own reason. */
 export function guessSentence(asked: readonly Guess[], unit: GuessUnit): string {
   const [first = '', ...others] = [...new Set(asked.map((g) => g.name))];
   const names = [first, ...others.map(lower)];
-  const what = unit === 'place' ? 'the place' : 'the load';
+  const what = ANSWERS[unit];
   return names.length > 1
     ? `${names.join(' and ')} are guesses, and move ${what} most.`
     : `${first} is a guess, and moves ${what} most.`;

@@ -59,6 +59,42 @@ test('a weight too light for its bar gets another set, a longer bar or a moved t
   await expect(page.getByText('Move the tube closer to the axis')).toBeVisible();
 });
 
+test('a rig on its drawing: a piece is weighed, moved by keys and taken off, another hung on, each taken back', async ({
+  page,
+}) => {
+  await open(page, '/kit/rigs/demo-heron');
+  const behind = page.getByRole('group', { name: /^From behind/ });
+  const panel = page.getByRole('form', { name: 'This piece' });
+  await expect(sentence(page)).toContainText('Everything on it is weighed and placed');
+  const camera = behind.getByRole('button', { name: /^Cooled 26-megapixel camera/ });
+  await camera.press('Enter');
+  await panel.getByLabel('It weighs').fill('0.7 nearly');
+  await panel.getByRole('button', { name: 'Save this piece' }).press('Enter');
+  await expect(panel.getByText(/number/)).toBeVisible();
+  await panel.getByLabel('It weighs').fill('0.91');
+  await panel.getByRole('button', { name: 'Save this piece' }).press('Enter');
+  await expect(page.locator('.toast')).toContainText('Cooled 26-megapixel camera saved.');
+  await expect(behind.getByRole('button', { name: 'Cooled 26-megapixel camera, 0.91 kg' })).toBeVisible();
+  // Keys carry it, letting go keeps it.
+  const weight = behind.getByRole('button', { name: /^Weight 3.5 kg/ });
+  await weight.press('Enter');
+  const from = Number(await panel.getByLabel('From the polar axis').inputValue());
+  await weight.press('ArrowRight');
+  await expect(panel.getByLabel('From the polar axis')).toHaveValue(String(from - 5));
+  await page.getByRole('button', { name: 'Take it off' }).press('Enter');
+  await expect(sentence(page)).toContainText('Hang a counterweight on the bar');
+  await page.getByLabel('Piece to hang on').selectOption('Weight 1 kg');
+  await page.getByRole('button', { name: 'Hang it on' }).press('Enter');
+  await expect(panel.getByRole('heading')).toHaveText('Weight 1 kg');
+  await expect(sentence(page)).toContainText('Tap the hatched piece');
+  await page.keyboard.press('u');
+  await expect(sentence(page)).toContainText('Hang a counterweight on the bar');
+  await page.keyboard.press('u');
+  await expect(behind.getByRole('button', { name: /^Weight 3.5 kg/ })).toBeVisible();
+  await page.reload();
+  await expect(behind.getByRole('button', { name: 'Cooled 26-megapixel camera, 0.91 kg' })).toBeVisible();
+});
+
 test('a piece put into the light path changes the distance, and is moved and taken out by buttons', async ({
   page,
 }) => {
@@ -120,8 +156,10 @@ test('imperial units, keys, finding and the help sheet', async ({ page }) => {
 
 test('keys can be switched off and given to other commands', async ({ page }) => {
   await open(page, '/help');
+  const before = await storedText(page);
   await page.getByLabel('Next light').fill('k');
   await page.locator('h1').click();
+  await expect.poll(() => storedText(page), 'the key is kept').not.toBe(before);
   await page.locator('body').press('k');
   await expect(page.locator('html')).toHaveAttribute('data-light', 'dusk');
   await page.getByLabel('Single keys work').click();

@@ -207,3 +207,22 @@ test('a bright object for a night that is there already is one step, taken back 
   await page.getByRole('button', { name: 'Undo the last change' }).press('Enter');
   await expect(line(page, /NGC 281: flip/)).toBeVisible();
 });
+
+test('a rig from nothing but usual pieces, in an empty box', async ({ page }) => {
+  await begin(page);
+  await page.getByRole('link', { name: 'Kit', exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'Add a rig' }).press('Enter');
+  await page.getByLabel('Name', { exact: true }).fill('Wren');
+  const choose = (label: string, option: string): Promise<string[]> => page.getByLabel(label).selectOption(option);
+  await choose('Mount', 'Mid-size belt-driven German mount');
+  await choose('Tripod or pier', 'Steel tripod');
+  await choose('Imaging tube or lens', '80 mm refractor, f/6');
+  await choose('Camera, or the eyepiece', 'Cooled camera, 24 megapixels');
+  await page.getByRole('button', { name: 'Save' }).press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Wren');
+  await page.getByLabel('Piece to hang on').selectOption('Weight 5 kg');
+  await page.getByRole('button', { name: 'Hang it on' }).press('Enter');
+  await expect(page.getByRole('group', { name: /^From behind/ }).getByRole('button')).toHaveCount(1);
+  await page.getByRole('button', { name: 'Parts', exact: true }).press('Enter');
+  await expect(page.getByRole('region', { name: 'Parts' }).getByRole('row')).toHaveCount(6);
+});

@@ -2,6 +2,7 @@ import { useEffect, useRef, type ReactNode } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { livingNights, nightsAround, yearOf } from '../../core/night/livingNights.ts';
+import { besideOwn, isMixed, useDemo } from '../../session/demo.ts';
 import { useShared } from '../../session/session.ts';
 import { useCommands } from '../commands/CommandProvider.tsx';
 import { formatDateIn } from '../../core/time/civil.ts';
@@ -18,7 +19,10 @@ type Props = {
 export function NightMenu({ label, shown, describe, edit }: Props) {
   const { stored } = useShared();
   const { run } = useCommands();
-  const nights = livingNights(stored.nights);
+  const { shown: withDemo, setShown } = useDemo();
+  const nights = livingNights(
+    withDemo || shown?.origin === 'demo' ? stored.nights : besideOwn(stored.nights, stored.nights),
+  );
   const listed = nightsAround(nights, shown?.id);
   const navigate = useNavigate();
   const toggle = useRef<HTMLButtonElement>(null);
@@ -36,6 +40,11 @@ export function NightMenu({ label, shown, describe, edit }: Props) {
         <Dropdown.Item onClick={() => void navigate('/sites')}>Sites</Dropdown.Item>
         <Dropdown.Item onClick={() => void navigate('/data')}>Data in and out</Dropdown.Item>
         <Dropdown.Item onClick={() => void navigate('/help')}>Help and units</Dropdown.Item>
+        {isMixed(stored.nights, stored.nights) && (
+          <Dropdown.Item as="button" onClick={() => setShown(!withDemo)}>
+            {withDemo ? 'Hide the demo' : 'Show the demo too'}
+          </Dropdown.Item>
+        )}
         <Dropdown.Divider />
         {listed.map((night) => (
           <Dropdown.Item

@@ -2,6 +2,7 @@
 import type { Engraving } from '../mount/dial.ts';
 import { motorsOf, type Motors } from '../mount/motors.ts';
 import type { MountPart } from '../records/part.ts';
+import { isGuess, type RigMasses } from '../rig/rigMasses.ts';
 import { USUAL_FINDER } from '../rig/dressing/usualParts.ts';
 import { poleBearingDeg } from '../sky/bearing.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
@@ -89,13 +90,9 @@ function dialOf({ records, numbers }: NightStatic, { poleStar }: NightAt): Tonig
 }
 
 /** Does anything that hangs on the axis stand or weigh as a guess? */
-function isGuessed({ records, numbers: { masses } }: NightStatic): boolean {
-  const pieces = [...masses.tubeSide, ...masses.weights];
-  return (
-    masses.barBasis === 'assumed' ||
-    pieces.some((p) => p.massBasis === 'assumed') ||
-    records.rig.placed.some((p) => p.placeBasis === 'assumed' && p.on !== 'ground')
-  );
+function isGuessed({ tubeSide, weights, barBasis, barPlaceBasis }: RigMasses): boolean {
+  const bar = { massBasis: barBasis, placeBasis: barPlaceBasis };
+  return [bar, ...tubeSide, ...weights.map(({ massBasis }) => ({ massBasis }))].some(isGuess);
 }
 
 /** Dressed from its class, and its engraving never looked at. */
@@ -117,7 +114,7 @@ function weightOf(night: NightStatic, { found, rig }: BarOfNight): Tonight['weig
   const [nearestM, farthestM] = rig.input.barRangeM;
   const shareOfBar =
     farthestM > nearestM ? Math.min(1, Math.max(0, (positionM - nearestM) / (farthestM - nearestM))) : 0;
-  return { positionM, inRange, guessed: isGuessed(night), shareOfBar };
+  return { positionM, inRange, guessed: isGuessed(night.numbers.masses), shareOfBar };
 }
 
 function meridianOf({ target, targetSky, plan, flips, numbers }: NightStatic): Tonight['meridian'] {

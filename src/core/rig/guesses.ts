@@ -26,14 +26,14 @@ export type AnswerOf = (rig: Rig, parts: readonly Part[]) => number | null;
 
 type Tried = Omit<Guess, 'moves'> & { rig: Rig; parts: readonly Part[] };
 
-function massTried(placed: Placed, part: Part, rig: Rig, parts: readonly Part[]): Tried[] {
+function massTried(placedId: string, part: Part, rig: Rig, parts: readonly Part[]): Tried[] {
   if (part.massBasis !== 'assumed' || part.massKg === null || part.massKg === 0) return [];
   const doubt = MASS_DOUBT_SHARE.assumed * part.massKg;
   const heavier = { ...part, massKg: part.massKg + doubt };
   return [
     {
       partId: part.id,
-      placedId: placed.placedId,
+      placedId,
       name: part.name,
       what: 'mass',
       value: part.massKg,
@@ -71,9 +71,14 @@ export function guessesOf(rig: Rig, parts: readonly Part[], answerOf: AnswerOf):
     if (!part) return [];
     // A piece that hangs twice is weighed once.
     const isFirst = rig.placed.findIndex((p) => p.partId === placed.partId) === i;
-    return [...(isFirst ? massTried(placed, part, rig, parts) : []), ...placeTried(placed, part, rig, parts)];
+    return [...(isFirst ? massTried(placed.placedId, part, rig, parts) : []), ...placeTried(placed, part, rig, parts)];
   });
-  const list = tried.flatMap(({ rig: otherRig, parts: otherParts, ...guess }): Guess[] => {
+  // What stands on the ground has a mass, and no place to be measured.
+  const standing = [rig.mountId, rig.supportId].flatMap((id) => {
+    const part = parts.find((p) => p.id === id && p.deletedAtUtc === null);
+    return part ? massTried(id, part, rig, parts) : [];
+  });
+  const list = [...standing, ...tried].flatMap(({ rig: otherRig, parts: otherParts, ...guess }): Guess[] => {
     const other = answerOf(otherRig, otherParts);
     return other === null || other === answer ? [] : [{ ...guess, moves: Math.abs(other - answer) }];
   });

@@ -41,6 +41,11 @@ export type RigMasses = {
   unweighed: { partId: string; name: string }[];
 };
 
+/** Its mass or its place was never measured; where a weight stands is what is asked, so only its mass counts. */
+export function isGuess(piece: { massBasis: MassBasis; placeBasis?: Placed['placeBasis'] }): boolean {
+  return piece.massBasis === 'assumed' || piece.placeBasis === 'assumed';
+}
+
 type Hung = { placed: Placed; part: Part };
 
 function hungOn(rig: Rig, parts: ReadonlyMap<string, Part>): Hung[] {

@@ -4,8 +4,10 @@ import type { Rig } from '../records/rig.ts';
 import type { Site } from '../records/site.ts';
 import type { Snapshot } from '../records/snapshot.ts';
 
+type Naming = Pick<Rig, 'mountId' | 'supportId' | 'imagingTubeId' | 'cameraId' | 'train' | 'placed' | 'supplies'>;
+
 /** Ids of all parts that a rig names. */
-export function partIdsOfRig(rig: Rig): string[] {
+export function partIdsOfRig(rig: Naming): string[] {
   return [
     rig.mountId,
     rig.supportId,

@@ -1,4 +1,5 @@
 import type { SettingValue } from '../../core/records/setting.ts';
+import { isGuess } from '../../core/rig/rigMasses.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { BAR_EDGES, DRAWING_WORDS, TUBE_EDGES } from '../../text/balanceWords.ts';
 import { BarDrawing } from '../../ui/instruments/BarDrawing.tsx';
@@ -25,12 +26,22 @@ function Bar({ model, label, settings }: Props) {
   return (
     <BarDrawing
       label={label}
-      tube={{ fromRaAxisM: tubeAtM, radiusM: tube?.radiusM ?? USUAL_TUBE.radiusM }}
+      tube={{
+        fromRaAxisM: tubeAtM,
+        radiusM: tube?.radiusM ?? USUAL_TUBE.radiusM,
+        guessed: numbers.masses.tubeSide.some(isGuess),
+      }}
       others={rig.input.parts.filter((p) => Math.abs(p.fromRaAxisM - tubeAtM) > SAME_LINE_M)}
       barEndM={Math.max(rig.barLengthM, rig.input.barRangeM[1])}
       barRangeM={rig.input.barRangeM}
       weight={
-        rig.movable.length > 0 ? { massKg: total((w) => w.massKg), thicknessM: total((w) => w.thicknessM) } : null
+        rig.movable.length > 0
+          ? {
+              massKg: total((w) => w.massKg),
+              thicknessM: total((w) => w.thicknessM),
+              guessed: rig.movable.some(({ massBasis }) => isGuess({ massBasis })),
+            }
+          : null
       }
       setM={model.setM}
       predictedM={model.goalM}
@@ -74,6 +85,7 @@ export function AxisDrawing({ model, label, settings }: Props) {
     <SaddleDrawing
       label={label}
       tube={tube}
+      guessed={numbers.masses.tubeSide.some((p) => p.slides && isGuess(p))}
       behindM={Math.max(tube.backM, behindM)}
       setM={setM}
       predictedM={goalM}

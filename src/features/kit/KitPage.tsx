@@ -4,6 +4,8 @@ import { Link, useNavigate, useParams, useSearchParams } from 'react-router';
 import type { Part, PartKind } from '../../core/records/part.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Target } from '../../core/records/site.ts';
+import { useListing } from '../../session/demo.ts';
+import { DemoSwitch } from '../../session/DemoSwitch.tsx';
 import { Gone } from '../../session/Gone.tsx';
 import { useShared } from '../../session/session.ts';
 import { CHOOSE } from '../../text/choiceWords.ts';
@@ -46,7 +48,7 @@ function KindTabs({ kind }: { kind: Kind }) {
 function List({ kind, openId }: { kind: Kind; openId: string | undefined }) {
   const { stored, format } = useShared();
   const [filter, setFilter] = useState('');
-  const rows = stored[kind]
+  const rows = useListing()<Part | Rig | Target>(stored[kind])
     .filter((r) => r.deletedAtUtc === null && r.name.toLowerCase().includes(filter.toLowerCase()))
     .sort((a, b) => a.name.localeCompare(b.name));
   return (
@@ -74,6 +76,7 @@ function List({ kind, openId }: { kind: Kind; openId: string | undefined }) {
           </li>
         ))}
       </ul>
+      <DemoSwitch records={stored[kind]} />
       {rows.length === 0 && (
         <Empty>
           {filter === ''

@@ -17,6 +17,8 @@ import { useMemo, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import type { Part, PartKind } from '../../core/records/part.ts';
+import { useListing } from '../../session/demo.ts';
+import { DemoSwitch } from '../../session/DemoSwitch.tsx';
 import { useShared } from '../../session/session.ts';
 import { Empty } from '../../ui/Problem.tsx';
 import { partRows, type PartRow } from './partRows.ts';
@@ -117,13 +119,14 @@ function useParts(parts: readonly Part[], archived: boolean) {
 export function PartsTable() {
   const { stored } = useShared();
   const [archived, setArchived] = useState(false);
-  const table = useParts(stored.parts, archived);
+  const table = useParts(useListing()(stored.parts), archived);
   const kindColumn = table.getColumn('kindName');
   const chosenKind = kindColumn?.getFilterValue();
   const kinds = (Object.keys(PART_KIND_NAMES) as PartKind[]).filter((k) => stored.parts.some((p) => p.kind === k));
   const rows = table.getRowModel().rows;
   return (
     <>
+      <DemoSwitch records={stored.parts} />
       <Filters
         words={String(table.state.globalFilter ?? '')}
         setWords={(words) => table.setGlobalFilter(words)}

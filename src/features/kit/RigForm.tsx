@@ -12,16 +12,26 @@ import { SaveBar } from '../../ui/form/SaveBar.tsx';
 import { EditConflict } from '../../session/EditConflict.tsx';
 import { useHeadActions } from '../../session/useHeadActions.ts';
 import { useHeadForm } from '../../session/useHeadForm.ts';
+import { RIG } from '../../text/rigWords.ts';
+import { HANGS } from './rig/hangs.ts';
+import { RigOnDrawing } from './rig/RigOnDrawing.tsx';
+import { startersAmong, starterParts } from './starter.ts';
 import { SuppliesField } from './SuppliesField.tsx';
 import { TrainField } from './TrainField.tsx';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 
 type RigFields = z.input<typeof rigBodySchema>;
 
-const optionsOf = (parts: readonly Part[], kinds: readonly Part['kind'][]): Option[] => [
-  { value: '', label: 'choose…' },
-  ...parts.filter((p) => kinds.includes(p.kind)).map((p) => ({ value: p.id, label: p.name })),
-];
+const named = (parts: readonly Part[]): Option[] => parts.map((p) => ({ value: p.id, label: p.name }));
+
+/** Of these kinds; where the box has none, the usual ones of each class. */
+const optionsOf = (parts: readonly Part[], kinds: readonly Part['kind'][]): Option[] => {
+  const own = parts.filter((p) => kinds.includes(p.kind));
+  return [
+    { value: '', label: 'choose…' },
+    ...named(own.length > 0 ? own : starterParts().filter((p) => kinds.includes(p.kind))),
+  ];
+};
 
 const PLACES: Option[] = [
   { value: 'tube', label: 'tube' },
@@ -148,18 +158,28 @@ export function RigForm({ rig }: { rig: Rig | null }) {
     defaultValues: rig ? toFields(rig) : BLANK,
   });
   const { copy, toggleArchived } = useHeadActions('rigs');
-  const { save, remove, edited } = useHeadForm({ table: 'rigs', record: rig, listPath: '/kit/rigs', form, toFields });
+  const { save, remove, edited } = useHeadForm({
+    table: 'rigs',
+    record: rig,
+    listPath: '/kit/rigs',
+    form,
+    toFields,
+    partsWith: (body) => startersAmong(partIdsOfRig(body), stored.parts),
+  });
   // An archived part stays on offer where the rig already uses it.
   const used = new Set(rig ? partIdsOfRig(rig) : []);
   const offered = stored.parts.filter((p) => p.deletedAtUtc === null && (!p.archived || used.has(p.id)));
+  const hanging = offered.filter((p) => p.kind !== 'mount' && p.kind !== 'support');
   const all = [
     { value: '', label: 'choose…' },
-    ...offered.filter((p) => p.kind !== 'mount' && p.kind !== 'support').map((p) => ({ value: p.id, label: p.name })),
+    ...named(hanging.length > 0 ? hanging : starterParts().filter((p) => HANGS.has(p.kind))),
   ];
   return (
     <FormProvider {...form}>
+      <PageTitle>{rig ? rig.name : 'New rig'}</PageTitle>
+      {rig && <RigOnDrawing rig={rig} />}
       <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate>
-        <PageTitle>{rig ? rig.name : 'New rig'}</PageTitle>
+        {rig && <h2 className="section">{RIG.numbers}</h2>}
         <div className="fields">
           <TextField name="name" label="Name" />
           <SelectField name="mountId" label="Mount" options={optionsOf(offered, ['mount'])} />

@@ -3,6 +3,7 @@ import { BAR_RANGE_M, MOUNT_CLASSES, type MountClass } from '../../core/mount/mo
 import type { Part, PartKind } from '../../core/records/part.ts';
 import type { NewPart } from '../../storage/addParts.ts';
 import type { Body } from '../../storage/heads.ts';
+import type { NewRecord } from '../../storage/writeTogether.ts';
 import { CLASS_NAMES } from '../../text/choiceWords.ts';
 import { BLANK_PART } from './blankParts.ts';
 
@@ -113,3 +114,34 @@ export const STARTER_GROUPS: readonly StarterGroup[] = [
     ],
   },
 ];
+
+const STARTERS = STARTER_GROUPS.flatMap((group) => group.parts);
+const EPOCH = '2000-01-01T00:00:00.000Z';
+
+/** The starter parts as records that are not stored yet. */
+export function starterParts(): Part[] {
+  return STARTERS.map(({ id, origin, body }): Part => ({
+    id: id ?? '',
+    rev: 1,
+    deviceId: origin,
+    createdAtUtc: EPOCH,
+    updatedAtUtc: EPOCH,
+    deletedAtUtc: null,
+    origin,
+    archived: false,
+    ...body,
+    note: body.note ?? '',
+  }));
+}
+
+const recordOf = ({ id, body }: NewPart): NewRecord => ({
+  table: 'parts',
+  id: id ?? '',
+  body: { ...body, origin: 'starter' },
+});
+
+/** Those of some starter parts that a box does not hold yet, to be written with what uses them. */
+export const startersAmong = (ids: readonly string[], box: readonly Part[]): NewRecord[] =>
+  STARTERS.filter((s) => ids.includes(s.id ?? '') && !box.some((p) => p.id === s.id && p.deletedAtUtc === null)).map(
+    recordOf,
+  );

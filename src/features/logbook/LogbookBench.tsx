@@ -7,6 +7,7 @@ import { readingValues } from '../../core/records/reading.ts';
 import { formatDate, formatMonth } from '../../core/time/civil.ts';
 import { MS_PER_DAY } from '../../core/time/utc.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
+import { besideOwn, useDemo } from '../../session/demo.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useSaveReminder } from '../../session/useCopies.ts';
 import { logbookReason, logbookSentence } from '../../text/logbookWords.ts';
@@ -165,7 +166,12 @@ export function LogbookBench() {
   const [filter, setFilter] = useState('');
   const reminder = useSaveReminder();
   const { poleGoal } = records.schools;
-  const rows = useMemo(() => nightRows(stored, poleGoal), [stored, poleGoal]);
+  const withDemo = useDemo().shown || records.night.origin === 'demo';
+  const rows = useMemo(
+    () =>
+      nightRows({ ...stored, nights: withDemo ? stored.nights : besideOwn(stored.nights, stored.nights) }, poleGoal),
+    [stored, poleGoal, withDemo],
+  );
   // The field follows the fingers; a long list follows the field.
   const wanted = useDeferredValue(filter);
   const shown = useMemo(() => filterRows(rows, wanted), [rows, wanted]);

@@ -11,6 +11,8 @@ import { writeTogether } from '../../storage/writeTogether.ts';
 import type { WriteCode } from '../../storage/transact.ts';
 import type { Writer } from '../../storage/writer.ts';
 import type { Stored } from '../../storage/useStored.ts';
+import { useListing } from '../../session/demo.ts';
+import { DemoSwitch } from '../../session/DemoSwitch.tsx';
 import { EditConflict } from '../../session/EditConflict.tsx';
 import { useSession, useShared } from '../../session/session.ts';
 import { useEdited } from '../../session/useEdited.ts';
@@ -71,15 +73,41 @@ function newFields({ sites, rigs, nights }: Stored, nowMs: number): Fields {
   };
 }
 
-const options = (records: readonly (Listed & { name: string })[], none: string): Option[] => [
-  { value: '', label: none },
-  ...ownFirst(records).map((r) => ({ value: r.id, label: r.name })),
-];
+type Named = Listed & { name: string };
+
+/** One's own; of the demo's, the one that is chosen, and all of them where they are asked for. */
+const options = (records: readonly Named[], none: string, shown: readonly Named[], chosen: string): Option[] => {
+  const all = ownFirst(records.filter((r) => shown.includes(r) || r.id === chosen));
+  return [{ value: '', label: none }, ...all.map((r) => ({ value: r.id, label: r.name }))];
+};
+
+/** The site and the rig. */
+function PlaceAndRig({ stored }: { stored: Stored }) {
+  const { siteId = '', rigId = '' } = useWatch<Fields>();
+  const listing = useListing();
+  return (
+    <>
+      <SelectField
+        name="siteId"
+        label="Site"
+        options={options(stored.sites, 'choose…', listing(stored.sites), siteId)}
+      />
+      <SelectField name="rigId" label="Rig" options={options(stored.rigs, 'choose…', listing(stored.rigs), rigId)} />
+    </>
+  );
+}
 
 /** Stored targets, and what stands well on the chosen evening at the chosen site. */
 function TargetField({ stored }: { stored: Stored }) {
   const { format } = useShared();
-  const { siteId: chosenSite = '', rigId: chosenRig = '', eveningDate: date = '', darkness: dark } = useWatch<Fields>();
+  const {
+    siteId: chosenSite = '',
+    rigId: chosenRig = '',
+    eveningDate: date = '',
+    darkness: dark,
+    targetId = '',
+  } = useWatch<Fields>();
+  const listing = useListing();
   const standing = useMemo(
     () =>
       standingOptions(
@@ -90,7 +118,12 @@ function TargetField({ stored }: { stored: Stored }) {
     [stored, chosenSite, chosenRig, date, dark, format],
   );
   return (
-    <SelectField name="targetId" label="Target" options={[...options(stored.targets, 'none yet'), ...standing]} wide />
+    <SelectField
+      name="targetId"
+      label="Target"
+      options={[...options(stored.targets, 'none yet', listing(stored.targets), targetId), ...standing]}
+      wide
+    />
   );
 }
 
@@ -140,12 +173,12 @@ export function NightDialog({ night, close }: { night: Night | null; close: () =
           <Modal.Body>
             <div className="fields">
               <TextField name="eveningDate" label="Evening of" type="date" />
-              <SelectField name="siteId" label="Site" options={options(stored.sites, 'choose…')} />
-              <SelectField name="rigId" label="Rig" options={options(stored.rigs, 'choose…')} />
+              <PlaceAndRig stored={stored} />
               <TargetField stored={stored} />
               <QuantityField name="subS" label="Sub length" kind="seconds" system={format.system} />
               <SelectField name="darkness" label="Dark enough means" options={DARKNESS} />
             </div>
+            <DemoSwitch records={[...stored.sites, ...stored.rigs, ...stored.targets]} />
             <EditConflict edited={edited} />
           </Modal.Body>
           <Modal.Footer>

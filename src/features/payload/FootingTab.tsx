@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react';
+import { GuessAsk } from '../../session/GuessAsk.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import {
   footingReason,
@@ -14,6 +15,7 @@ import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { FootprintDrawing } from '../../ui/instruments/FootprintDrawing.tsx';
 import { Problem } from '../../ui/Problem.tsx';
+import { guessedFooting } from './guessedFooting.ts';
 import { EyeHeights } from './EyeHeights.tsx';
 import { footingSaying, payloadOfNight } from './model.ts';
 import { Steadiness } from './Steadiness.tsx';
@@ -57,7 +59,8 @@ function Footprint({ footing, label }: { footing: RigFooting; label: string }) {
 
 /** Does it stand: the tripod's footprint, the wind, and the tap test. */
 export function FootingTab({ tabs }: { tabs: ReactNode }) {
-  const { records } = useNight();
+  const night = useNight();
+  const { records } = night;
   const { format } = useShared();
   const payload = payloadOfNight(records);
   const saying = footingSaying(payload);
@@ -73,6 +76,7 @@ export function FootingTab({ tabs }: { tabs: ReactNode }) {
       instrument={footing ? <Footprint footing={footing} label={plain(sentence)} /> : undefined}
     >
       {footing && footing.unweighed.length > 0 && <Problem>{unweighedWords(footing.unweighed)}</Problem>}
+      <GuessAsk step="payload" guesses={guessedFooting(night)} unit="wind" />
       <EyeHeights />
       <Steadiness />
     </BenchLayout>

@@ -27,7 +27,7 @@ import { guessedLoad } from './guessedLoad.ts';
 import { HeavySideSchools } from './HeavySideSchools.tsx';
 import { loadModel, type LoadModel } from './model.ts';
 import { PlaceForm } from './PlaceForm.tsx';
-import { useDraggedRig } from './useDraggedRig.ts';
+import { useDraggedRig } from '../../session/useDraggedRig.ts';
 
 function Bars({ load, strain }: { load: Load; strain: LoadModel['payload']['strain'] }) {
   const { format } = useShared();
@@ -169,7 +169,7 @@ function Rails({ model, dragging, label }: { model: LoadModel; dragging: Draggin
 export function LoadTab({ tabs }: { tabs: ReactNode }) {
   const { records, numbers } = useNight();
   const { format } = useShared();
-  const dragging = useDraggedRig();
+  const dragging = useDraggedRig(records);
   const model = useMemo(() => loadModel(records, dragging.rig), [records, dragging.rig]);
   const { payload, saying } = model;
   const sentence = payloadSentence(saying, format);

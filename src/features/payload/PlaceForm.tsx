@@ -7,7 +7,7 @@ import type { Placed, Rig } from '../../core/records/rig.ts';
 import { useShared } from '../../session/session.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
-import type { PlaceKey } from './useDraggedRig.ts';
+import type { PlaceKey } from '../../session/useDraggedRig.ts';
 
 const schema = z.object({ fromRaAxisM: distanceMSchema, alongTubeM: distanceMSchema, sidewaysM: distanceMSchema });
 type Place = z.infer<typeof schema>;

@@ -5,6 +5,7 @@ import { learnedOf } from '../../core/night/learned.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { FootingSaying } from '../../text/footingWords.ts';
 import type { PayloadSaying } from '../../text/payloadWords.ts';
+import { isGuess } from '../../core/rig/rigMasses.ts';
 import type { RailPiece } from '../../ui/instruments/railLayout.ts';
 
 export type LoadModel = { saying: PayloadSaying; payload: Payload; lever: RailPiece[]; tube: RailPiece[] };
@@ -51,7 +52,7 @@ function sayingOf(payload: Payload): PayloadSaying {
 
 /** Across the polar axis: tube's side plus, bar and weights minus. */
 function leverPieces(rig: Rig, { numbers }: Payload): RailPiece[] {
-  const { tubeSide, bar, barLengthM, weights } = numbers.masses;
+  const { tubeSide, bar, barBasis, barPlaceBasis, barLengthM, weights } = numbers.masses;
   const barPart = rig.placed.find((p) => p.on === 'bar' && !weights.some((w) => w.placedId === p.placedId));
   const barPiece: RailPiece[] =
     bar.massKg > 0
@@ -60,6 +61,7 @@ function leverPieces(rig: Rig, { numbers }: Payload): RailPiece[] {
             id: barPart?.placedId ?? 'bar',
             name: 'the bar',
             massKg: bar.massKg,
+            guessed: isGuess({ massBasis: barBasis, placeBasis: barPlaceBasis }),
             atM: -bar.centreM,
             round: false,
             rangeM: null,
@@ -72,6 +74,7 @@ function leverPieces(rig: Rig, { numbers }: Payload): RailPiece[] {
       id: p.id,
       name: p.name,
       massKg: p.massKg,
+      guessed: isGuess(p),
       atM: p.fromRaAxisM,
       round: true,
       rangeM: [0, FARTHEST_M],
@@ -81,6 +84,7 @@ function leverPieces(rig: Rig, { numbers }: Payload): RailPiece[] {
       id: w.placedId,
       name: w.name,
       massKg: w.massKg,
+      guessed: isGuess({ massBasis: w.massBasis }),
       atM: -w.setM,
       round: false,
       rangeM: w.movable ? [-end, 0] : null,
@@ -96,6 +100,7 @@ function tubePieces({ numbers }: Payload): RailPiece[] {
       id: p.id,
       name: p.name,
       massKg: p.massKg,
+      guessed: isGuess(p),
       atM: p.alongTubeM,
       round: true,
       rangeM: [-FARTHEST_M, FARTHEST_M] as const,

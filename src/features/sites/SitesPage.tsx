@@ -1,5 +1,7 @@
 import { Button } from 'react-bootstrap';
 import { Link, useNavigate, useParams } from 'react-router';
+import { useListing } from '../../session/demo.ts';
+import { DemoSwitch } from '../../session/DemoSwitch.tsx';
 import { Gone } from '../../session/Gone.tsx';
 import { useShared } from '../../session/session.ts';
 import { Boundary } from '../../ui/Boundary.tsx';
@@ -12,13 +14,14 @@ export function SitesPage() {
   const { stored, format } = useShared();
   const navigate = useNavigate();
   const sites = stored.sites.filter((s) => s.deletedAtUtc === null).sort((a, b) => a.name.localeCompare(b.name));
+  const listed = useListing()(sites);
   const site = sites.find((s) => s.id === id) ?? null;
   return (
     <div className="kit">
       <div>
         <h2 className="h5">Sites</h2>
         <ul className="kit-list" aria-label="Sites">
-          {sites.map((s) => (
+          {listed.map((s) => (
             <li key={s.id}>
               <Link to={`/sites/${s.id}`} aria-current={s.id === id ? 'page' : undefined}>
                 <span>{s.name}</span>
@@ -29,6 +32,7 @@ export function SitesPage() {
             </li>
           ))}
         </ul>
+        <DemoSwitch records={sites} />
         {sites.length === 0 && <Empty>No site yet. Add the place where you set up.</Empty>}
         <Button variant="outline" className="w-100 mt-2" onClick={() => void navigate('/sites/new')}>
           Add a site

@@ -2,17 +2,18 @@
 import type { Tape } from '../../core/mount/tape.ts';
 import { useWidth } from '../useWidth.ts';
 import type { Format } from '../../text/format.ts';
+import { Guessed } from './Guessed.tsx';
 import { MoveArrow } from './MoveArrow.tsx';
 import { Ruler } from './Ruler.tsx';
 
 export type BarDrawingProps = {
   label: string;
-  tube: { fromRaAxisM: number; radiusM: number };
+  tube: { fromRaAxisM: number; radiusM: number; guessed: boolean };
   /** Other things on the tube's side, each at its distance. */
   others: readonly { id: string; fromRaAxisM: number }[];
   barEndM: number;
   barRangeM: readonly [number, number];
-  weight: { massKg: number; thicknessM: number } | null;
+  weight: { massKg: number; thicknessM: number; guessed: boolean } | null;
   setM: number | null;
   predictedM: number | null;
   /** Nine times in ten it balances between, by the answers so far. */
@@ -28,25 +29,29 @@ const AXIS_Y = 104;
 
 type Scale = (positionM: number) => number;
 
-function Weight({ x, scale, thicknessM, solid }: { x: number; scale: number; thicknessM: number; solid: boolean }) {
+type WeightShape = { x: number; scale: number; thicknessM: number; solid: boolean; guessed?: boolean };
+
+function Weight({ x, scale, thicknessM, solid, guessed = false }: WeightShape) {
   const width = Math.max(16, thicknessM * scale);
+  const box = { x: x - width / 2, y: AXIS_Y - 40, width, height: 80, rx: 6 };
   return (
-    <rect
-      x={x - width / 2}
-      y={AXIS_Y - 40}
-      width={width}
-      height={80}
-      rx={6}
-      fill={solid ? 'var(--ghost)' : 'none'}
-      fillOpacity={solid ? 0.75 : 1}
-      stroke={solid ? 'none' : 'var(--action)'}
-      strokeWidth={solid ? 0 : 2.5}
-      strokeDasharray={solid ? undefined : '5 4'}
-    />
+    <>
+      <rect
+        {...box}
+        fill={solid ? 'var(--ghost)' : 'none'}
+        fillOpacity={solid ? 0.75 : 1}
+        stroke={solid ? 'none' : 'var(--action)'}
+        strokeWidth={solid ? 0 : 2.5}
+        strokeDasharray={solid ? undefined : '5 4'}
+      />
+      {guessed && <Guessed {...box} />}
+    </>
   );
 }
 
-function Head({ x, tubeX, tubeRadius }: { x: Scale; tubeX: number; tubeRadius: number }) {
+type HeadProps = { x: Scale; tubeX: number; tubeRadius: number; guessed: boolean };
+
+function Head({ x, tubeX, tubeRadius, guessed }: HeadProps) {
   const axis = x(0);
   return (
     <g stroke="var(--ink)" strokeWidth="2">
@@ -59,6 +64,15 @@ function Head({ x, tubeX, tubeRadius }: { x: Scale; tubeX: number; tubeRadius: n
       />
       <rect x={axis - 54} y={AXIS_Y - 26} width={82} height={52} rx={7} fill="var(--sheet)" />
       <circle cx={tubeX} cy={AXIS_Y} r={tubeRadius} fill="var(--sheet)" />
+      {guessed && (
+        <Guessed
+          x={tubeX - tubeRadius}
+          y={AXIS_Y - tubeRadius}
+          width={2 * tubeRadius}
+          height={2 * tubeRadius}
+          rx={tubeRadius}
+        />
+      )}
       <circle cx={tubeX} cy={AXIS_Y} r={tubeRadius * 0.82} fill="none" stroke="var(--metal)" strokeWidth="6" />
       <circle cx={axis} cy={AXIS_Y} r={13} fill="none" />
       <circle cx={axis} cy={AXIS_Y} r={3.5} fill="var(--ink)" stroke="none" />
@@ -74,7 +88,10 @@ type WeightsProps = Pick<BarDrawingProps, 'setM' | 'predictedM' | 'format'> & {
 
 /** Solid where the weight is, dashed where it should be, an arrow between. */
 function Weights({ x, scale, weight, setM, predictedM, format }: WeightsProps) {
-  const set = setM === null ? null : <Weight x={x(setM)} scale={scale} thicknessM={weight.thicknessM} solid />;
+  const set =
+    setM === null ? null : (
+      <Weight x={x(setM)} scale={scale} thicknessM={weight.thicknessM} guessed={weight.guessed} solid />
+    );
   if (predictedM === null) return set;
   const moves = setM !== null && Math.abs(predictedM - setM) > 0.0005;
   return (
@@ -121,7 +138,7 @@ export function BarDrawing(props: BarDrawingProps) {
         {others.map((o) => (
           <circle key={o.id} cx={x(-o.fromRaAxisM)} cy={AXIS_Y} r={7} fill="var(--tint)" stroke="var(--soft)" />
         ))}
-        <Head x={x} tubeX={tubeX} tubeRadius={Math.max(14, tube.radiusM * scale)} />
+        <Head x={x} tubeX={tubeX} tubeRadius={Math.max(14, tube.radiusM * scale)} guessed={tube.guessed} />
         {weight && <Weights x={x} scale={scale} weight={weight} setM={setM} predictedM={predictedM} format={format} />}
         <text x={x(0)} y={AXIS_Y - 34} textAnchor="middle" fontSize="14" fill="var(--soft)">
           polar axis

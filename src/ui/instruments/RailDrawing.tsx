@@ -3,6 +3,7 @@
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Format } from '../../text/format.ts';
 import { useWidth } from '../useWidth.ts';
+import { Guessed } from './Guessed.tsx';
 import {
   limited,
   pieceLabel,
@@ -77,17 +78,18 @@ function Labels({ labels }: { labels: readonly Label[] }) {
 
 function Shape({ group, view }: { group: Group; view: View }) {
   const radius = radiusPx(group.massKg) * (group.round ? 1 : 0.9);
+  const box = {
+    x: view.x(group.atM) - radius,
+    y: -radius,
+    width: 2 * radius,
+    height: 2 * radius,
+    rx: group.round ? radius : 5,
+  };
   return (
-    <rect
-      x={view.x(group.atM) - radius}
-      y={-radius}
-      width={2 * radius}
-      height={2 * radius}
-      rx={group.round ? radius : 5}
-      fill={group.round ? 'var(--tint)' : 'var(--ghost)'}
-      stroke="var(--ink)"
-      strokeWidth="2"
-    />
+    <>
+      <rect {...box} fill={group.round ? 'var(--tint)' : 'var(--ghost)'} stroke="var(--ink)" strokeWidth="2" />
+      {group.guessed && <Guessed {...box} />}
+    </>
   );
 }
 

@@ -3,12 +3,15 @@
 import type { Tape } from '../../core/mount/tape.ts';
 import type { Format } from '../../text/format.ts';
 import { useWidth } from '../useWidth.ts';
+import { Guessed } from './Guessed.tsx';
 import { MoveArrow } from './MoveArrow.tsx';
 import { Ruler } from './Ruler.tsx';
 
 type Props = {
   label: string;
   tube: { frontM: number; backM: number; radiusM: number };
+  /** Something that slides was never weighed or measured. */
+  guessed: boolean;
   /** What hangs behind the tube: from its own mark back to its end. */
   behindM: number;
   setM: number;
@@ -27,20 +30,22 @@ const RING_M = 0.07;
 
 type Scale = (placeM: number) => number;
 
-function Tube({ x, perM, tube, behindM, atM, solid }: Pick<Props, 'tube' | 'behindM'> & TubeAt) {
+function Tube({ x, perM, tube, behindM, atM, solid, guessed = false }: Pick<Props, 'tube' | 'behindM'> & TubeAt) {
   const half = Math.min(44, Math.max(16, tube.radiusM * perM));
   const [front, back, end] = [x(atM + tube.frontM), x(atM - tube.backM), x(atM - behindM)];
+  const box = { x: front, y: TUBE_Y - half, width: back - front, height: 2 * half, rx: 5 };
   const look = solid
     ? { fill: 'var(--ghost)', fillOpacity: 0.55, stroke: 'none' }
     : { fill: 'none', stroke: 'var(--action)', strokeWidth: 2.5, strokeDasharray: '5 4' };
   return (
     <g {...look}>
-      <rect x={front} y={TUBE_Y - half} width={back - front} height={2 * half} rx={5} />
+      <rect {...box} />
       {end > back + 2 && <rect x={back} y={TUBE_Y - half * 0.6} width={end - back} height={1.2 * half} rx={3} />}
+      {solid && guessed && <Guessed {...box} />}
     </g>
   );
 }
-type TubeAt = { x: Scale; perM: number; atM: number; solid: boolean };
+type TubeAt = { x: Scale; perM: number; atM: number; solid: boolean; guessed?: boolean };
 
 function Saddle({ x, word }: { x: Scale; word: string }) {
   const [left, right] = [x(RING_M), x(-RING_M)];
@@ -80,7 +85,7 @@ export function SaddleDrawing(props: Props) {
   return (
     <div ref={ref}>
       <svg className="instrument" viewBox={`0 0 ${width} 270`} role="img" aria-label={props.label}>
-        <Tube x={x} perM={perM} tube={tube} behindM={behindM} atM={setM} solid />
+        <Tube x={x} perM={perM} tube={tube} behindM={behindM} atM={setM} solid guessed={props.guessed} />
         <Saddle x={x} word={words.saddle} />
         <Tube x={x} perM={perM} tube={tube} behindM={behindM} atM={predictedM} solid={false} />
         {moves && (

@@ -8,6 +8,8 @@ export type RailPiece = {
   /** Signed place on the rail, m. */
   atM: number;
   round: boolean;
+  /** Its mass or place was never measured. */
+  guessed: boolean;
   /** Null = stays where it is. */
   rangeM: readonly [number, number] | null;
 };
@@ -21,6 +23,7 @@ export type Group = {
   massKg: number;
   atM: number;
   round: boolean;
+  guessed: boolean;
   free: boolean;
 };
 /** From a place on the rail to the drawing; `textX` keeps a label's middle so far inside that nothing of it is cut off. */
@@ -47,6 +50,7 @@ export function together(pieces: readonly RailPiece[], dragged: ReadonlySet<stri
       massKg: (known?.massKg ?? 0) + piece.massKg,
       atM: known?.atM ?? piece.atM,
       round: piece.round,
+      guessed: [piece, known].some((one) => one?.guessed),
       free,
     });
   }

@@ -5,7 +5,10 @@ import { BLANK_PART } from '../../../src/features/kit/blankParts.ts';
 import type { FieldGroup } from '../../../src/features/kit/fieldSpecs.ts';
 import { PART_FIELDS, PART_KIND_NAMES } from '../../../src/features/kit/partFields.ts';
 import { partRows } from '../../../src/features/kit/partRows.ts';
-import { STARTER_GROUPS } from '../../../src/features/kit/starter.ts';
+import { drawnPieces } from '../../../src/features/kit/rig/drawn.ts';
+import { startersAmong, STARTER_GROUPS, starterParts } from '../../../src/features/kit/starter.ts';
+import { usualPlace } from '../../../src/core/rig/dressing/usualPlace.ts';
+import { rigNumbers } from '../../../src/core/rig/rigNumbers.ts';
 import { formatHorizon, parseHorizon } from '../../../src/features/sites/horizonText.ts';
 import { holds } from '../../support/properties.ts';
 import { parts, rigs } from '../../support/records.ts';
@@ -139,5 +142,63 @@ describe('a horizon line as text', () => {
       ['10', 1],
     ] as const)
       expect(parseHorizon(text), text).to.deep.equal({ ok: false, code: 'badLine', figures: { line } });
+  });
+});
+
+describe('a rig on its drawing', () => {
+  const heron = rigs.find((r) => r.name === 'Heron')!;
+  const pieceOf = (name: RegExp, from = heron, box = parts) => drawnPieces(from, box).find((p) => name.test(p.name))!;
+
+  it('draws every piece that hangs on it once, to scale, the largest first', () => {
+    const drawn = drawnPieces(heron, parts);
+    const hung = heron.placed.filter((p) => p.on !== 'ground');
+    expect(drawn.map((p) => p.id).sort()).to.deep.equal(hung.map((p) => p.placedId).sort());
+    const sizes = drawn.map((p) => p.halfM.along * p.halfM.fromAxis);
+    expect(sizes).to.deep.equal([...sizes].sort((a, b) => b - a));
+    const tube = parts.find((p) => p.id === heron.imagingTubeId)!;
+    if (tube.kind !== 'tube') throw new Error('no tube');
+    const placed = heron.placed.find((p) => p.partId === tube.id)!;
+    const at = pieceOf(/triplet/);
+    expect(at.alongM + at.halfM.along).to.be.closeTo(placed.alongTubeM + tube.frontM, 1e-12);
+    expect(at.alongM - at.halfM.along).to.be.closeTo(placed.alongTubeM - tube.backM, 1e-12);
+  });
+
+  it('hatches what was never weighed or never placed, and moves weights along their bar alone', () => {
+    expect(drawnPieces(heron, parts).some((p) => p.guessed)).to.equal(false);
+    const light = parts.map((p) => (p.kind === 'camera' ? { ...p, massBasis: 'assumed' as const } : p));
+    expect(pieceOf(/camera/i, heron, light).guessed).to.equal(true);
+    const placed = heron.placed.map((p) => ({ ...p, placeBasis: 'assumed' as const }));
+    expect(drawnPieces({ ...heron, placed }, parts).every((p) => p.guessed)).to.equal(true);
+    expect(pieceOf(/^Weight/).axes).to.deep.equal(['fromRaAxisM']);
+    expect(pieceOf(/bar$/).axes).to.deep.equal([]);
+    expect(pieceOf(/triplet/).axes).to.have.lengthOf(3);
+  });
+
+  it('hangs another piece where such pieces usually are, marked as a guess', () => {
+    const numbers = rigNumbers(heron, parts);
+    const line = numbers.masses.tubeSide.find((p) => p.partId === numbers.tube!.id)!.fromRaAxisM;
+    const placeOf = (kind: PartKind) =>
+      usualPlace(starterParts().find((p) => p.kind === kind) ?? parts.find((p) => p.kind === kind)!, numbers);
+    const [near, far] = numbers.mount!.barRangeM!;
+    expect(placeOf('weight')).to.include({ on: 'bar', movable: true, fromRaAxisM: -(near + far) / 2 });
+    expect(placeOf('camera')).to.include({ on: 'tube', slides: true, fromRaAxisM: line });
+    expect(placeOf('camera').alongTubeM).to.be.lessThan(-numbers.tube!.backM);
+    expect(placeOf('guideScope').fromRaAxisM).to.be.closeTo(line + numbers.tube!.radiusM + 0.05, 1e-12);
+    expect(placeOf('rings')).to.include({ slides: false });
+    expect(placeOf('rings').fromRaAxisM).to.be.closeTo(line - numbers.tube!.radiusM, 1e-12);
+    for (const kind of ['weight', 'bar', 'camera', 'tube'] as const)
+      expect(placeOf(kind).placeBasis, kind).to.equal('assumed');
+  });
+
+  it('starter parts come with the record that names them, once', () => {
+    for (const part of starterParts()) {
+      expect(partSchema.parse(part)).to.deep.equal(part);
+      expect(startersAmong([part.id], [])[0]).to.deep.include({ table: 'parts', id: part.id });
+    }
+    const ids = starterParts().map((p) => p.id);
+    expect(startersAmong([ids[0]!, 'own'], []).map((p) => p.id)).to.deep.equal([ids[0]]);
+    const [first] = starterParts();
+    expect(startersAmong([ids[0]!], [first!])).to.deep.equal([]);
+    expect(startersAmong([ids[0]!], [{ ...first!, deletedAtUtc: first!.createdAtUtc }])).to.have.lengthOf(1);
   });
 });

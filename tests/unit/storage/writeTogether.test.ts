@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { collect } from '../../../src/storage/backup.ts';
-import { updateHead } from '../../../src/storage/heads.ts';
+import { deleteHead, updateHead } from '../../../src/storage/heads.ts';
 import { undoLast } from '../../../src/storage/undo.ts';
 import { writeTogether } from '../../../src/storage/writeTogether.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
@@ -54,6 +54,18 @@ describe('records written together', () => {
     expect(!invalid.ok && invalid.code).to.equal('invalidRecord');
     expect((await collect(writer())).backup.lists.targets.some((t) => t.id === 'mine')).to.equal(false);
     expect(await db.changes.count()).to.equal(0);
+  });
+
+  it('a new record under the id of a deleted one counts on from it, and undo deletes it again', async () => {
+    await writeTogether(writer(), 'target', [target]);
+    await deleteHead(writer(), 'targets', 'mine');
+    const gone = (await db.heads('targets').get('mine'))!;
+    expect(gone.deletedAtUtc).not.to.equal(null);
+    await writeTogether(writer(), 'target', [target]);
+    const back = (await db.heads('targets').get('mine'))!;
+    expect([back.rev, back.deletedAtUtc, back.createdAtUtc]).to.deep.equal([gone.rev + 1, null, gone.createdAtUtc]);
+    await undoLast(writer());
+    expect((await db.heads('targets').get('mine'))?.deletedAtUtc).not.to.equal(null);
   });
 
   it('the content that a changed record had is remembered, so that a merge knows the older side', async () => {

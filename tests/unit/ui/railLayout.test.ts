@@ -16,6 +16,7 @@ const piece = (id: string, atM: number, rest: Partial<RailPiece> = {}): RailPiec
   massKg: 1,
   atM,
   round: true,
+  guessed: false,
   rangeM: [0, 0.8],
   ...rest,
 });

@@ -8,6 +8,8 @@ import { usualTip } from '../../../../src/core/night/balance/tipOfNight.ts';
 import { leversOf } from '../../../../src/core/rig/axisLevers.ts';
 import { guessesOf } from '../../../../src/core/rig/guesses.ts';
 import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
+import { footingOfRig } from '../../../../src/core/rig/footingOfRig.ts';
+import { guessedFooting } from '../../../../src/features/payload/guessedFooting.ts';
 import { guessedPlace } from '../../../../src/features/balance/guessedPlace.ts';
 import { makeFormat } from '../../../../src/text/format.ts';
 import { guessHint, guessLabel, guessSaid, guessSentence } from '../../../../src/text/guessWords.ts';
@@ -99,6 +101,21 @@ describe('the guesses that an answer hangs on', () => {
     expect(list.some((g) => g.partId === 'demo-weight-35')).to.equal(false);
     expect(list.some((g) => g.partId === 'demo-heron-bar')).to.equal(true);
     expect(guessesOf(loose, parts, () => null)).to.equal(null);
+  });
+
+  it('the wind that an outfit stands hangs on its tripod’s mass too, by what it says', () => {
+    expect(guessedFooting(night())!.list).to.deep.equal([]);
+    const guessed = parts.map((p): Part => (p.kind === 'support' ? { ...p, massBasis: 'assumed' } : p));
+    const { list } = guessedFooting(night({ parts: guessed }))!;
+    const tripod = parts.find((p) => p.id === heron.supportId)!;
+    expect(list.map((g) => [g.partId, g.what])).to.deep.equal([[tripod.id, 'mass']]);
+    const windOf = (massKg: number) => {
+      const heavier = parts.map((p): Part => (p.id === tripod.id ? { ...p, massKg } : p));
+      return footingOfRig(rigNumbers(heron, heavier), 40.33, 1550)!.worst.tipWindMPerS;
+    };
+    expect(list[0]!.moves).to.be.closeTo(windOf(tripod.massKg! * 1.25) - windOf(tripod.massKg!), 1e-9);
+    expect(guessSentence(list, 'wind')).to.contain('is a guess, and moves the wind it stands most.');
+    expect(guessHint(list[0]!, 'wind', f)).to.match(/move the answer by \d+\.\d km\/h/);
   });
 
   it('a piece that hangs twice is weighed once, and asked where each of it hangs', () => {
