@@ -1,4 +1,5 @@
 /** Every topic that `compute` answers, by the name of its case file. */
+import { clearance } from './clearance.ts';
 import { balance } from './balance.ts';
 import { knobs } from './knobs.ts';
 import { level } from './level.ts';
@@ -21,6 +22,7 @@ export const topics: Record<string, Adapter> = {
   level,
   knobs,
   tripod,
+  clearance,
   power,
   budget,
   optics,

@@ -1,6 +1,7 @@
 /** Which keys of each topic are compared, and how: the tolerance texts of the case files as code. */
 import { asObject, Comparison } from './checks.ts';
 import { budgetChecks } from './budgetChecks.ts';
+import { clearanceChecks } from './clearanceChecks.ts';
 import { isObject, type Json, type JsonObject } from '../compute/types.ts';
 
 export type TopicCheck = (c: Comparison, input: JsonObject) => void;
@@ -180,6 +181,7 @@ const optics: TopicCheck = (c) =>
   });
 
 export const topicChecks: Record<string, TopicCheck> = {
+  clearance: clearanceChecks,
   'pole-stars': poleStars,
   altaz,
   transits,

@@ -1,0 +1,191 @@
+/** How near tube, camera and bar of a German mount come to its column, its legs and the ground: capsules, in the one pose of
+ *  the mount. Frame: x east, y north, z up, origin on the ground under the crossing of the axes; lengths in m.
+ *  Source: distances of straight lines less the radii about them. */
+import { RAD_PER_DEG } from '../math/angles.ts';
+import { nearest, type Nearest, type Segment } from '../math/segments.ts';
+import type { Vec3 } from '../math/vectors.ts';
+import { requirePositive } from '../result.ts';
+import { pose, type FlipState } from './pose.ts';
+import { feetAround } from './tripod.ts';
+
+export type ClearanceGeometry = {
+  /** Crossing of the polar and the declination axis above the ground. */
+  pivotHeightM: number;
+  /** How far that crossing stands before the column's middle, toward the elevated pole. */
+  axisForwardM: number;
+  /** From the crossing down to where the column ends. */
+  columnTopDropM: number;
+  /** A pier goes down to the ground and has no legs. */
+  pier: boolean;
+  hubHeightM: number;
+  columnRadiusM: number;
+  footRadiusM: number;
+  legRadiusM: number;
+  firstFootAzimuthDeg: number;
+  /** The tube's middle line from the polar axis; front and back from the declination axis, with the focuser. */
+  tubeOffsetM: number;
+  tubeFrontM: number;
+  tubeBackM: number;
+  tubeRadiusM: number;
+  cameraLengthM: number;
+  cameraRadiusM: number;
+  /** From the polar axis to the bar's end; the radius is that of what hangs on it. */
+  barLengthM: number;
+  barRadiusM: number;
+};
+
+export type Capsule = Segment & { radiusM: number };
+export type Mover = 'tube' | 'camera' | 'bar';
+export type Obstacle = 'column' | 'leg0' | 'leg1' | 'leg2' | 'ground';
+export type Closest = { piece: Mover; obstacle: Obstacle };
+export type Clearance = {
+  /** Of tube and camera; below 0 they overlap. */
+  clearanceM: number;
+  closest: Closest;
+  /** Of bar and weights, told apart: they may touch while the tube is clear. */
+  barClearanceM: number;
+  barClosest: Closest;
+};
+
+export type Standing = { obstacle: Exclude<Obstacle, 'ground'>; capsule: Capsule };
+export type Moving = { piece: Mover; capsule: Capsule };
+
+/** What stands still. */
+export function standingCapsules(g: ClearanceGeometry, latDeg: number): Standing[] {
+  const y = latDeg < 0 ? g.axisForwardM : -g.axisForwardM;
+  const foot = g.pier ? 0 : g.hubHeightM;
+  const column: Standing = {
+    obstacle: 'column',
+    capsule: { from: [0, y, g.pivotHeightM - g.columnTopDropM], to: [0, y, foot], radiusM: g.columnRadiusM },
+  };
+  if (g.pier) return [column];
+  const hub: Vec3 = [0, y, g.hubHeightM];
+  const legs = feetAround(g.footRadiusM, g.firstFootAzimuthDeg).map(([fx, fy], i): Standing => ({
+    obstacle: `leg${i as 0 | 1 | 2}`,
+    capsule: { from: hub, to: [fx, y + fy, 0], radiusM: g.legRadiusM },
+  }));
+  return [column, ...legs];
+}
+
+/** What moves, with the tube looking to a place of the sky. */
+export function movingCapsules(
+  g: ClearanceGeometry,
+  latDeg: number,
+  { haH, decDeg, state }: SkyPose,
+): [Moving, Moving, Moving] {
+  const { tube, side } = pose(haH, decDeg, state, latDeg);
+  const at = (sideM: number, alongM: number): Vec3 => [
+    sideM * side[0] + alongM * tube[0],
+    sideM * side[1] + alongM * tube[1],
+    g.pivotHeightM + sideM * side[2] + alongM * tube[2],
+  ];
+  const back = at(g.tubeOffsetM, -g.tubeBackM);
+  return [
+    { piece: 'tube', capsule: { from: back, to: at(g.tubeOffsetM, g.tubeFrontM), radiusM: g.tubeRadiusM } },
+    {
+      piece: 'camera',
+      capsule: { from: back, to: at(g.tubeOffsetM, -g.tubeBackM - g.cameraLengthM), radiusM: g.cameraRadiusM },
+    },
+    { piece: 'bar', capsule: { from: at(0, 0), to: at(-g.barLengthM, 0), radiusM: g.barRadiusM } },
+  ];
+}
+
+export type SkyPose = { haH: number; decDeg: number; state: FlipState };
+
+type Gap = { gapM: number; closest: Closest };
+
+const groundGap = ({ piece, capsule }: Moving): Gap => ({
+  gapM: Math.min(capsule.from[2], capsule.to[2]) - capsule.radiusM,
+  closest: { piece, obstacle: 'ground' },
+});
+
+function smallestGap(moving: readonly Moving[], standing: readonly Standing[]): Gap {
+  const all = moving.flatMap((m): Gap[] => [
+    ...standing.map(({ obstacle, capsule }) => ({
+      gapM: nearest(m.capsule, capsule).distance - m.capsule.radiusM - capsule.radiusM,
+      closest: { piece: m.piece, obstacle },
+    })),
+    groundGap(m),
+  ]);
+  return all.reduce((least, one) => (one.gapM < least.gapM ? one : least));
+}
+
+/** Clearance at any place of the sky. A tube of 80 mm at the vectors' first tripod stays 149 mm clear at the meridian.
+ *  @throws RangeError for a pivot on the ground. */
+export function clearanceOf(g: ClearanceGeometry, latDeg: number): (at: SkyPose) => Clearance {
+  requirePositive('pivotHeightM', g.pivotHeightM);
+  const standing = standingCapsules(g, latDeg);
+  return (at) => {
+    const [tube, camera, bar] = movingCapsules(g, latDeg, at);
+    const ota = smallestGap([tube, camera], standing);
+    const weights = smallestGap([bar], standing);
+    return {
+      clearanceM: ota.gapM,
+      closest: ota.closest,
+      barClearanceM: weights.gapM,
+      barClosest: weights.closest,
+    };
+  };
+}
+
+/** Where the closest pair comes nearest, on the surfaces of both; for a drawing. */
+export function closestPoints(
+  g: ClearanceGeometry,
+  latDeg: number,
+  at: SkyPose,
+  { piece, obstacle }: Closest,
+): Nearest {
+  const mover = movingCapsules(g, latDeg, at).find((m) => m.piece === piece);
+  if (!mover) throw new RangeError(`nothing moves that is called ${piece}`);
+  const { from, to, radiusM } = mover.capsule;
+  if (obstacle === 'ground') {
+    const low = from[2] < to[2] ? from : to;
+    return { distance: low[2] - radiusM, onFirst: [low[0], low[1], low[2] - radiusM], onSecond: [low[0], low[1], 0] };
+  }
+  const stand = standingCapsules(g, latDeg).find((s) => s.obstacle === obstacle);
+  if (!stand) throw new RangeError(`nothing stands that is called ${obstacle}`);
+  const found = nearest(mover.capsule, stand.capsule);
+  const toward = (a: Vec3, b: Vec3, byM: number): Vec3 => {
+    const share = found.distance > 0 ? byM / found.distance : 0;
+    return [a[0] + share * (b[0] - a[0]), a[1] + share * (b[1] - a[1]), a[2] + share * (b[2] - a[2])];
+  };
+  return {
+    distance: found.distance - radiusM - stand.capsule.radiusM,
+    onFirst: toward(found.onFirst, found.onSecond, radiusM),
+    onSecond: toward(found.onSecond, found.onFirst, stand.capsule.radiusM),
+  };
+}
+
+const RAD_PER_HOUR = 15 * RAD_PER_DEG;
+/** The search steps on by at least this. */
+const LEAST_STEP_H = 1e-4;
+
+/** No point of tube or camera moves faster than this, m per hour of right ascension. */
+const fastest = (g: ClearanceGeometry): number =>
+  RAD_PER_HOUR * Math.hypot(g.tubeOffsetM, Math.max(g.tubeFrontM, g.tubeBackM + g.cameraLengthM));
+
+export type LimitSearch = {
+  decDeg: number;
+  state: FlipState;
+  fromH: number;
+  toH: number;
+  /** Nearer than this it must not come. */
+  marginM: number;
+  /** What a measured gap adds to the model. */
+  shiftM: number;
+};
+
+/** The first hour angle at which the tube comes nearer than the margin: `fromH` when it already does, null when it stays
+ *  clear. It steps on by what it is clear over the fastest that anything moves, so that no crossing is stepped over. */
+export function firstLimitH(g: ClearanceGeometry, latDeg: number, search: LimitSearch): number | null {
+  const { decDeg, state, fromH, toH, marginM, shiftM } = search;
+  const at = clearanceOf(g, latDeg);
+  const speed = fastest(g);
+  let haH = fromH;
+  while (haH <= toH) {
+    const spare = at({ haH, decDeg, state }).clearanceM + shiftM - marginM;
+    if (spare <= 0) return haH;
+    haH += Math.max(LEAST_STEP_H, spare / speed);
+  }
+  return null;
+}
