@@ -35,6 +35,7 @@ const plans: fc.Arbitrary<PlanInput> = fc.record({
   limitH: finite(-2, 3),
   earliestFlipH: finite(-1, 1),
   flipMinutes: finite(1, 20),
+  clearAfterH: fc.oneof(fc.constant(0), finite(0, 2)),
   strategy: fc.constantFrom<PlanInput['strategy']>(
     'endOfCrossingSub',
     'asLateAsAllowed',
@@ -54,6 +55,11 @@ function planHolds(input: PlanInput): void {
       check(
         sub.side === 'after' ? sub.startMs >= flip.endMs - SLACK_MS : sub.endMs <= flip.startMs + SLACK_MS,
         'a sub runs during the flip',
+      );
+    if (sub.side === 'after' && input.transitMs !== null && input.clearAfterH > 0)
+      check(
+        sub.startMs >= input.transitMs + input.clearAfterH * SIDEREAL_HOUR_MS - SLACK_MS,
+        'a flipped sub begins before the tube is clear',
       );
     const previous = subs[i - 1];
     if (previous) check(sub.startMs >= previous.endMs - SLACK_MS, 'two subs overlap');

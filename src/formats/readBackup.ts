@@ -4,6 +4,7 @@ import {
   upgradeParts,
   withEngraving,
   withEvents,
+  withRoomyDemo,
   withTrueDemoRing,
   withUse,
   type PartUpgrade,
@@ -42,14 +43,15 @@ export type OnShare = (share: number) => void;
 const RECORDS_PER_REPORT = 500;
 
 /** What each earlier version still lacked in its parts. Versions 2 and 5 lacked only kinds of readings, events and settings;
- *  up to 4 signals stood among the ticks; what is new since 6 may be left out. */
+ *  up to 4 signals stood among the ticks; what is new in 7 may be left out, in 8 mounts may be turned by hand. */
 const UPGRADES: Record<number, readonly PartUpgrade[]> = {
-  1: [withUse, withEngraving, withTrueDemoRing],
-  2: [withEngraving, withTrueDemoRing],
-  3: [withEngraving, withTrueDemoRing],
-  4: [withTrueDemoRing],
-  5: [withTrueDemoRing],
-  6: [],
+  1: [withUse, withEngraving, withTrueDemoRing, withRoomyDemo],
+  2: [withEngraving, withTrueDemoRing, withRoomyDemo],
+  3: [withEngraving, withTrueDemoRing, withRoomyDemo],
+  4: [withTrueDemoRing, withRoomyDemo],
+  5: [withTrueDemoRing, withRoomyDemo],
+  6: [withRoomyDemo],
+  7: [withRoomyDemo],
 };
 
 const LAST_WITH_SIGNAL_TICKS = 4;

@@ -7,6 +7,7 @@ import {
   withEvents,
   withTrueDemoRing,
   withImageCircle,
+  withRoomyDemo,
   withUse,
   type PartUpgrade,
 } from '../core/records/upgrades.ts';
@@ -120,4 +121,9 @@ export const MIGRATIONS: readonly Migration[] = [
   },
   // What it adds may be left out: older pages only must not write over it.
   { version: 8, stores: {} },
+  {
+    version: 9,
+    stores: {},
+    upgrade: (transaction) => rewriteParts(transaction, withRoomyDemo),
+  },
 ];

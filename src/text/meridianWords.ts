@@ -63,16 +63,6 @@ export function meridianReason(
   }
 }
 
-/** Where the limit comes from. */
-export function limitWords(limitH: number, source: 'night' | 'mount' | 'none', f: Format): string {
-  const side = limitH < 0 ? 'before' : 'past';
-  const amount = f.duration(Math.abs(limitH) * 3600);
-  if (source === 'none') return 'No limit is entered, so the flip is placed at the meridian.';
-  return source === 'night'
-    ? `You set the limit at ${amount} ${side} it.`
-    : `The mount’s limit stands ${amount} ${side} it.`;
-}
-
 export const PLAN_START = {
   hint: 'By the site’s clock, as 21:30. Empty: as soon as it is dark and stands high enough.',
   wrong: 'Type a time of the clock, as 21:30, or nothing.',

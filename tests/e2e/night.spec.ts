@@ -136,6 +136,32 @@ test('a tracker’s run: rough pole first, a last check after balance and focus,
   await expect(run(page).getByRole('link', { name: /Pole, last check\s*, done/ })).toBeVisible();
 });
 
+test('the tube before its own tripod: a gap measured by day moves limit and plan, and is taken back', async ({
+  page,
+}) => {
+  await open(page, `${HERON}/meridian`);
+  const reason = page.locator('.reason');
+  await expect(page.getByRole('img', { name: /^From the pole’s side\. / })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^From the east\. .* to the column: \d+ mm$/ })).toBeVisible();
+  await expect(reason).toContainText('From 14 min past it on the margin of 50 mm is used up, camera to the third leg.');
+  await expect(page.getByText(/^Power off, tube held: set the bar/)).toContainText('Measure the gap from');
+  const gap = page.getByRole('textbox', { name: 'The gap there' });
+  await gap.fill('wide');
+  await page.getByRole('button', { name: /^Record this gap/ }).press('Enter');
+  await expect(page.getByRole('alert')).toContainText('number');
+  const expected = Number(await gap.getAttribute('placeholder'));
+  await gap.fill(String(expected + 40));
+  await page.getByRole('button', { name: /^Record this gap/ }).press('Enter');
+  await expect(page.locator('.toast')).toContainText('Gap recorded');
+  // The mount's own limit comes first now.
+  await expect(reason).toContainText('The mount’s limit stands 45 min past it.');
+  await expect(page.getByText('with what your measured gap says: 40 mm more than the drawing')).toBeVisible();
+  await page.reload();
+  await expect(reason).toContainText('The mount’s limit stands 45 min past it.');
+  await page.keyboard.press('u');
+  await expect(reason).toContainText('From 14 min past it');
+});
+
 test('the flip walked through: begun, seen in another tab, held to be done, remembered', async ({ page, context }) => {
   await open(page, `${HERON}/watch?at=2026-11-24T21:10:30.000Z`);
   await expect(sentence(page)).toContainText('Flip now');

@@ -2,7 +2,7 @@
  *  the mount. Frame: x east, y north, z up, origin on the ground under the crossing of the axes; lengths in m.
  *  Source: distances of straight lines less the radii about them. */
 import { RAD_PER_DEG } from '../math/angles.ts';
-import { nearest, type Nearest, type Segment } from '../math/segments.ts';
+import { distanceBetween, nearest, type Nearest, type Segment } from '../math/segments.ts';
 import type { Vec3 } from '../math/vectors.ts';
 import { requirePositive } from '../result.ts';
 import { pose, type FlipState } from './pose.ts';
@@ -90,24 +90,46 @@ export function movingCapsules(
   ];
 }
 
+/** The head between column and tube, for a drawing: it is not reckoned with. */
+export function headCapsules(g: ClearanceGeometry, latDeg: number, at: SkyPose): Capsule[] {
+  const { side } = pose(at.haH, at.decDeg, at.state, latDeg);
+  const crossing: Vec3 = [0, 0, g.pivotHeightM];
+  const [column] = standingCapsules(g, latDeg);
+  const saddle: Vec3 = [g.tubeOffsetM * side[0], g.tubeOffsetM * side[1], g.pivotHeightM + g.tubeOffsetM * side[2]];
+  return [
+    { from: column?.capsule.from ?? crossing, to: crossing, radiusM: HEAD_RADIUS_M },
+    { from: crossing, to: saddle, radiusM: HEAD_RADIUS_M / 2 },
+  ];
+}
+const HEAD_RADIUS_M = 0.045;
+
 export type SkyPose = { haH: number; decDeg: number; state: FlipState };
 
 type Gap = { gapM: number; closest: Closest };
 
-const groundGap = ({ piece, capsule }: Moving): Gap => ({
-  gapM: Math.min(capsule.from[2], capsule.to[2]) - capsule.radiusM,
-  closest: { piece, obstacle: 'ground' },
-});
+const groundM = ({ from, to, radiusM }: Capsule): number => Math.min(from[2], to[2]) - radiusM;
 
 function smallestGap(moving: readonly Moving[], standing: readonly Standing[]): Gap {
-  const all = moving.flatMap((m): Gap[] => [
-    ...standing.map(({ obstacle, capsule }) => ({
-      gapM: nearest(m.capsule, capsule).distance - m.capsule.radiusM - capsule.radiusM,
-      closest: { piece: m.piece, obstacle },
-    })),
-    groundGap(m),
-  ]);
-  return all.reduce((least, one) => (one.gapM < least.gapM ? one : least));
+  let gapM = Number.POSITIVE_INFINITY;
+  let [piece, obstacle]: [Mover, Obstacle] = ['tube', 'ground'];
+  for (const { piece: mover, capsule } of moving) {
+    const groundGapM = groundM(capsule);
+    if (groundGapM < gapM) [gapM, piece, obstacle] = [groundGapM, mover, 'ground'];
+    for (const stand of standing) {
+      const betweenM = distanceBetween(capsule, stand.capsule) - capsule.radiusM - stand.capsule.radiusM;
+      if (betweenM < gapM) [gapM, piece, obstacle] = [betweenM, mover, stand.obstacle];
+    }
+  }
+  return { gapM, closest: { piece, obstacle } };
+}
+
+/** Of tube and camera alone, for searches: at many poses. */
+function tubeGapOf(g: ClearanceGeometry, latDeg: number): (at: SkyPose) => number {
+  const standing = standingCapsules(g, latDeg);
+  return (at) => {
+    const [tube, camera] = movingCapsules(g, latDeg, at);
+    return smallestGap([tube, camera], standing).gapM;
+  };
 }
 
 /** Clearance at any place of the sky. A tube of 80 mm at the vectors' first tripod stays 149 mm clear at the meridian.
@@ -175,15 +197,26 @@ export type LimitSearch = {
   shiftM: number;
 };
 
+/** The first hour angle at which the tube is clear of the margin: `fromH` when it already is, null when it never is. Found to
+ *  a minute. */
+export function firstClearH(g: ClearanceGeometry, latDeg: number, search: LimitSearch): number | null {
+  const { decDeg, state, fromH, toH, marginM, shiftM } = search;
+  const gapAt = tubeGapOf(g, latDeg);
+  for (let haH = fromH; haH <= toH; haH += CLEAR_STEP_H)
+    if (gapAt({ haH, decDeg, state }) + shiftM > marginM) return haH;
+  return null;
+}
+const CLEAR_STEP_H = 1 / 60;
+
 /** The first hour angle at which the tube comes nearer than the margin: `fromH` when it already does, null when it stays
  *  clear. It steps on by what it is clear over the fastest that anything moves, so that no crossing is stepped over. */
 export function firstLimitH(g: ClearanceGeometry, latDeg: number, search: LimitSearch): number | null {
   const { decDeg, state, fromH, toH, marginM, shiftM } = search;
-  const at = clearanceOf(g, latDeg);
+  const gapAt = tubeGapOf(g, latDeg);
   const speed = fastest(g);
   let haH = fromH;
   while (haH <= toH) {
-    const spare = at({ haH, decDeg, state }).clearanceM + shiftM - marginM;
+    const spare = gapAt({ haH, decDeg, state }) + shiftM - marginM;
     if (spare <= 0) return haH;
     haH += Math.max(LEAST_STEP_H, spare / speed);
   }

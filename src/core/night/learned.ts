@@ -4,6 +4,7 @@ import { firstOf } from '../firstOf.ts';
 import { oncePer } from '../once.ts';
 import { median } from '../math/statistics.ts';
 import type { ReadingOf } from '../records/reading.ts';
+import { gapShift, type GapShift } from './meridian/gapShift.ts';
 import { goodInertiaKgM2 } from './goodInertia.ts';
 import { groundMarks, type GroundMarks } from './groundMarks.ts';
 import type { NightRecords } from './nightRecords.ts';
@@ -34,6 +35,8 @@ export type Learned = {
   readonly focus: readonly ReadingOf<'focus'>[];
   /** What a flip of this rig took on earlier nights, the middle of all; null before the first. */
   readonly flipMinutes: number | null;
+  /** What measured gaps of this rig say of its clearance; null before the first. */
+  readonly gapShift: GapShift | null;
   /** The largest inertia about the declination axis that this mount carried with good stars; null before that. */
   readonly goodInertiaKgM2: number | null;
 };
@@ -70,6 +73,7 @@ export const learnedOf = oncePer((records: NightRecords): Learned => {
     focus: () => firstOf(earlier.latest('focus', { subjectId: rig.id }), KEPT_FOCUS).reverse(),
     flipMinutes: () =>
       median(firstOf(earlier.latest('flip', { subjectId: rig.id }), KEPT_FLIPS).map((r) => r.values.minutes)),
+    gapShift: () => gapShift(records),
     goodInertiaKgM2: () => goodInertiaKgM2(known.goodSnapshotIds(), snapshots, rig.mountId),
   });
 });

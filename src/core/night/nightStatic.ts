@@ -13,6 +13,7 @@ import { learnedOf, type Learned } from './learned.ts';
 import type { NightRecords } from './nightRecords.ts';
 import { loadOfRig } from '../rig/payloadOfRig.ts';
 import { planSubs, type Plan } from './plan/plan.ts';
+import { meridianLimit, secondLimitMs, tubeClearance, type MeridianLimit } from './meridian/meridianLimit.ts';
 import { mountFlips, rigNumbers, type RigBalance, type RigNumbers } from '../rig/rigNumbers.ts';
 import { runFor, type Run } from './plan/run.ts';
 import { siteNight, targetNight, type SiteNight, type TargetNight } from './skyOfNight.ts';
@@ -38,6 +39,8 @@ export type NightStatic = {
   load: Load | null;
   run: Run;
   flips: boolean;
+  /** How far past the meridian the tube may run, and what says so. */
+  limit: MeridianLimit;
   limitH: number;
   plan: Plan | null;
   budget: BudgetBase | null;
@@ -48,14 +51,15 @@ function planOf(
   usable: Span | null,
   transitMs: number | null,
   numbers: RigNumbers,
-  { limitH, flipMinutes }: { limitH: number; flipMinutes: number },
+  { limit: { limitH, tube }, flipMinutes }: { limit: MeridianLimit; flipMinutes: number },
 ): Plan | null {
   // The eye takes no subs.
   if (!usable || numbers.eyepiece) return null;
   const startMs = entry.startUtc === null ? usable.fromMs : Math.max(usable.fromMs, Date.parse(entry.startUtc));
   return planSubs({
     startMs,
-    endMs: usable.toMs,
+    // What comes after a second limit is not this side's any more.
+    endMs: Math.min(usable.toMs, secondLimitMs(tube, transitMs) ?? usable.toMs),
     subS: entry.subS,
     gapS: entry.gapS,
     count: entry.count,
@@ -63,6 +67,7 @@ function planOf(
     limitH,
     earliestFlipH: numbers.mount?.earliestFlipH ?? 0,
     flipMinutes,
+    clearAfterH: tube?.clearAfterH ?? 0,
     strategy: entry.strategy,
   });
 }
@@ -110,18 +115,26 @@ export const nightStatic = oncePer((records: NightRecords): NightStatic => {
     load: loadOfRig(numbers, records.schools.loadShare, learned.goodInertiaKgM2),
     run: runFor(numbers.mount, numbers.eyepiece !== null),
     flips: mountFlips(numbers.mount),
-    ...planPart(aim, numbers, flipMinutesOf(learned, numbers)),
+    ...planPart(records, aim, numbers, learned),
     budget: budgetBase(records, numbers, aim.targetSky?.ofDate.decDeg ?? 0, aim.entry?.subS ?? SUB_WITHOUT_PLAN_S),
   };
 });
 
 /** The night's limit before the mount's own, and the subs laid around it. */
 function planPart(
+  { site }: NightRecords,
   { entry, usable, targetSky }: ReturnType<typeof targetPart>,
   numbers: RigNumbers,
-  flipMinutes: number,
+  learned: Learned,
 ) {
-  const limitH = entry?.limitH ?? numbers.mount?.pastMeridianLimitH ?? 0;
+  const flipMinutes = flipMinutesOf(learned, numbers);
+  const tube = tubeClearance(numbers, site.latDeg, targetSky?.ofDate.decDeg ?? null, learned.gapShift);
+  const limit = meridianLimit(entry, numbers.mount?.pastMeridianLimitH ?? null, tube);
+  const { limitH } = limit;
   const transitMs = targetSky?.transit.transitMs ?? null;
-  return { limitH, plan: entry ? planOf(entry, usable, transitMs, numbers, { limitH, flipMinutes }) : null };
+  return {
+    limit,
+    limitH,
+    plan: entry ? planOf(entry, usable, transitMs, numbers, { limit, flipMinutes }) : null,
+  };
 }

@@ -15,7 +15,6 @@ const OF_ITS_OWN_NIGHT = [
   'guiding',
   'backlash',
   'pointingMiss',
-  'gap',
   'retract',
 ] as const;
 /** Kinds that other nights may ask for. */

@@ -44,6 +44,15 @@ export const withTrueDemoRing: PartUpgrade = (part) => {
   return { ...part, finder: { ...finder, rings: [{ arcmin: 65, year: 2008 }] } };
 };
 
+/** The demo's column ended so high that no tube of its length cleared it. What a user entered stays. */
+export const withRoomyDemo: PartUpgrade = (part) => {
+  const geometry = part['geometry'];
+  if (part['id'] === 'demo-heron-tripod' && part['columnRadiusM'] === 0.09) return { ...part, columnRadiusM: 0.06 };
+  if (part['id'] !== 'demo-heron-mount' || typeof geometry !== 'object' || geometry === null) return part;
+  if ((geometry as Loose)['columnTopDropM'] !== 0.15) return part;
+  return { ...part, geometry: { ...geometry, columnTopDropM: 0.26 } };
+};
+
 /** A list of parts or of snapshots with every part upgraded; anything else is left for the validation to name. */
 export function upgradeParts(rows: unknown, upgrade: PartUpgrade): unknown {
   if (!Array.isArray(rows)) return rows;

@@ -3,13 +3,16 @@ import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { clockChangeWords } from '../../text/eventWords.ts';
 import type { Format } from '../../text/format.ts';
-import { flipViewWords, limitWords, meridianReason, meridianSentence } from '../../text/meridianWords.ts';
+import { limitWords } from '../../text/clearanceWords.ts';
+import { flipViewWords, meridianReason, meridianSentence } from '../../text/meridianWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { FlipView } from '../../ui/instruments/FlipView.tsx';
-import { isAfterFlip, meridianModel, type MeridianModel } from './model.ts';
+import { Approach } from './Approach.tsx';
+import { isAfterFlip, meridianModel } from './model.ts';
 import { PlanForm } from './PlanForm.tsx';
+import { WorstPose } from './WorstPose.tsx';
 
 function Attitude({ label }: { label: string }) {
   const night = useNight();
@@ -48,52 +51,69 @@ function NowFigures() {
 }
 
 /** What the reason speaks of; null without a target. */
-function aboutOf(night: NightStatic, limitSource: MeridianModel['limitSource'], format: Format) {
+function aboutOf(night: NightStatic, format: Format) {
   if (!night.targetSky) return null;
   const { transitMs, altDeg, side } = night.targetSky.transit;
-  const { limitH } = night;
+  const { limitH, source, tube } = night.limit;
   const limited = night.flips && night.plan !== null;
-  return { transitMs, altDeg, side, limitH, limitSource: limited ? limitWords(limitH, limitSource, format) : '' };
+  return {
+    transitMs,
+    altDeg,
+    side,
+    limitH,
+    limitSource: limited ? limitWords(limitH, source, tube?.closest ?? null, format) : '',
+  };
+}
+
+/** Subs, the hours that can be used, and what the clock does in them. */
+function Figures() {
+  const night = useNight();
+  const { format } = useShared();
+  const model = meridianModel(night);
+  const change = night.sky.clockChange;
+  return (
+    <div>
+      <NowFigures />
+      {night.plan && (
+        <FigureList
+          figures={[
+            { name: 'Subs before', value: String(model.before) },
+            { name: 'Subs after', value: String(model.after) },
+            { name: 'Light in all', value: format.duration(model.integrationS) },
+          ]}
+        />
+      )}
+      {night.usable && (
+        <p>
+          Dark and high enough from <strong className="figures">{format.clock(night.usable.fromMs)}</strong> to{' '}
+          <strong className="figures">{format.clock(night.usable.toMs)}</strong>.
+          {night.targetSky?.transit.circumpolar === true && ' It never sets here.'}
+        </p>
+      )}
+      {change && <p>{clockChangeWords(format.clock(change.utcMs), change.minutes)}</p>}
+    </div>
+  );
 }
 
 export function MeridianBench() {
   const night = useNight();
   const { format } = useShared();
-  const model = meridianModel(night);
-  const sentence = meridianSentence(model.saying, format);
-  const transit = night.targetSky?.transit;
-  const about = aboutOf(night, model.limitSource, format);
-  const change = night.sky.clockChange;
+  const { saying } = meridianModel(night);
+  const sentence = meridianSentence(saying, format);
+  const { tube } = night.limit;
   return (
     <BenchLayout
       title="Meridian"
       sentence={sentence}
-      reason={meridianReason(model.saying, format, about)}
-      instrumentName="The mount from behind"
+      reason={meridianReason(saying, format, aboutOf(night, format))}
+      instrumentName="The mount"
+      instrument={tube ? <Approach tube={tube} label={plain(sentence)} /> : undefined}
     >
       <div className="dial-row">
-        {night.target && <Attitude label={plain(sentence)} />}
-        <div>
-          <NowFigures />
-          {night.plan && (
-            <FigureList
-              figures={[
-                { name: 'Subs before', value: String(model.before) },
-                { name: 'Subs after', value: String(model.after) },
-                { name: 'Light in all', value: format.duration(model.integrationS) },
-              ]}
-            />
-          )}
-          {night.usable && (
-            <p>
-              Dark and high enough from <strong className="figures">{format.clock(night.usable.fromMs)}</strong> to{' '}
-              <strong className="figures">{format.clock(night.usable.toMs)}</strong>.
-              {transit?.circumpolar === true && ' It never sets here.'}
-            </p>
-          )}
-          {change && <p>{clockChangeWords(format.clock(change.utcMs), change.minutes)}</p>}
-        </div>
+        {night.target && !tube && <Attitude label={plain(sentence)} />}
+        <Figures />
       </div>
+      {tube && <WorstPose tube={tube} />}
       {!night.records.fromSnapshot && night.entry && !night.numbers.eyepiece && (
         <PlanForm key={night.records.night.id} />
       )}

@@ -71,7 +71,7 @@ export function PlanForm() {
               label="Limit past the meridian"
               kind="hours"
               system={format.system}
-              hint="Hours; empty = the mount’s own; minus = the tube must flip before."
+              hint="Hours; minus = the tube must flip before. The earliest of this, the mount’s own and the clearance counts."
             />
           )}
           {night.flips && (

@@ -5,8 +5,6 @@ import type { MeridianSaying } from '../../text/meridianWords.ts';
 
 export type MeridianModel = {
   saying: MeridianSaying;
-  /** Where the limit comes from. */
-  limitSource: 'night' | 'mount' | 'none';
   before: number;
   after: number;
   integrationS: number;
@@ -35,10 +33,8 @@ function sayingOf(night: NightStatic): MeridianSaying {
 
 export function meridianModel(night: NightStatic): MeridianModel {
   const subs = night.plan?.subs ?? [];
-  const ownLimit = night.entry?.limitH ?? null;
   return {
     saying: sayingOf(night),
-    limitSource: ownLimit !== null ? 'night' : night.numbers.mount?.pastMeridianLimitH == null ? 'none' : 'mount',
     before: subs.filter((s) => s.side === 'before').length,
     after: subs.filter((s) => s.side === 'after').length,
     integrationS: night.plan?.integrationS ?? 0,

@@ -62,6 +62,13 @@ describe('the backup file', () => {
     expect(writeBackup(read.value).join('')).to.equal(text);
   });
 
+  it('reads a file of every version that there was', () => {
+    for (let version = 1; version < BACKUP_VERSION; version += 1) {
+      const read = readBackup(text.replace(`"version":${BACKUP_VERSION}`, `"version":${version}`));
+      expect(read.ok, String(version)).to.equal(true);
+    }
+  });
+
   it('reads a file of version 3: a finder’s one ring becomes the first of several', () => {
     type Loose = Record<string, unknown>;
     const file = JSON.parse(text) as { parts: Loose[]; snapshots: { parts: Loose[] }[] };

@@ -18,6 +18,8 @@ export type PlanInput = {
   /** From when on the mount agrees to go over, hours past the meridian. */
   earliestFlipH: number;
   flipMinutes: number;
+  /** Past the meridian from when on the flipped tube is clear, hours. */
+  clearAfterH: number;
   strategy: FlipStrategy;
 };
 
@@ -76,8 +78,10 @@ export function planSubs(input: PlanInput): Plan {
   if (limitMs === null || input.transitMs === null || limitMs >= input.endMs) {
     return finish(fillSubs(input, input.startMs, input.endMs, 'before', most), none, input.subS);
   }
+  const clearMs = input.clearAfterH > 0 ? input.transitMs + input.clearAfterH * hourMs : input.startMs;
   if (limitMs <= input.startMs) {
-    return finish(fillSubs(input, input.startMs, input.endMs, 'after', most), none, input.subS);
+    const fromMs = Math.max(input.startMs, clearMs);
+    return finish(fillSubs(input, fromMs, input.endMs, 'after', most), none, input.subS);
   }
   const earliestMs = input.transitMs + Math.min(input.earliestFlipH, input.limitH) * hourMs;
   const upToLimit = fillSubs(input, input.startMs, limitMs, 'before', most);
@@ -85,7 +89,7 @@ export function planSubs(input: PlanInput): Plan {
   if (input.strategy === 'stopAtLimit') return finish(before, { flip: null, limitMs, stopsAtLimit: true }, input.subS);
   if (before.length === most) return finish(before, { ...none, limitMs }, input.subS);
   const flipStartMs = Math.max(before.at(-1)?.endMs ?? input.startMs, earliestMs);
-  const flipEndMs = flipStartMs + input.flipMinutes * MS_PER_MINUTE;
+  const flipEndMs = Math.max(flipStartMs + input.flipMinutes * MS_PER_MINUTE, clearMs);
   const after = fillSubs(input, flipEndMs, input.endMs, 'after', most - before.length);
   return finish(
     [...before, ...after],

@@ -1,6 +1,7 @@
 /** The pieces of a rig as its drawing wants them: where they are, how large, and whether that is a guess. */
 import type { Part } from '../../../core/records/part.ts';
 import type { Placed, Rig } from '../../../core/records/rig.ts';
+import { weightRadiusM } from '../../../core/rig/clearanceOfRig.ts';
 import { isGuess } from '../../../core/rig/rigMasses.ts';
 import type { DrawnPiece, RigAxis } from '../../../ui/instruments/RigDrawing.tsx';
 
@@ -12,9 +13,6 @@ const PLATE = { along: 0.12, across: 0.01 };
 
 type Half = DrawnPiece['halfM'];
 const half = (fromAxis: number, along: number, sideways: number): Half => ({ fromAxis, along, sideways });
-
-/** A weight is as thick as it says; its radius grows with its mass. */
-const weightRadiusM = (massKg: number): number => 0.025 + 0.018 * Math.sqrt(massKg);
 
 function halfOf(part: Part): Half {
   switch (part.kind) {

@@ -1,0 +1,50 @@
+/** The pose of tonight's plan in which the tube comes nearest to what stands: to be set by hand in daylight, and measured. */
+import { wrap12 } from '../../math/angles.ts';
+import { clearanceOf, type Clearance, type SkyPose } from '../../mount/clearance.ts';
+import { oncePer } from '../../once.ts';
+import { hourAngleH } from '../../sky/horizontal.ts';
+import { MS_PER_MINUTE } from '../../time/utc.ts';
+import type { NightStatic } from '../nightStatic.ts';
+
+const STEP_MS = 2 * MS_PER_MINUTE;
+const DEG_PER_HOUR = 15;
+
+export type WorstPose = SkyPose & {
+  timeMs: number;
+  /** By the model and what measured gaps add to it. */
+  clearanceM: number;
+  closest: Clearance['closest'];
+  barClearanceM: number;
+  barClosest: Clearance['barClosest'];
+};
+
+/** How far the tube's end of the bar stands below the level, degrees; negative = above. On the meridian the bar is level,
+ *  before the flip the tube sinks with the hour angle, after it rises. */
+export function tubeBelowLevelDeg({ haH, state }: Pick<SkyPose, 'haH' | 'state'>): number {
+  return (state === 'beforeFlip' ? 1 : -1) * DEG_PER_HOUR * haH;
+}
+
+/** Null for mounts that never flip, rigs without their parts, and nights without subs. */
+export const worstPose = oncePer((night: NightStatic): WorstPose | null => {
+  const { plan, targetSky, limit, records } = night;
+  const { tube } = limit;
+  if (!plan || !targetSky || !tube) return null;
+  const { latDeg, lonDeg } = records.site;
+  const { raDeg, decDeg } = targetSky.ofDate;
+  const at = clearanceOf(tube.geometry, latDeg);
+  const shiftM = tube.shift?.shiftM ?? 0;
+  const poses = plan.subs.flatMap(({ startMs, endMs, side }): WorstPose[] => {
+    const steps = Math.max(1, Math.ceil((endMs - startMs) / STEP_MS));
+    return Array.from({ length: steps + 1 }, (_, i) => {
+      const timeMs = startMs + ((endMs - startMs) * i) / steps;
+      const state = side === 'before' ? 'beforeFlip' : 'afterFlip';
+      const pose: SkyPose = { haH: wrap12(hourAngleH(timeMs, lonDeg, raDeg)), decDeg, state };
+      const found = at(pose);
+      return { ...pose, ...found, clearanceM: found.clearanceM + shiftM, timeMs };
+    });
+  });
+  return poses.reduce<WorstPose | null>(
+    (least, one) => (least === null || one.clearanceM < least.clearanceM ? one : least),
+    null,
+  );
+});

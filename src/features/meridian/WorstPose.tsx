@@ -1,0 +1,74 @@
+import { Button } from 'react-bootstrap';
+import { z } from 'zod';
+import type { TubeClearance } from '../../core/night/meridian/meridianLimit.ts';
+import { worstPose } from '../../core/night/meridian/worstPose.ts';
+import { RecordForm } from '../../session/RecordForm.tsx';
+import { useNight, useShared } from '../../session/session.ts';
+import { useRecord } from '../../session/useRecord.ts';
+import { CLEAR, HAND_BREADTH_M, measureWords, poseReason, poseSentence } from '../../text/clearanceWords.ts';
+import { QuantityField } from '../../ui/form/Fields.tsx';
+import { Said } from '../../ui/Said.tsx';
+
+type Fields = { gapM: number | null };
+const schema = z.object({ gapM: z.number().min(0).max(2) });
+
+/** The pose that comes nearest tonight, set by hand in daylight and measured once: it calibrates the night. */
+export function WorstPose({ tube }: { tube: TubeClearance }) {
+  const night = useNight();
+  const { format } = useShared();
+  const record = useRecord();
+  const pose = worstPose(night);
+  const { rig, fromSnapshot } = night.records;
+  if (!pose || fromSnapshot) return null;
+  const { haH, decDeg, state } = pose;
+  const readingOf = (gapM: number) =>
+    ({
+      step: 'meridian',
+      subject: { type: 'rig', id: rig.id },
+      kind: 'gap',
+      values: { haH, decDeg, state, gapM },
+    }) as const;
+  const said = (gapM: number): string => `Gap recorded: ${format.quantity(gapM, 'barLength')}.`;
+  return (
+    <div className="section">
+      <h2>{CLEAR.title}</h2>
+      <p>
+        <Said said={poseSentence(pose, format)} />
+      </p>
+      <p className="soft">{poseReason(pose, tube.shift, format)}</p>
+      <RecordForm<Fields, z.infer<typeof schema>>
+        title={CLEAR.gap}
+        button={CLEAR.record}
+        schema={schema}
+        defaults={{ gapM: null }}
+        toReading={({ gapM }) => ({ reading: readingOf(gapM), said: said(gapM) })}
+      >
+        <QuantityField
+          name="gapM"
+          label={CLEAR.gap}
+          kind="barLength"
+          system={format.system}
+          expected={Math.max(0, pose.clearanceM)}
+          hint={CLEAR.gapHint}
+        />
+      </RecordForm>
+      <Button
+        variant="outline"
+        className="mt-2"
+        onClick={() => void record(readingOf(HAND_BREADTH_M), said(HAND_BREADTH_M))}
+      >
+        {CLEAR.hand}, {format.quantity(HAND_BREADTH_M, 'barLength')}
+      </Button>
+      {tube.unmeasured.length > 0 && (
+        <>
+          <h2>{CLEAR.measure}</h2>
+          <ul className="advice">
+            {tube.unmeasured.map((what) => (
+              <li key={what}>{measureWords(what)}</li>
+            ))}
+          </ul>
+        </>
+      )}
+    </div>
+  );
+}

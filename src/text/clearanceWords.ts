@@ -1,0 +1,94 @@
+/** Words of the tube and what it comes near to. */
+import type { Closest, Mover, Obstacle } from '../core/mount/clearance.ts';
+import { tubeBelowLevelDeg, type WorstPose } from '../core/night/meridian/worstPose.ts';
+import type { GapShift } from '../core/night/meridian/gapShift.ts';
+import type { LimitSource } from '../core/night/meridian/meridianLimit.ts';
+import type { Unmeasured } from '../core/rig/clearanceOfRig.ts';
+import type { Format } from './format.ts';
+import type { Said } from './said.ts';
+
+const MOVERS: Record<Mover, string> = { tube: 'tube', camera: 'camera', bar: 'bar and weights' };
+const OBSTACLES: Record<Obstacle, string> = {
+  column: 'the column',
+  leg0: 'the first leg',
+  leg1: 'the second leg',
+  leg2: 'the third leg',
+  ground: 'the ground',
+};
+
+/** `the camera to the third leg` */
+export const pairWords = ({ piece, obstacle }: Closest): string => `${MOVERS[piece]} to ${OBSTACLES[obstacle]}`;
+
+/** `Camera to the third leg: 84 mm`; an overlap is told as one. */
+export function gapWords(closest: Closest, gapM: number, f: Format): string {
+  const pair = pairWords(closest);
+  const name = pair.charAt(0).toUpperCase() + pair.slice(1);
+  return gapM > 0 ? `${name}: ${f.quantity(gapM, 'barLength')}` : `${name}: they touch`;
+}
+
+export const CLEAR = {
+  views: { pole: 'From the pole’s side', east: 'From the east' },
+  now: 'Nearest now',
+  title: 'Try the worst pose by day',
+  gap: 'The gap there',
+  gapHint: 'With a ruler between the two, at its narrowest.',
+  record: 'Record this gap',
+  hand: 'A hand’s breadth fits',
+  measure: 'What to measure',
+  map: 'Where the tube may be',
+} as const;
+
+/** After the flip a target that never sets may bring the tube down again on the other side. */
+export const secondLimitWords = (timeMs: number, f: Format): string =>
+  `After the flip the tube stays clear until ${f.clock(timeMs)}: no sub is planned beyond.`;
+
+/** A hand held flat, thumb beside it. */
+export const HAND_BREADTH_M = 0.09;
+
+/** How the pose is set by hand, power off. */
+export function poseSentence(pose: WorstPose, f: Format): Said {
+  const below = tubeBelowLevelDeg(pose);
+  const bar =
+    Math.abs(below) < 1
+      ? 'the **bar level**'
+      : `the bar so that the **tube’s end stands ${f.quantity(Math.abs(below), 'angleDeg', 0)} ${below > 0 ? 'below' : 'above'} the level**`;
+  const side = (pose.state === 'beforeFlip') === Math.abs(pose.haH) < 6 ? 'west' : 'east';
+  return `Power off, tube held: set ${bar}, tube on the ${side} side, declination **${f.quantity(pose.decDeg, 'angleDeg', 0)}**. Measure the gap from ${pairWords(pose.closest)}.`;
+}
+
+export function poseReason(pose: WorstPose, shift: GapShift | null, f: Format): string {
+  const when = `So it comes nearest tonight, at ${f.clock(pose.timeMs)}: ${gapWords(pose.closest, pose.clearanceM, f)}`;
+  if (shift === null) return `${when} by the measures of your rig. Nobody has measured it yet.`;
+  const amount = f.quantity(Math.abs(shift.shiftM), 'barLength');
+  const word = shift.shiftM < 0 ? 'less' : 'more';
+  return `${when}, with what ${shift.count === 1 ? 'your measured gap says' : `${shift.count} measured gaps say`}: ${amount} ${word} than the drawing.`;
+}
+
+const MEASURES: Record<Unmeasured, string> = {
+  axes: 'From the ground up to where the axes cross; from there level to the column’s middle; and down to where the column ends. In Kit, with the mount.',
+  tripod:
+    'The hub’s height, the column’s and a leg’s thickness, a foot’s distance from the middle. In Kit, with the tripod.',
+  tube: 'From the saddle’s middle to the front and to the back, focuser out; and across. In Kit, with the tube.',
+  place: 'From the polar axis to the tube’s middle line. In Kit, on the rig’s drawing.',
+};
+export const measureWords = (what: Unmeasured): string => MEASURES[what];
+
+/** What decides how far it runs. */
+export function limitWords(limitH: number, source: LimitSource, closest: Closest | null, f: Format): string {
+  const amount = f.duration(Math.abs(limitH) * 3600);
+  const side = limitH < 0 ? 'before' : 'past';
+  switch (source) {
+    case 'night':
+      return `You set the limit at ${amount} ${side} it.`;
+    case 'mount':
+      return `The mount’s limit stands ${amount} ${side} it.`;
+    case 'clearance':
+      return closest === null
+        ? `The tube stays clear until ${amount} past it.`
+        : `From ${amount} past it on the margin of 50 mm is used up, ${pairWords(closest)}.`;
+    case 'clear':
+      return 'The tube stays clear all the way: nothing else limits it.';
+    case 'unmeasured':
+      return 'How far the tube may run is a guess, so the flip is placed at the meridian: measure the worst pose.';
+  }
+}

@@ -1,0 +1,204 @@
+/** How far the tube may run: what says so, what a measured gap changes, and the pose to try by day. */
+import { expect } from 'chai';
+import fc from 'fast-check';
+import { clearanceOf } from '../../../../src/core/mount/clearance.ts';
+import { meridianLimit, tubeClearance } from '../../../../src/core/night/meridian/meridianLimit.ts';
+import { tubeBelowLevelDeg, worstPose } from '../../../../src/core/night/meridian/worstPose.ts';
+import { pose } from '../../../../src/core/mount/pose.ts';
+import type { Part } from '../../../../src/core/records/part.ts';
+import type { PlanEntry } from '../../../../src/core/records/night.ts';
+import { clearanceOfRig, weightRadiusM } from '../../../../src/core/rig/clearanceOfRig.ts';
+import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
+import { finite, holds } from '../../../support/properties.ts';
+import { changed, night } from '../../../support/nights.ts';
+import { parts, reading, rigs, snapshotOf } from '../../../support/records.ts';
+
+const heron = rigs.find((r) => r.name === 'Heron')!;
+const LAT = 40.33;
+const numbers = rigNumbers(heron, parts);
+const entry = (limitH: number | null) => ({ limitH }) as PlanEntry;
+
+describe('the limit past the meridian', () => {
+  const tube = tubeClearance(numbers, LAT, 56.6, null)!;
+  const clear = { ...tube, limitH: null, closest: null };
+  const guessed = { ...tube, trusted: false };
+
+  it('is the earliest of what night, mount and clearance allow, and says whose it is', () => {
+    const of = (night: number | null, mount: number | null, with_ = tube) => {
+      const { source, limitH } = meridianLimit(entry(night), mount, with_);
+      return [source, Number(limitH.toFixed(2))];
+    };
+    expect(tube.limitH!).to.be.within(0.1, 0.4);
+    expect(of(null, 0.75)).to.deep.equal(['clearance', Number(tube.limitH!.toFixed(2))]);
+    expect(of(0.1, 0.75)).to.deep.equal(['night', 0.1]);
+    expect(of(-0.5, null)).to.deep.equal(['night', -0.5]);
+    expect(of(null, 0.05)).to.deep.equal(['mount', 0.05]);
+    expect(of(null, 0.75, clear)).to.deep.equal(['mount', 0.75]);
+    expect(of(null, null, clear)).to.deep.equal(['clear', 6]);
+  });
+
+  it('a clearance that was never measured shortens the run and never lengthens it', () => {
+    const late = { ...guessed, limitH: 2 };
+    expect(meridianLimit(entry(null), null, late)).to.include({ source: 'unmeasured', limitH: 0 });
+    expect(meridianLimit(null, null, null)).to.include({ source: 'unmeasured', limitH: 0 });
+    expect(meridianLimit(entry(null), 0.75, late)).to.include({ source: 'mount', limitH: 0.75 });
+    expect(meridianLimit(entry(null), 0.75, guessed).source).to.equal('clearance');
+  });
+
+  it('knows what of the rig a tape has told', () => {
+    const of = (change: object, kind: string) =>
+      clearanceOfRig(
+        rigNumbers(
+          heron,
+          parts.map((p) => (p.kind === kind ? { ...p, ...change } : p)),
+        ),
+        LAT,
+      )!.unmeasured;
+    expect(clearanceOfRig(numbers, LAT)!.unmeasured).to.deep.equal([]);
+    expect(of({ geometry: null }, 'mount')).to.deep.equal(['axes']);
+    expect(of({ massBasis: 'assumed' }, 'support')).to.deep.equal(['tripod']);
+    expect(of({ massBasis: 'assumed' }, 'tube')).to.deep.equal(['tube']);
+    expect(of({ mountKind: 'forkOnWedge' }, 'camera')).to.deep.equal([]);
+    expect(clearanceOfRig(rigNumbers(heron, changed('demo-heron-mount', { mountKind: 'forkOnWedge' })), LAT)).to.equal(
+      null,
+    );
+    const loose = { ...heron, placed: heron.placed.map((p) => ({ ...p, placeBasis: 'assumed' as const })) };
+    expect(clearanceOfRig(rigNumbers(loose, parts), LAT)!.unmeasured).to.deep.equal(['place']);
+  });
+
+  it('takes the tube where it lies, the camera as far as it reaches, the bar to its end and its widest weight', () => {
+    const { geometry } = clearanceOfRig(numbers, LAT)!;
+    const placed = heron.placed.find((p) => p.partId === heron.imagingTubeId)!;
+    const { tube: part, camera } = numbers;
+    expect(geometry.tubeOffsetM).to.equal(placed.fromRaAxisM);
+    expect(geometry.tubeFrontM).to.be.closeTo(part!.frontM + placed.alongTubeM, 1e-12);
+    const cameraAt = heron.placed.find((p) => p.partId === heron.cameraId)!;
+    const endM = -cameraAt.alongTubeM + camera!.lengthM / 2;
+    expect(geometry.tubeBackM + geometry.cameraLengthM).to.be.closeTo(endM, 1e-12);
+    const weights = numbers.masses.weights.map((w) => weightRadiusM(w.massKg));
+    expect(geometry.barRadiusM).to.equal(Math.max(...weights));
+    expect(weightRadiusM(5)).to.be.closeTo(0.065, 0.001);
+    expect(() => weightRadiusM(0)).to.throw(RangeError, 'massKg');
+    const slid = {
+      ...heron,
+      placed: heron.placed.map((p) => (p === placed ? { ...p, alongTubeM: placed.alongTubeM + 0.1 } : p)),
+    };
+    const after = clearanceOfRig(rigNumbers(slid, parts), LAT)!.geometry;
+    expect(after.tubeFrontM - geometry.tubeFrontM).to.be.closeTo(0.1, 1e-12);
+    expect(after.tubeBackM - geometry.tubeBackM).to.be.closeTo(-0.1, 1e-12);
+  });
+});
+
+describe('the worst pose of the night', () => {
+  it('is the nearest of all subs on both sides, none nearer', () => {
+    const one = night();
+    const worst = worstPose(one)!;
+    const { latDeg } = one.records.site;
+    const at = clearanceOf(one.limit.tube!.geometry, latDeg);
+    expect(at(worst).clearanceM).to.be.closeTo(worst.clearanceM, 1e-12);
+    for (const { startMs, side } of one.plan!.subs) {
+      const haH = ((startMs - one.targetSky!.transit.transitMs) / 3_600_000) * 1.0027379;
+      const state = side === 'before' ? 'beforeFlip' : 'afterFlip';
+      expect(at({ haH, decDeg: worst.decDeg, state }).clearanceM).to.be.greaterThan(worst.clearanceM - 1e-3);
+    }
+    expect(worstPose(night({ targetId: null }))).to.equal(null);
+  });
+
+  it('tells how far the tube’s end stands below the level, as the bar really leans', () => {
+    for (const state of ['beforeFlip', 'afterFlip'] as const)
+      for (const haH of [-4, -0.5, 0, 1, 3]) {
+        // The bar leans in the plane across the polar axis: what sinks is the lean times the cosine of the latitude.
+        const sinks = -pose(haH, 30, state, LAT).side[2] / Math.cos((LAT * Math.PI) / 180);
+        const below = tubeBelowLevelDeg({ haH, state });
+        expect(Math.sin((below * Math.PI) / 180), `${state} ${haH}`).to.be.closeTo(sinks, 1e-9);
+      }
+  });
+
+  it('a measured gap shifts the night, by what it was more than the drawing of its day', () => {
+    const before = night();
+    const worst = worstPose(before)!;
+    const { haH, decDeg, state } = worst;
+    const values = { haH, decDeg, state, gapM: worst.clearanceM + 0.03 };
+    const after = night({
+      snapshots: [snapshotOf()],
+      readings: [reading('gap', values, { subject: { type: 'rig', id: heron.id } })],
+    });
+    expect(after.limit.tube!.shift).to.deep.include({ count: 1 });
+    expect(after.limit.tube!.shift!.shiftM).to.be.closeTo(0.03, 1e-9);
+    expect(after.limit.tube!.trusted).to.equal(true);
+    expect(after.limit.tube!.limitH!).to.be.greaterThan(before.limit.tube!.limitH! + 0.2);
+    expect(worstPose(after)!.clearanceM).to.be.greaterThan(worst.clearanceM);
+    // Measured with another tube, it says the same of the axes: what that tube's drawing was off by.
+    const longer = (backM: number) => (rig: typeof heron) => ({
+      ...rig,
+      placed: rig.placed.map((p) => (p.partId === rig.imagingTubeId ? { ...p, alongTubeM: p.alongTubeM - backM } : p)),
+    });
+    const then = night({
+      snapshots: [snapshotOf({}, 's1', longer(0.05))],
+      readings: [reading('gap', values, { subject: { type: 'rig', id: heron.id } })],
+    });
+    const drawnThen = clearanceOf(clearanceOfRig(rigNumbers(longer(0.05)(heron), parts), LAT)!.geometry, LAT)(worst);
+    expect(then.limit.tube!.shift!.shiftM).to.be.closeTo(values.gapM - drawnThen.clearanceM, 1e-9);
+  });
+});
+
+describe('no sub stands where the tube is not clear', () => {
+  const wish = fc.record({
+    latDeg: fc.constantFrom(40.33, 55, -22.75),
+    decJ2000Deg: finite(-60, 85),
+    raJ2000Deg: finite(0, 359),
+    date: fc.constantFrom('2026-11-24', '2026-02-10', '2026-09-05'),
+    strategy: fc.constantFrom(
+      'endOfCrossingSub' as const,
+      'asLateAsAllowed' as const,
+      'asSoonAsAllowed' as const,
+      'stopAtLimit' as const,
+    ),
+    subS: fc.constantFrom(60, 300, 900),
+    columnTopDropM: finite(0.15, 0.4),
+    tubeBackM: finite(0.1, 0.6),
+    axisForwardM: finite(0, 0.2),
+    limitH: fc.option(finite(-0.5, 4)),
+  });
+
+  it('under any strategy, place, target, tube and tripod, on both sides of the meridian', () => {
+    const seen = { before: 0, after: 0, second: 0 };
+    holds(
+      fc.property(wish, (w) => {
+        const all = parts.map((p): Part => {
+          if (p.kind === 'tube') return { ...p, backM: w.tubeBackM };
+          if (p.kind !== 'mount' || p.geometry === null) return p;
+          const { columnTopDropM, axisForwardM } = w;
+          return { ...p, pastMeridianLimitH: null, geometry: { ...p.geometry, columnTopDropM, axisForwardM } };
+        });
+        const one = night({
+          date: w.date,
+          site: { latDeg: w.latDeg },
+          parts: all,
+          target: { raJ2000Deg: w.raJ2000Deg, decJ2000Deg: w.decJ2000Deg },
+          plan: { strategy: w.strategy, subS: w.subS, limitH: w.limitH },
+        });
+        const { plan, targetSky } = one;
+        const tube = one.limit.tube!;
+        if (!plan || !targetSky) return;
+        if (tube.secondLimitH !== null) seen.second += 1;
+        const at = clearanceOf(tube.geometry, w.latDeg);
+        const { transitMs } = targetSky.transit;
+        const { decDeg } = targetSky.ofDate;
+        for (const { startMs, endMs, side } of plan.subs)
+          for (const timeMs of [startMs, (startMs + endMs) / 2, endMs]) {
+            const haH = ((timeMs - transitMs) / 3_600_000) * 1.0027379;
+            // Before the meridian nothing limits the tube yet, after half a day it is another night's target.
+            if (side === 'before' && haH < 0) continue;
+            seen[side] += 1;
+            const state = side === 'before' ? 'beforeFlip' : 'afterFlip';
+            expect(at({ haH, decDeg, state }).clearanceM, `${side} ${haH.toFixed(3)}`).to.be.greaterThan(0.0499);
+          }
+      }),
+      120,
+    );
+    expect(seen.before).to.be.greaterThan(300);
+    expect(seen.after).to.be.greaterThan(1000);
+    expect(seen.second).to.be.greaterThan(10);
+  });
+});
