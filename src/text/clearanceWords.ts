@@ -1,6 +1,7 @@
 /** Words of the tube and what it comes near to. */
 import type { Closest, Mover, Obstacle } from '../core/mount/clearance.ts';
 import { tubeBelowLevelDeg, type WorstPose } from '../core/night/meridian/worstPose.ts';
+import type { FlipState } from '../core/mount/pose.ts';
 import type { GapShift } from '../core/night/meridian/gapShift.ts';
 import type { LimitSource } from '../core/night/meridian/meridianLimit.ts';
 import type { Unmeasured } from '../core/rig/clearanceOfRig.ts';
@@ -30,13 +31,19 @@ export const CLEAR = {
   views: { pole: 'From the pole’s side', east: 'From the east' },
   now: 'Nearest now',
   title: 'Try the worst pose by day',
+  measured: 'Measured by day',
   gap: 'The gap there',
   gapHint: 'With a ruler between the two, at its narrowest.',
   record: 'Record this gap',
   hand: 'A hand’s breadth fits',
   measure: 'What to measure',
   map: 'Where the tube may be',
+  mapMissing: 'The map could not be reckoned. Reload to try again.',
 } as const;
+
+/** What the map shows. */
+export const mapWords = (state: FlipState): string =>
+  `${state === 'beforeFlip' ? 'Before' : 'After'} the flip: amber = nearer than the margin, dark = it touches; the bar is tonight’s target.`;
 
 /** After the flip a target that never sets may bring the tube down again on the other side. */
 export const secondLimitWords = (timeMs: number, f: Format): string =>

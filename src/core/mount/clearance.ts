@@ -124,7 +124,7 @@ function smallestGap(moving: readonly Moving[], standing: readonly Standing[]): 
 }
 
 /** Of tube and camera alone, for searches: at many poses. */
-function tubeGapOf(g: ClearanceGeometry, latDeg: number): (at: SkyPose) => number {
+export function tubeGapOf(g: ClearanceGeometry, latDeg: number): (at: SkyPose) => number {
   const standing = standingCapsules(g, latDeg);
   return (at) => {
     const [tube, camera] = movingCapsules(g, latDeg, at);

@@ -20,6 +20,15 @@ const COMPASS = {
 } as const;
 const SIDES = ['pole', 'east'] as const;
 
+/** A target that never sets may bring the flipped tube down again before the night is over. */
+function SecondLimit({ tube }: { tube: TubeClearance }) {
+  const { usable, targetSky } = useNight();
+  const { format } = useShared();
+  const secondMs = secondLimitMs(tube, targetSky?.transit.transitMs ?? null);
+  if (secondMs === null || !usable || secondMs >= usable.toMs) return null;
+  return <p className="mb-0">{secondLimitWords(secondMs, format)}</p>;
+}
+
 /** The tube as it comes near to column and legs, at the ribbon's time, from two sides. */
 export function Approach({ tube, label }: { tube: TubeClearance; label: string }) {
   const night = useNight();
@@ -41,8 +50,6 @@ export function Approach({ tube, label }: { tube: TubeClearance; label: string }
     text: format.quantity(Math.max(0, clearanceM), 'barLength'),
     tight: clearanceM <= CLEARANCE_MARGIN_M,
   };
-  const { usable, targetSky } = night;
-  const secondMs = secondLimitMs(tube, targetSky?.transit.transitMs ?? null);
   return (
     <>
       <div className="rig-views">
@@ -66,9 +73,7 @@ export function Approach({ tube, label }: { tube: TubeClearance; label: string }
         {CLEAR.now}: <strong>{words}</strong>.{' '}
         <span className="soft">{gapWords(found.barClosest, found.barClearanceM, format)}.</span>
       </p>
-      {secondMs !== null && usable && secondMs < usable.toMs && (
-        <p className="mb-0">{secondLimitWords(secondMs, format)}</p>
-      )}
+      <SecondLimit tube={tube} />
       {found.barClearanceM <= 0 && <Problem>{gapWords(found.barClosest, found.barClearanceM, format)}.</Problem>}
     </>
   );

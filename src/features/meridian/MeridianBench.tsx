@@ -11,6 +11,7 @@ import { FigureList } from '../../ui/FigureList.tsx';
 import { FlipView } from '../../ui/instruments/FlipView.tsx';
 import { Approach } from './Approach.tsx';
 import { isAfterFlip, meridianModel } from './model.ts';
+import { MapOfTube } from './MapOfTube.tsx';
 import { PlanForm } from './PlanForm.tsx';
 import { WorstPose } from './WorstPose.tsx';
 
@@ -114,6 +115,7 @@ export function MeridianBench() {
         <Figures />
       </div>
       {tube && <WorstPose tube={tube} />}
+      {tube && <MapOfTube tube={tube} />}
       {!night.records.fromSnapshot && night.entry && !night.numbers.eyepiece && (
         <PlanForm key={night.records.night.id} />
       )}

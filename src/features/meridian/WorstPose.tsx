@@ -37,7 +37,7 @@ export function WorstPose({ tube }: { tube: TubeClearance }) {
       </p>
       <p className="soft">{poseReason(pose, tube.shift, format)}</p>
       <RecordForm<Fields, z.infer<typeof schema>>
-        title={CLEAR.gap}
+        title={CLEAR.measured}
         button={CLEAR.record}
         schema={schema}
         defaults={{ gapM: null }}
@@ -48,7 +48,7 @@ export function WorstPose({ tube }: { tube: TubeClearance }) {
           label={CLEAR.gap}
           kind="barLength"
           system={format.system}
-          expected={Math.max(0, pose.clearanceM)}
+          expected={Math.max(0, Math.round(pose.clearanceM * 1000) / 1000)}
           hint={CLEAR.gapHint}
         />
       </RecordForm>
