@@ -45,7 +45,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'logbook-day', path: '/n/demo-night-3/logbook' },
   { name: 'card-day', path: `${HERON}/card` },
   { name: 'data-day', path: '/data' },
-  { name: 'kit-day', path: '/kit/parts' },
+  { name: 'kit-day', path: '/kit/rigs/demo-heron' },
   { name: 'watch-phone-red', path: `${HERON}/watch`, light: 'red', phone: true },
   { name: 'drift-phone-day', path: `${HERON}/polar?tab=drift`, phone: true },
 ];

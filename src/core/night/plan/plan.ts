@@ -66,6 +66,12 @@ export function subAt(subs: readonly Sub[], timeMs: number): number | null {
   return index === -1 ? null : index;
 }
 
+/** When the flipped tube is clear; the plan's start where it always is. */
+const clearFromMs = ({ transitMs, clearAfterH, startMs }: PlanInput): number =>
+  transitMs === null || clearAfterH <= 0
+    ? startMs
+    : Math.max(startMs, transitMs + clearAfterH * MS_PER_HOUR * SOLAR_PER_SIDEREAL);
+
 /** Lays the subs. With a transit inside the window: subs up to the flip, the flip, subs after it; with the transit
  *  before the start everything runs after the flip; with the limit after the end, before it. */
 export function planSubs(input: PlanInput): Plan {
@@ -78,10 +84,9 @@ export function planSubs(input: PlanInput): Plan {
   if (limitMs === null || input.transitMs === null || limitMs >= input.endMs) {
     return finish(fillSubs(input, input.startMs, input.endMs, 'before', most), none, input.subS);
   }
-  const clearMs = input.clearAfterH > 0 ? input.transitMs + input.clearAfterH * hourMs : input.startMs;
+  const clearMs = clearFromMs(input);
   if (limitMs <= input.startMs) {
-    const fromMs = Math.max(input.startMs, clearMs);
-    return finish(fillSubs(input, fromMs, input.endMs, 'after', most), none, input.subS);
+    return finish(fillSubs(input, clearMs, input.endMs, 'after', most), none, input.subS);
   }
   const earliestMs = input.transitMs + Math.min(input.earliestFlipH, input.limitH) * hourMs;
   const upToLimit = fillSubs(input, input.startMs, limitMs, 'before', most);
