@@ -1,4 +1,5 @@
 /** The six first answers in words: the value for the hand, and what it rests on. */
+import type { LimitSource } from '../core/night/meridian/meridianLimit.ts';
 import type { Tonight } from '../core/night/tonight.ts';
 import { ASSUMED } from '../core/verdict/assumptions.ts';
 import type { Format } from './format.ts';
@@ -113,6 +114,15 @@ const weightLine = ({ positionM, inRange, guessed }: NonNullable<Tonight['weight
   to: 'balance',
 });
 
+/** What the moment of the flip rests on. */
+const LIMITS: Record<LimitSource, string> = {
+  night: 'At the end of the sub that crosses, within the limit you set.',
+  mount: 'At the end of the sub that crosses, within the mount’s own limit.',
+  clearance: 'While the tube is clear of its tripod, by your measures.',
+  clear: 'At the end of the sub that crosses; the tube stays clear.',
+  unmeasured: 'Before it crosses: how far the tube may run is a guess. Measure it by day.',
+};
+
 function meridianLine(meridian: Tonight['meridian'], f: Format): Line {
   if (meridian === null)
     return {
@@ -121,7 +131,7 @@ function meridianLine(meridian: Tonight['meridian'], f: Format): Line {
       rests: 'Choose one in the night’s settings.',
       to: 'meridian',
     };
-  const { target, flipMs, transitMs, flips, motors } = meridian;
+  const { target, flipMs, transitMs, flips, motors, limit } = meridian;
   if (motors === 'none')
     return {
       name: `${target} stands highest`,
@@ -139,8 +149,7 @@ function meridianLine(meridian: Tonight['meridian'], f: Format): Line {
   return {
     name: flipMs === null ? `${target} crosses the meridian` : `${target}: flip`,
     value: f.clock(flipMs ?? transitMs),
-    rests:
-      flipMs === null ? 'No flip in the dark hours.' : 'At the end of the sub that crosses; clearance is not measured.',
+    rests: flipMs === null ? 'No flip in the dark hours.' : LIMITS[limit],
     to: 'meridian',
   };
 }

@@ -226,3 +226,25 @@ test('a rig from nothing but usual pieces, in an empty box', async ({ page }) =>
   await page.getByRole('button', { name: 'Parts', exact: true }).press('Enter');
   await expect(page.getByRole('region', { name: 'Parts' }).getByRole('row')).toHaveCount(6);
 });
+
+test('beside one’s own night the demo steps aside in lists, and comes back by one switch', async ({ page }) => {
+  await open(page, '/start');
+  await page.getByLabel('Latitude', { exact: true }).fill('48');
+  await page.getByLabel('Longitude', { exact: true }).fill('11 E');
+  await page.getByRole('button', { name: 'Next', exact: true }).press('Enter');
+  await page.locator('.pick').filter({ hasText: 'Turned by hand' }).click();
+  await page.getByLabel('A motor follows in right ascension').check();
+  await page.getByRole('button', { name: 'Next', exact: true }).press('Enter');
+  await page.getByRole('button', { name: 'Show my night' }).press('Enter');
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tonight');
+  await expect(line(page, /one turn of the knob/), 'a motor follows').toHaveCount(0);
+  await page.getByRole('link', { name: 'Kit', exact: true }).press('Enter');
+  const rigs = page.getByRole('list', { name: 'Rigs' }).getByRole('link');
+  await expect(rigs).toHaveCount(1);
+  await page.getByLabel('Show the demo too').check();
+  await expect(rigs).toHaveCount(4);
+  await page.reload();
+  await expect(rigs).toHaveCount(4);
+  await page.getByLabel('Show the demo too').uncheck();
+  await expect(rigs).toHaveCount(1);
+});

@@ -9,6 +9,7 @@ import { ASSUMED } from '../verdict/assumptions.ts';
 import { roundnessBudget, type MiddleStar } from '../verdict/budget.ts';
 import { engravingOf, dialPlace } from './pole/dialOfNight.ts';
 import { handOfNight, type HandOfNight } from './handOfNight.ts';
+import type { LimitSource } from './meridian/meridianLimit.ts';
 import { magneticOfNight, poleByCompassDeg } from './magneticOfNight.ts';
 import { poleOfNight } from './pole/poleOfNight.ts';
 import { scaleToSet } from './pole/scaleToSet.ts';
@@ -44,7 +45,14 @@ export type Tonight = {
   /** `shareOfBar`: from the nearest place that the bar allows to the farthest; `guessed`: a mass or a place that moves it was
    *  never measured. */
   weight: { positionM: number; inRange: boolean; guessed: boolean; shareOfBar: number } | null;
-  meridian: { target: string; flipMs: number | null; transitMs: number; flips: boolean; motors: Motors } | null;
+  meridian: {
+    target: string;
+    flipMs: number | null;
+    transitMs: number;
+    flips: boolean;
+    motors: Motors;
+    limit: LimitSource;
+  } | null;
   /** Where nothing follows, or an eye looks: the knob and the time in view; else null. */
   hand: HandOfNight | null;
 };
@@ -117,11 +125,11 @@ function weightOf(night: NightStatic, { found, rig }: BarOfNight): Tonight['weig
   return { positionM, inRange, guessed: isGuessed(night.numbers.masses), shareOfBar };
 }
 
-function meridianOf({ target, targetSky, plan, flips, numbers }: NightStatic): Tonight['meridian'] {
+function meridianOf({ target, targetSky, plan, flips, limit, numbers }: NightStatic): Tonight['meridian'] {
   if (!target || !targetSky) return null;
   const { transitMs } = targetSky.transit;
   const flipMs = plan?.flip?.startMs ?? null;
-  return { target: target.name, flipMs, transitMs, flips, motors: motorsOf(numbers.mount) };
+  return { target: target.name, flipMs, transitMs, flips, motors: motorsOf(numbers.mount), limit: limit.source };
 }
 
 export function tonight(night: NightStatic, at: NightAt): Tonight {

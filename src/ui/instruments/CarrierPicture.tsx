@@ -26,6 +26,16 @@ const Camera = ({ x, y, turn }: Record<'x' | 'y' | 'turn', number>) => (
   </g>
 );
 
+const GERMAN = (
+  <>
+    <Legs />
+    <path d="M62 66 V58 M56 62 L84 40" strokeWidth="7" strokeLinecap="round" />
+    <path d="M32 84 L88 22" strokeWidth="4" />
+    <rect x="26" y="72" width="20" height="18" rx="2" transform="rotate(42 36 81)" fill="var(--line)" strokeWidth="2" />
+    <Tube x={92} y={18} turn={-38} />
+  </>
+);
+
 const PICTURES: Record<Carrier, ReactNode> = {
   trackerBallHead: (
     <>
@@ -55,24 +65,7 @@ const PICTURES: Record<Carrier, ReactNode> = {
       <Camera x={90} y={14} turn={-40} />
     </>
   ),
-  germanEquatorial: (
-    <>
-      <Legs />
-      <path d="M62 66 V58 M56 62 L84 40" strokeWidth="7" strokeLinecap="round" />
-      <path d="M32 84 L88 22" strokeWidth="4" />
-      <rect
-        x="26"
-        y="72"
-        width="20"
-        height="18"
-        rx="2"
-        transform="rotate(42 36 81)"
-        fill="var(--line)"
-        strokeWidth="2"
-      />
-      <Tube x={92} y={18} turn={-38} />
-    </>
-  ),
+  germanEquatorial: GERMAN,
   strainWave: (
     <>
       <Legs />
@@ -91,22 +84,9 @@ const PICTURES: Record<Carrier, ReactNode> = {
   ),
   byHand: (
     <>
-      <Legs />
-      <path d="M62 66 V58 M56 62 L84 40" strokeWidth="7" strokeLinecap="round" />
-      <path d="M34 82 L88 22" strokeWidth="4" />
-      <rect
-        x="28"
-        y="70"
-        width="18"
-        height="16"
-        rx="2"
-        transform="rotate(42 37 78)"
-        fill="var(--line)"
-        strokeWidth="2"
-      />
+      {GERMAN}
       <path d="M84 42 L100 56" strokeWidth="3" />
       <circle cx="103" cy="59" r="7" fill="var(--amber)" strokeWidth="2" />
-      <Tube x={92} y={18} turn={-38} />
     </>
   ),
   altAzimuth: (

@@ -41,6 +41,7 @@ const TONIGHT: Tonight = {
     transitMs: Date.UTC(2026, 10, 24, 23, 41),
     flips: true,
     motors: 'both',
+    limit: 'unmeasured',
   },
   hand: null,
 };
@@ -100,6 +101,24 @@ describe('the first answers in words', () => {
   it('a mount that never flips, a target that does not cross in the dark, a weight off the bar', () => {
     const still = lines({ meridian: { ...TONIGHT.meridian!, flips: false, flipMs: null } }).meridian!;
     expect([still.name, still.value]).to.deep.equal(['M 45, Pleiades stands highest', '23:41']);
+    // What the moment of the flip rests on is said, and a guess as one.
+    const rests = (['night', 'mount', 'clearance', 'clear', 'unmeasured'] as const).map(
+      (limit) => lines({ meridian: { ...TONIGHT.meridian!, limit } }).meridian!.rests,
+    );
+    expect(new Set(rests).size).to.equal(5);
+    expect(rests.map((r) => /guess/.test(r))).to.deep.equal([false, false, false, false, true]);
+    const byHand = lines({ meridian: { ...TONIGHT.meridian!, motors: 'none' } }).meridian!;
+    expect([byHand.name, byHand.value]).to.deep.equal(['M 45, Pleiades stands highest', '23:41']);
+    expect(byHand.rests).to.equal('Carry the tube over by hand before it nears a leg.');
+    const knob = { turnMin: 9.97, teeth: 144, teethAssumed: true, view: null, decDeg: 0 };
+    expect(lines({ hand: knob }).hand).to.include({ value: '9 min 58 s', to: 'tracking' });
+    const view = { by: 'eyepiece' as const, fieldDeg: 1.67, stayMin: 6.65 };
+    expect(lines({ hand: { ...knob, turnMin: null, teeth: null, view } }).hand!.value).to.equal('6 min 39 s');
+    const shutter = lines({ sub: { ...TONIGHT.sub!, longestS: 0.31, motion: 'still', byEye: false } }).sub!;
+    expect([shutter.value, shutter.rests]).to.deep.equal([
+      '1/4 s',
+      'Nothing follows the sky: longer ones trail; seeing 2.5″, focused.',
+    ]);
     const early = lines({ meridian: { ...TONIGHT.meridian!, flipMs: null } }).meridian!;
     expect([early.name, early.value]).to.deep.equal(['M 45, Pleiades crosses the meridian', '23:41']);
     const off = lines({ weight: { positionM: 0.6, inRange: false, guessed: true, shareOfBar: 1 } }).weight!;
