@@ -23,9 +23,6 @@ export type LightPathSaying =
 
 const timesWords = (magnification: number, f: Format): string => `${f.number(magnification, 0)} times`;
 
-/** `30×` */
-export const magnificationWords = (magnification: number, f: Format): string => `${f.number(magnification, 0)}×`;
-
 export function lightPathSentence(s: LightPathSaying, f: Format): Said {
   switch (s.code) {
     case 'incomplete':

@@ -35,6 +35,15 @@ export function stopName(step: Step, visit: Visit | null): string {
   return visit === null ? NAMES[step] : VISIT_NAMES[visit];
 }
 
+/** The first stop of every run. */
+export const TONIGHT_NAME = 'Tonight';
+
+/** What stands where others have a verdict. */
+export const BY_EYE = 'By eye.';
+
+/** `30×` */
+export const magnificationWords = (magnification: number): string => `${Math.round(magnification)}×`;
+
 export type StationState = 'open' | 'half' | 'done' | 'attention' | 'none';
 
 export const STATION_STATE_WORDS: Record<StationState, string> = {

@@ -3,6 +3,7 @@ import type { LimitSource } from '../core/night/meridian/meridianLimit.ts';
 import type { Tonight } from '../core/night/tonight.ts';
 import { ASSUMED } from '../core/verdict/assumptions.ts';
 import type { Format } from './format.ts';
+import { TONIGHT_NAME } from './stations.ts';
 import { minutesWords, shutterWords, teethWords } from './handWords.ts';
 import { clockFaceWords, readingWords } from './polarWords.ts';
 
@@ -14,7 +15,7 @@ export type TonightLines = Record<
 >;
 
 export const TONIGHT = {
-  title: 'Tonight',
+  title: TONIGHT_NAME,
   sentence: 'Your night **line by line**. Each leads to its bench.',
   reason: 'What is guessed is said below each; it is asked for where it matters.',
 } as const;

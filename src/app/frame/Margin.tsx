@@ -1,20 +1,19 @@
 import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { fromUtcText } from '../../core/time/utc.ts';
-import { handOfNight } from '../../core/night/handOfNight.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { exposureWords, judgementName, stretchWords } from '../../text/budgetWords.ts';
 import { CAUTIONS } from '../../text/cautions.ts';
-import { BY_EYE, byEyeWords } from '../../text/handWords.ts';
-import { stationOf } from '../../text/stations.ts';
+import { BY_EYE, stationOf } from '../../text/stations.ts';
 import { BudgetTable } from '../../ui/BudgetTable.tsx';
 import { later } from '../../ui/later.tsx';
 import { StarShape } from '../../ui/StarShape.tsx';
 import { Advice } from './Advice.tsx';
 
 const PullUpSheet = later(async () => (await import('../../ui/PullUpSheet.tsx')).PullUpSheet);
+const ByEye = later(async () => (await import('./ByEye.tsx')).ByEye);
 const GoalInMargin = later(async () => (await import('../../features/polar/GoalInMargin.tsx')).GoalInMargin);
 
 function useStep(): string {
@@ -58,21 +57,6 @@ function Confidence() {
           : `${measured.length} of ${sources.length} items measured${latest === undefined ? '' : `, last at ${format.clock(fromUtcText(latest))}`}; hatched bars are assumptions.`}
       </p>
     </div>
-  );
-}
-
-/** Somebody looks: no subs, no verdict on them. */
-function ByEye({ step }: { step: string }) {
-  const night = useNight();
-  const { format } = useShared();
-  const station = stationOf(step);
-  return (
-    <>
-      <p>
-        <strong>{BY_EYE.name}</strong> {byEyeWords(handOfNight(night), format)}
-      </p>
-      {station && <p className="caution">{CAUTIONS[station.step]}</p>}
-    </>
   );
 }
 
@@ -133,7 +117,7 @@ export function MarginSheet() {
     <>
       <button type="button" className="sheet-button" onClick={pull}>
         {stars ? <StarShape star={stars.budget.star} evenFwhmArcsec={stars.budget.evenFwhmArcsec} /> : null}
-        <strong>{stars ? judgementName(stars.judgement) : byEye ? BY_EYE.name : 'No verdict yet'}</strong>
+        <strong>{stars ? judgementName(stars.judgement) : byEye ? BY_EYE : 'No verdict yet'}</strong>
         <span className="figures">{stars ? format.quantity(stars.budget.shareAcceptable, 'percent') : ''}</span>
         <span className="soft">why</span>
       </button>

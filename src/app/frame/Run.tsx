@@ -3,8 +3,7 @@ import { Link, useLocation } from 'react-router';
 import type { RunGroup, Stop } from '../../core/night/plan/run.ts';
 import { isShown, stopPath } from '../../session/paths.ts';
 import { useNight, useShared } from '../../session/session.ts';
-import { leftOutWords, ORDER_REASONS, STATION_STATE_WORDS, stopName } from '../../text/stations.ts';
-import { TONIGHT } from '../../text/tonightWords.ts';
+import { leftOutWords, ORDER_REASONS, STATION_STATE_WORDS, stopName, TONIGHT_NAME } from '../../text/stations.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { keyOf, COMMANDS } from '../commands/commands.ts';
 import { useShortcutSetting } from '../commands/CommandProvider.tsx';
@@ -70,7 +69,7 @@ function TonightLink() {
             aria-current={pathname.endsWith('/tonight') ? 'page' : undefined}
           >
             <StateMark state="none" />
-            <span>{TONIGHT.title}</span>
+            <span>{TONIGHT_NAME}</span>
           </Link>
         </li>
       </ol>

@@ -15,10 +15,7 @@ export type LightPathModel = {
 };
 
 /** What the eye sees through its eyepiece. */
-export function eyeSaying(
-  tube: PartOf<'tube'>,
-  eyepiece: PartOf<'eyepiece'>,
-): Extract<LightPathSaying, { code: 'eye' }> {
+function eyeSaying(tube: PartOf<'tube'>, eyepiece: PartOf<'eyepiece'>): Extract<LightPathSaying, { code: 'eye' }> {
   const optics = { apertureMm: tube.apertureMm, focalMm: tube.focalMm, eyepieceMm: eyepiece.focalMm };
   return { code: 'eye', eyepieceMm: eyepiece.focalMm, fieldDeg: trueFieldDeg(optics), ...visualView(optics) };
 }

@@ -1,13 +1,13 @@
 /** The light path's state in the run: right, wrong, or not yet known. */
-import { magnificationWords } from '../../text/lightPathWords.ts';
-import { eyeSaying } from './model.ts';
+import { visualView } from '../../core/optics/lightPath.ts';
+import { magnificationWords } from '../../text/stations.ts';
 import type { Summary } from '../../session/stationState.ts';
 
 export const lightPathSummary: Summary = ({ numbers }, format) => {
   const { train, lightPath, tube, eyepiece } = numbers;
   if (tube && eyepiece) {
-    const { magnification } = eyeSaying(tube, eyepiece);
-    return { state: 'done', reading: magnificationWords(magnification, format) };
+    const { magnification } = visualView({ ...tube, eyepieceMm: eyepiece.focalMm });
+    return { state: 'done', reading: magnificationWords(magnification) };
   }
   if (!train) return { state: 'open', reading: '' };
   const { spacing, misfits } = lightPath;

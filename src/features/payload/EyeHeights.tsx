@@ -1,7 +1,7 @@
 import { eyeHeights } from '../../core/rig/eyepieceHeight.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { HAND, heightFigures } from '../../text/handWords.ts';
+import { HEIGHTS, heightFigures } from '../../text/eyeHeightWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 
 /** Where the eye is, and how high somebody sits for it. */
@@ -14,9 +14,9 @@ export function EyeHeights() {
   const heights = eyeHeights(numbers, records.site.latDeg, aim);
   return (
     <div className="section">
-      <h2>{HAND.heights}</h2>
-      {heights ? <FigureList figures={heightFigures(heights, format)} /> : <p>{HAND.noEyepiece}</p>}
-      <p className="soft">{HAND.heightsWhy}</p>
+      <h2>{HEIGHTS.heights}</h2>
+      {heights ? <FigureList figures={heightFigures(heights, format)} /> : <p>{HEIGHTS.noEyepiece}</p>}
+      <p className="soft">{HEIGHTS.heightsWhy}</p>
     </div>
   );
 }

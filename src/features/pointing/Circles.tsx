@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { circleHop } from '../../core/night/circles.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { CIRCLE_NAMES, CIRCLE_STILL, circleFigures, circleReason, circleSentence } from '../../text/handWords.ts';
+import { CIRCLE_NAMES, CIRCLE_STILL, circleFigures, circleReason, circleSentence } from '../../text/circleWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { plain } from '../../text/said.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
