@@ -35,7 +35,7 @@ const plans: fc.Arbitrary<PlanInput> = fc.record({
   limitH: finite(-2, 3),
   earliestFlipH: finite(-1, 1),
   flipMinutes: finite(1, 20),
-  clearAfterH: fc.oneof(fc.constant(0), finite(0, 2)),
+  clearFromMs: fc.option(finite(-2, 14).map((h) => h * HOUR_MS)),
   strategy: fc.constantFrom<PlanInput['strategy']>(
     'endOfCrossingSub',
     'asLateAsAllowed',
@@ -56,11 +56,10 @@ function planHolds(input: PlanInput): void {
         sub.side === 'after' ? sub.startMs >= flip.endMs - SLACK_MS : sub.endMs <= flip.startMs + SLACK_MS,
         'a sub runs during the flip',
       );
-    if (sub.side === 'after' && input.transitMs !== null && input.clearAfterH > 0)
-      check(
-        sub.startMs >= input.transitMs + input.clearAfterH * SIDEREAL_HOUR_MS - SLACK_MS,
-        'a flipped sub begins before the tube is clear',
-      );
+    check(
+      sub.side === 'before' || sub.startMs >= (input.clearFromMs ?? -Infinity) - SLACK_MS,
+      'a flipped sub begins before the tube is clear',
+    );
     const previous = subs[i - 1];
     if (previous) check(sub.startMs >= previous.endMs - SLACK_MS, 'two subs overlap');
   });

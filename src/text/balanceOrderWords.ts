@@ -1,5 +1,6 @@
 /** The order of balancing and of taking a rig down, in hand movements. */
 import { isTrial, type OrderStep, type TrialStep, type UnloadStep } from '../core/night/balance/balanceOrder.ts';
+import type { Motors } from '../core/mount/motors.ts';
 import { ASSEMBLY_WORDS } from './packingWords.ts';
 import type { Said } from './said.ts';
 
@@ -34,9 +35,10 @@ export const UNLOAD_REASON =
   'Weights on the bar alone only hang down. A tube without weights swings the whole axis round, over your hands.';
 
 /** What comes next, for the hand. */
-export function orderSentence(next: OrderStep | null, any: boolean): Said {
+export function orderSentence(next: OrderStep | null, any: boolean, motors: Motors): Said {
   if (!any) return 'Nothing to balance on a bar with this mount.';
-  return next === null ? 'All done: **power may come on**.' : `Next: **${orderWords(next).do}**.`;
+  if (next === null) return motors === 'none' ? 'All done: **look for the pole**.' : 'All done: **power may come on**.';
+  return `Next: **${orderWords(next).do}**.`;
 }
 
 export function orderReason(next: OrderStep | null): string {

@@ -114,4 +114,4 @@ export function worthWords({ fromArcmin, toArcmin, minutes, lost, won, worth }: 
 
 /** `120 s`, and `0.5 s` for what a shutter takes. */
 export const exposureWords = (exposureS: number, f: Format): string =>
-  f.quantity(exposureS, 'seconds', Number.isInteger(exposureS) ? 0 : 1);
+  exposureS < 10 ? f.duration(exposureS) : f.quantity(exposureS, 'seconds');

@@ -32,10 +32,12 @@ const CALENDAR_TODO: Partial<Record<CardCode, string>> = {
 export const calendarTodo = (code: CardCode, motors: Motors): string | undefined =>
   code === 'flip' && motors !== 'both' ? 'Free the cables. Carry the tube over by hand.' : CALENDAR_TODO[code];
 
-/** What no card goes without. */
-export const CARD_CAUTIONS: readonly string[] = [
+/** What no card goes without; where the hand turns, nothing slews. */
+export const cardCautions = (motors: Motors): readonly string[] => [
   'Weights on before the tube, off after it. The end stop stays on.',
   'Hold the tube whenever a clutch opens. Never push an axis with its clutch tight.',
-  'Cables free before every slew and the flip. Be at the mount for the first flip with a new rig.',
+  motors === 'none'
+    ? 'Carry the tube over before it nears a leg.'
+    : 'Cables free before every slew and the flip. Be at the mount for the first flip with a new rig.',
   'Never look for the sun through tube, finder or polar finder.',
 ];

@@ -1,7 +1,8 @@
 /** The caution that belongs to each station. */
+import type { Motors } from '../core/mount/motors.ts';
 import type { Step } from '../core/records/reading.ts';
 
-export const CAUTIONS: Record<Step, string> = {
+const CAUTIONS: Record<Step, string> = {
   'light-path':
     'Never aim at the sun without a proper filter over the whole aperture. Start threads by hand, so that none is crossed.',
   payload:
@@ -19,3 +20,13 @@ export const CAUTIONS: Record<Step, string> = {
   watch: 'Cables free before the flip. Be at the mount for the first flip with a new rig. Tell someone where you are.',
   logbook: 'Unload with the weights straight down: camera and tube first, weights last.',
 };
+
+/** Where the hand turns, nothing slews. */
+const BY_HAND: Partial<Record<Step, string>> = {
+  meridian: 'Hold the tube whenever a clutch opens. Carry it over before it nears a leg.',
+  tracking: 'Never push an axis while its clutch is tight.',
+  watch: 'Hold the tube whenever a clutch opens. Tell someone where you are.',
+};
+
+export const cautionOf = (step: Step, motors: Motors): string =>
+  (motors === 'none' ? BY_HAND[step] : undefined) ?? CAUTIONS[step];

@@ -1,15 +1,15 @@
 /** Sentences of pointing by the circles. */
-import type { CircleHop } from '../core/night/circles.ts';
+import { CIRCLE_DIVISIONS, type CircleHop } from '../core/night/circles.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 import { starName } from './starWords.ts';
 
 type Figure = { name: string; value: string };
 
-/** `1 h 52 min` of right ascension. */
+/** `1 h 52 min` of right ascension, as circles are divided. */
 function raWords(hours: number): string {
-  const minutes = Math.round(Math.abs(hours) * 60);
-  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
+  const minutes = Math.round(Math.abs(hours) * 60) % 1440;
+  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
 }
 
 export function circleSentence(hop: CircleHop | null, target: string | null, f: Format): Said {
@@ -25,16 +25,13 @@ export function circleReason(hop: CircleHop | null, f: Format): string {
   if (hop === null) return 'Circles carry about 30°; a star across the meridian would turn the tube over.';
   const apart = f.quantity(hop.apartDeg, 'angleDeg', 0);
   const miss = f.quantity(hop.missDeg, 'angleDeg', 1);
-  return `First right ascension, lock it, then declination, a hand on the clutch. ${apart} apart; circles divided into 5 min and 2° land within ${miss}: look with the lowest power.`;
+  return `First right ascension, lock it, then declination, a hand on the clutch. ${apart} apart; circles divided into ${raWords(CIRCLE_DIVISIONS.raMin / 60)} and ${f.quantity(CIRCLE_DIVISIONS.decDeg, 'angleDeg', 0)} land within ${miss}: look with the lowest power.`;
 }
 
 /** What the two circles read at the star and at the target. */
-export function circleFigures(hop: CircleHop): Figure[] {
-  const ra = (deg: number): string => {
-    const minutes = Math.round((deg / 15) * 60) % 1440;
-    return `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`;
-  };
-  const dec = (deg: number): string => `${deg < 0 ? '−' : '+'}${Math.abs(deg).toFixed(1)}°`;
+export function circleFigures(hop: CircleHop, f: Format): Figure[] {
+  const ra = (deg: number): string => raWords(deg / 15);
+  const dec = (deg: number): string => `${f.quantity(Math.abs(deg), 'angleDeg', 1)} ${deg < 0 ? 'south' : 'north'}`;
   const { starOfDate, targetOfDate } = hop;
   const star = starName(hop.star.name);
   return [

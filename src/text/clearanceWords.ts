@@ -1,28 +1,33 @@
 /** Words of the tube and what it comes near to. */
-import type { Closest, Mover, Obstacle } from '../core/mount/clearance.ts';
-import { tubeBelowLevelDeg, type WorstPose } from '../core/night/meridian/worstPose.ts';
+import { wrap360 } from '../core/math/angles.ts';
+import type { ClearanceGeometry, Closest, Mover, Obstacle } from '../core/mount/clearance.ts';
+import { barOfPose, type WorstPose } from '../core/night/meridian/worstPose.ts';
 import type { FlipState } from '../core/mount/pose.ts';
 import type { GapShift } from '../core/night/meridian/gapShift.ts';
-import type { LimitSource } from '../core/night/meridian/meridianLimit.ts';
+import { CLEARANCE_MARGIN_M, type MeridianLimit } from '../core/night/meridian/meridianLimit.ts';
 import type { Unmeasured } from '../core/rig/clearanceOfRig.ts';
+import { compassPoint } from './compassWords.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 
 const MOVERS: Record<Mover, string> = { tube: 'tube', camera: 'camera', bar: 'bar and weights' };
-const OBSTACLES: Record<Obstacle, string> = {
-  column: 'the column',
-  leg0: 'the first leg',
-  leg1: 'the second leg',
-  leg2: 'the third leg',
-  ground: 'the ground',
-};
+const LEGS: readonly Obstacle[] = ['leg0', 'leg1', 'leg2'];
 
-/** `the camera to the third leg` */
-export const pairWords = ({ piece, obstacle }: Closest): string => `${MOVERS[piece]} to ${OBSTACLES[obstacle]}`;
+/** A leg is told by where it stands: nobody numbers them. */
+function obstacleWords(obstacle: Obstacle, firstFootAzimuthDeg: number): string {
+  if (obstacle === 'column' || obstacle === 'ground') return `the ${obstacle}`;
+  return `the leg in the ${compassPoint(wrap360(firstFootAzimuthDeg + 120 * LEGS.indexOf(obstacle)))}`;
+}
 
-/** `Camera to the third leg: 84 mm`; an overlap is told as one. */
-export function gapWords(closest: Closest, gapM: number, f: Format): string {
-  const pair = pairWords(closest);
+type Feet = Pick<ClearanceGeometry, 'firstFootAzimuthDeg'>;
+
+/** `camera to the leg in the south-west` */
+export const pairWords = ({ piece, obstacle }: Closest, { firstFootAzimuthDeg }: Feet): string =>
+  `${MOVERS[piece]} to ${obstacleWords(obstacle, firstFootAzimuthDeg)}`;
+
+/** `Camera to the column: 84 mm`; an overlap is told as one. */
+export function gapWords(closest: Closest, gapM: number, feet: Feet, f: Format): string {
+  const pair = pairWords(closest, feet);
   const name = pair.charAt(0).toUpperCase() + pair.slice(1);
   return gapM > 0 ? `${name}: ${f.quantity(gapM, 'barLength')}` : `${name}: they touch`;
 }
@@ -36,6 +41,7 @@ export const CLEAR = {
   gapHint: 'With a ruler between the two, at its narrowest.',
   record: 'Record this gap',
   hand: 'A hand’s breadth fits',
+  handSaid: 'Gap recorded: a hand’s breadth at least.',
   measure: 'What to measure',
   map: 'Where the tube may be',
   mapMissing: 'The map could not be reckoned. Reload to try again.',
@@ -53,22 +59,23 @@ export const secondLimitWords = (timeMs: number, f: Format): string =>
 export const HAND_BREADTH_M = 0.09;
 
 /** How the pose is set by hand, power off. */
-export function poseSentence(pose: WorstPose, f: Format): Said {
-  const below = tubeBelowLevelDeg(pose);
+export function poseSentence(pose: WorstPose, feet: Feet, f: Format): Said {
+  const { belowDeg, west } = barOfPose(pose);
   const bar =
-    Math.abs(below) < 1
+    Math.abs(belowDeg) < 1
       ? 'the **bar level**'
-      : `the bar so that the **tube’s end stands ${f.quantity(Math.abs(below), 'angleDeg', 0)} ${below > 0 ? 'below' : 'above'} the level**`;
-  const side = (pose.state === 'beforeFlip') === Math.abs(pose.haH) < 6 ? 'west' : 'east';
-  return `Power off, tube held: set ${bar}, tube on the ${side} side, declination **${f.quantity(pose.decDeg, 'angleDeg', 0)}**. Measure the gap from ${pairWords(pose.closest)}.`;
+      : `the bar so that the **tube’s end stands ${f.quantity(Math.abs(belowDeg), 'angleDeg', 0)} ${belowDeg > 0 ? 'below' : 'above'} the level**`;
+  return `Power off, tube held: set ${bar}, tube on the ${west ? 'west' : 'east'} side, declination **${f.quantity(pose.decDeg, 'angleDeg', 0)}**. Measure the gap from the ${pairWords(pose.closest, feet)}.`;
 }
 
-export function poseReason(pose: WorstPose, shift: GapShift | null, f: Format): string {
-  const when = `So it comes nearest tonight, at ${f.clock(pose.timeMs)}: ${gapWords(pose.closest, pose.clearanceM, f)}`;
+export function poseReason(pose: WorstPose, shift: GapShift | null, feet: Feet, f: Format): string {
+  const when = `So it comes nearest tonight, at ${f.clock(pose.timeMs)}: ${gapWords(pose.closest, pose.clearanceM, feet, f)}`;
   if (shift === null) return `${when} by the measures of your rig. Nobody has measured it yet.`;
+  const said = shift.count === 1 ? 'your measured gap says' : `${shift.count} measured gaps say`;
+  // Rounded to what a ruler tells.
+  if (Math.abs(shift.shiftM) < 0.0005) return `${when}, as ${said} and the drawing has it.`;
   const amount = f.quantity(Math.abs(shift.shiftM), 'barLength');
-  const word = shift.shiftM < 0 ? 'less' : 'more';
-  return `${when}, with what ${shift.count === 1 ? 'your measured gap says' : `${shift.count} measured gaps say`}: ${amount} ${word} than the drawing.`;
+  return `${when}, with what ${said}: ${amount} ${shift.shiftM < 0 ? 'less' : 'more'} than the drawing.`;
 }
 
 const MEASURES: Record<Unmeasured, string> = {
@@ -80,8 +87,10 @@ const MEASURES: Record<Unmeasured, string> = {
 };
 export const measureWords = (what: Unmeasured): string => MEASURES[what];
 
+type Decides = Pick<MeridianLimit, 'limitH' | 'source' | 'tube'>;
+
 /** What decides how far it runs. */
-export function limitWords(limitH: number, source: LimitSource, closest: Closest | null, f: Format): string {
+export function limitWords({ limitH, source, tube }: Decides, f: Format): string {
   const amount = f.duration(Math.abs(limitH) * 3600);
   const side = limitH < 0 ? 'before' : 'past';
   switch (source) {
@@ -90,12 +99,16 @@ export function limitWords(limitH: number, source: LimitSource, closest: Closest
     case 'mount':
       return `The mount’s limit stands ${amount} ${side} it.`;
     case 'clearance':
-      return closest === null
-        ? `The tube stays clear until ${amount} past it.`
-        : `From ${amount} past it on the margin of 50 mm is used up, ${pairWords(closest)}.`;
+      return tube?.closest
+        ? `From ${amount} past it on the margin of ${f.quantity(CLEARANCE_MARGIN_M, 'barLength')} is used up, ${pairWords(tube.closest, tube.geometry)}.`
+        : '';
     case 'clear':
       return 'The tube stays clear all the way: nothing else limits it.';
     case 'unmeasured':
       return 'How far the tube may run is a guess, so the flip is placed at the meridian: measure the worst pose.';
   }
 }
+
+/** Where the margin is used up on both sides of the meridian, the subs have to wait. */
+export const waitWords = (untilMs: number, isGuess: boolean, f: Format): string =>
+  `Flipped, the tube is clear only from ${f.clock(untilMs)} on: no sub is planned before.${isGuess ? ' That is reckoned with a guess: measure the worst pose.' : ''}`;

@@ -8,8 +8,6 @@ export const HEIGHTS = {
   overSky: 'Eyepiece over the sky',
   seatOverSky: 'Seat over the sky',
   heights: 'Where the eye is',
-  heightsWhy:
-    'From the ground, above 20° of altitude; a diagonal is not counted. The seat is for somebody who sits upright: 75 cm below the eye.',
   noEyepiece: 'The eyepiece has no place on the tube yet: enter it in Kit.',
 } as const;
 
@@ -30,3 +28,6 @@ export function heightFigures({ nowM, lowestM, highestM }: EyeHeights, f: Format
     { name: HEIGHTS.seatOverSky, value: range(seat(lowestM), seat(highestM)) },
   ];
 }
+
+export const heightsReason = (f: Format): string =>
+  `From the ground, above 20° of altitude; a diagonal is not counted. The seat is for somebody who sits upright: ${f.quantity(EYE_ABOVE_SEAT_M, 'length', 2)} below the eye.`;

@@ -83,7 +83,7 @@ export function steadyWords(s: SteadySaying, f: Format): string {
   if (s.code === 'notTested')
     return 'Tap the tube, watch a star at high power or on the screen, and stop when it stands still.';
   const seconds = f.number(s.settleS, 1);
-  return `${STEADY_WORDS[s.verdict]} It took ${seconds} s, ${f.number(s.wantedS, 1)} s are wanted. Wait ${f.quantity(s.waitS, 'seconds')} after every slew; the account takes ${f.quantity(s.sigmaArcsec, 'arcsec')} for balance and wind.`;
+  return `${STEADY_WORDS[s.verdict]} It took ${seconds} s, ${f.number(s.wantedS, 1)} s are wanted. Wait ${f.quantity(s.waitS, 'seconds')} after every slew or turn; the account takes ${f.quantity(s.sigmaArcsec, 'arcsec')} for balance and wind.`;
 }
 
 export function settledWords(settleS: number, f: Format): string {

@@ -101,7 +101,8 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
   steadiness: (v, { format }) => `still after ${format.quantity(v.settleS, 'seconds', 1)}`,
   focus: (v, { format }) =>
     `${format.quantity(v.positionUm, 'focusUm')} at ${format.quantity(v.temperatureC, 'temperature')}${v.fwhmPx === null ? '' : `, star ${format.quantity(v.fwhmPx, 'pixels')} wide`}`,
-  gap: (v, { format }) => `${format.quantity(v.gapM, 'barLength')} at hour angle ${format.hours(v.haH)}`,
+  gap: (v, { format }) =>
+    `${v.atLeast === true ? 'at least ' : ''}${format.quantity(v.gapM, 'barLength')} at hour angle ${format.hours(v.haH)}`,
   flip: (v, { format }) =>
     `at ${format.clock(fromUtcText(v.atUtc))}, took ${format.quantity(v.minutes, 'minutes')}${v.missEastArcmin === null || v.missNorthArcmin === null ? '' : `, missed by ${format.quantity(Math.hypot(v.missEastArcmin, v.missNorthArcmin), 'arcmin')}`}`,
   corners: (v, { format }) =>

@@ -59,7 +59,7 @@ test('a weight too light for its bar gets another set, a longer bar or a moved t
   await expect(page.getByText('Move the tube closer to the axis')).toBeVisible();
 });
 
-test('a rig on its drawing: a piece is weighed, moved by keys and taken off, another hung on, each taken back', async ({
+test('a rig on its drawing: a piece is weighed, moved by keys, swapped and taken off, another hung on, each taken back', async ({
   page,
 }) => {
   await open(page, '/kit/rigs/demo-heron');
@@ -81,6 +81,9 @@ test('a rig on its drawing: a piece is weighed, moved by keys and taken off, ano
   const from = Number(await panel.getByLabel('From the polar axis').inputValue());
   await weight.press('ArrowRight');
   await expect(panel.getByLabel('From the polar axis')).toHaveValue(String(from - 5));
+  await panel.getByLabel('Which part it is').selectOption('Weight 2 kg');
+  await expect(panel.getByLabel('It weighs'), 'the other part’s own mass').toHaveValue('2');
+  await expect(panel.getByLabel('From the polar axis')).toHaveValue(String(from - 5));
   await page.getByRole('button', { name: 'Take it off' }).press('Enter');
   await expect(sentence(page)).toContainText('Hang a counterweight on the bar');
   await page.getByLabel('Piece to hang on').selectOption('Weight 1 kg');
@@ -89,6 +92,8 @@ test('a rig on its drawing: a piece is weighed, moved by keys and taken off, ano
   await expect(sentence(page)).toContainText('Tap the hatched piece');
   await page.keyboard.press('u');
   await expect(sentence(page)).toContainText('Hang a counterweight on the bar');
+  await page.keyboard.press('u');
+  await expect(behind.getByRole('button', { name: /^Weight 2 kg/ })).toBeVisible();
   await page.keyboard.press('u');
   await expect(behind.getByRole('button', { name: /^Weight 3.5 kg/ })).toBeVisible();
   await page.reload();

@@ -143,7 +143,9 @@ test('the tube before its own tripod: a gap measured by day moves limit and plan
   const reason = page.locator('.reason');
   await expect(page.getByRole('img', { name: /^From the pole’s side\. / })).toBeVisible();
   await expect(page.getByRole('img', { name: /^From the east\. .* to the column: \d+ mm$/ })).toBeVisible();
-  await expect(reason).toContainText('From 14 min past it on the margin of 50 mm is used up, camera to the third leg.');
+  await expect(reason).toContainText(
+    'From 14 min past it on the margin of 50 mm is used up, camera to the leg in the south-west.',
+  );
   await expect(page.getByText(/^Power off, tube held: set the bar/)).toContainText('Measure the gap from');
   const gap = page.getByRole('textbox', { name: 'The gap there' });
   await gap.fill('wide');

@@ -1,6 +1,7 @@
 import { handOfNight } from '../../core/night/handOfNight.ts';
+import { motorsOf } from '../../core/mount/motors.ts';
 import { useNight, useShared } from '../../session/session.ts';
-import { CAUTIONS } from '../../text/cautions.ts';
+import { cautionOf } from '../../text/cautions.ts';
 import { byEyeWords } from '../../text/handWords.ts';
 import { BY_EYE, stationOf } from '../../text/stations.ts';
 
@@ -14,7 +15,7 @@ export function ByEye({ step }: { step: string }) {
       <p>
         <strong>{BY_EYE}</strong> {byEyeWords(handOfNight(night), format)}
       </p>
-      {station && <p className="caution">{CAUTIONS[station.step]}</p>}
+      {station && <p className="caution">{cautionOf(station.step, motorsOf(night.numbers.mount))}</p>}
     </>
   );
 }

@@ -2,10 +2,11 @@ import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { fromUtcText } from '../../core/time/utc.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
+import { motorsOf } from '../../core/mount/motors.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { exposureWords, judgementName, stretchWords } from '../../text/budgetWords.ts';
-import { CAUTIONS } from '../../text/cautions.ts';
+import { cautionOf } from '../../text/cautions.ts';
 import { BY_EYE, stationOf } from '../../text/stations.ts';
 import { BudgetTable } from '../../ui/BudgetTable.tsx';
 import { later } from '../../ui/later.tsx';
@@ -87,7 +88,7 @@ function MarginContent() {
       <Advice stars={at.stars} />
       {step === 'polar' && <GoalInMargin />}
       <Confidence />
-      {station && <p className="caution">{CAUTIONS[station.step]}</p>}
+      {station && <p className="caution">{cautionOf(station.step, motorsOf(night.numbers.mount))}</p>}
     </>
   );
 }

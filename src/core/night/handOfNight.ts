@@ -2,14 +2,14 @@
 import { crossingMin, knobTurnMin } from '../mount/handTurning.ts';
 import { motorsOf } from '../mount/motors.ts';
 import { trueFieldDeg } from '../optics/lightPath.ts';
+import { ASSUMED } from '../verdict/assumptions.ts';
 import type { NightStatic } from './nightStatic.ts';
 
 export type HandOfNight = {
   /** Minutes for one turn of the right-ascension knob; null for a mount that a motor follows with, or without a worm. */
   turnMin: number | null;
-  /** Of its worm wheel. */
+  /** Of its worm wheel; `teethAssumed`: nobody counted them. */
   teeth: number | null;
-  /** The mount was dressed from its class and never weighed or looked up. */
   teethAssumed: boolean;
   /** Across what the view shows, from edge to edge; null when the rig has neither eyepiece nor camera. */
   view: { by: 'eyepiece' | 'sensor'; fieldDeg: number; stayMin: number } | null;
@@ -31,11 +31,13 @@ function viewOf({ tube, eyepiece, train }: NightStatic['numbers'], decDeg: numbe
 export function handOfNight({ numbers, targetSky }: NightStatic): HandOfNight {
   const { mount } = numbers;
   const decDeg = targetSky?.ofDate.decDeg ?? 0;
-  const teeth = motorsOf(mount) === 'none' && mount?.mountKind !== 'altAzimuth' ? (mount?.wormTeeth ?? null) : null;
+  const hasKnob = motorsOf(mount) === 'none' && mount?.mountKind !== 'altAzimuth';
+  const counted = mount?.wormTeeth ?? null;
+  const teeth = hasKnob ? (counted ?? ASSUMED.wormTeeth) : null;
   return {
     turnMin: teeth === null ? null : knobTurnMin(teeth),
     teeth,
-    teethAssumed: mount?.massBasis === 'assumed',
+    teethAssumed: counted === null,
     view: viewOf(numbers, decDeg),
     decDeg,
   };

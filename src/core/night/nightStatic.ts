@@ -13,7 +13,13 @@ import { learnedOf, type Learned } from './learned.ts';
 import type { NightRecords } from './nightRecords.ts';
 import { loadOfRig } from '../rig/payloadOfRig.ts';
 import { planSubs, type Plan } from './plan/plan.ts';
-import { meridianLimit, secondLimitMs, tubeClearance, type MeridianLimit } from './meridian/meridianLimit.ts';
+import {
+  clearFromMs,
+  meridianLimit,
+  secondLimitMs,
+  tubeClearance,
+  type MeridianLimit,
+} from './meridian/meridianLimit.ts';
 import { mountFlips, rigNumbers, type RigBalance, type RigNumbers } from '../rig/rigNumbers.ts';
 import { runFor, type Run } from './plan/run.ts';
 import { siteNight, targetNight, type SiteNight, type TargetNight } from './skyOfNight.ts';
@@ -41,7 +47,6 @@ export type NightStatic = {
   flips: boolean;
   /** How far past the meridian the tube may run, and what says so. */
   limit: MeridianLimit;
-  limitH: number;
   plan: Plan | null;
   budget: BudgetBase | null;
 };
@@ -67,7 +72,7 @@ function planOf(
     limitH,
     earliestFlipH: numbers.mount?.earliestFlipH ?? 0,
     flipMinutes,
-    clearAfterH: tube?.clearAfterH ?? 0,
+    clearFromMs: clearFromMs(tube, transitMs),
     strategy: entry.strategy,
   });
 }
@@ -130,11 +135,9 @@ function planPart(
   const flipMinutes = flipMinutesOf(learned, numbers);
   const tube = tubeClearance(numbers, site.latDeg, targetSky?.ofDate.decDeg ?? null, learned.gapShift);
   const limit = meridianLimit(entry, numbers.mount?.pastMeridianLimitH ?? null, tube);
-  const { limitH } = limit;
   const transitMs = targetSky?.transit.transitMs ?? null;
   return {
     limit,
-    limitH,
     plan: entry ? planOf(entry, usable, transitMs, numbers, { limit, flipMinutes }) : null,
   };
 }

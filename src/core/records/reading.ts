@@ -109,7 +109,14 @@ export const readingValues = {
     temperatureC: bounded(-70, 60),
     fwhmPx: bounded(0.2, 200).nullable(),
   }),
-  gap: z.object({ haH: hoursSchema, state: stateSchema, decDeg, gapM: bounded(-5, 5) }),
+  /** `atLeast`: something of that size went through; how much wider it is nobody measured. */
+  gap: z.object({
+    haH: hoursSchema,
+    state: stateSchema,
+    decDeg,
+    gapM: bounded(-5, 5),
+    atLeast: z.boolean().optional(),
+  }),
   flip: z.object({
     atUtc: utcSchema,
     minutes: bounded(0, 1440),

@@ -7,6 +7,7 @@ import {
   type OrderRow,
   type TrialStep,
 } from '../../core/night/balance/balanceOrder.ts';
+import { motorsOf } from '../../core/mount/motors.ts';
 import { useNight } from '../../session/session.ts';
 import { StepLink, WorkStep } from '../../session/WorkStep.tsx';
 import { orderReason, orderSentence, orderWords, UNLOAD_REASON, UNLOAD_WORDS } from '../../text/balanceOrderWords.ts';
@@ -37,7 +38,7 @@ export function OrderTab({ tabs }: { tabs: ReactNode }) {
     <BenchLayout
       title="Balance"
       tabs={tabs}
-      sentence={orderSentence(next, rows.length > 0)}
+      sentence={orderSentence(next, rows.length > 0, motorsOf(night.numbers.mount))}
       reason={orderReason(next)}
       instrumentName="The order"
       instrument={

@@ -1,17 +1,11 @@
-import {
-  clearanceOf,
-  closestPoints,
-  headCapsules,
-  movingCapsules,
-  standingCapsules,
-} from '../../core/mount/clearance.ts';
-import { CLEARANCE_MARGIN_M, secondLimitMs, type TubeClearance } from '../../core/night/meridian/meridianLimit.ts';
+import { headCapsules, movingCapsules, standingCapsules } from '../../core/mount/clearance.ts';
+import { clearFromMs, secondLimitMs, type TubeClearance } from '../../core/night/meridian/meridianLimit.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { CLEAR, gapWords, secondLimitWords } from '../../text/clearanceWords.ts';
+import { CLEAR, gapWords, secondLimitWords, waitWords } from '../../text/clearanceWords.ts';
 import { ClearanceView } from '../../ui/instruments/ClearanceView.tsx';
 import { Problem } from '../../ui/Problem.tsx';
-import { isAfterFlip } from './model.ts';
+import { approachAt } from './model.ts';
 
 /** Left and right in each view. */
 const COMPASS = {
@@ -20,36 +14,35 @@ const COMPASS = {
 } as const;
 const SIDES = ['pole', 'east'] as const;
 
-/** A target that never sets may bring the flipped tube down again before the night is over. */
-function SecondLimit({ tube }: { tube: TubeClearance }) {
+/** Where the flipped tube is not clear either: before some moment, or after one before the night is over. */
+function FlippedSide({ tube }: { tube: TubeClearance }) {
   const { usable, targetSky } = useNight();
   const { format } = useShared();
-  const secondMs = secondLimitMs(tube, targetSky?.transit.transitMs ?? null);
-  if (secondMs === null || !usable || secondMs >= usable.toMs) return null;
-  return <p className="mb-0">{secondLimitWords(secondMs, format)}</p>;
+  if (!usable || !targetSky) return null;
+  const { transitMs } = targetSky.transit;
+  const [fromMs, untilMs] = [clearFromMs(tube, transitMs), secondLimitMs(tube, transitMs)];
+  return (
+    <>
+      {fromMs !== null && fromMs > usable.fromMs && transitMs < usable.toMs && (
+        <Problem>{waitWords(fromMs, !tube.trusted, format)}</Problem>
+      )}
+      {untilMs !== null && untilMs < usable.toMs && <p className="mb-0">{secondLimitWords(untilMs, format)}</p>}
+    </>
+  );
 }
 
 /** The tube as it comes near to column and legs, at the ribbon's time, from two sides. */
 export function Approach({ tube, label }: { tube: TubeClearance; label: string }) {
   const night = useNight();
-  const { target, timeMs } = useNightAt();
+  const found = approachAt(night, useNightAt());
   const { format } = useShared();
+  if (!found) return null;
   const { latDeg } = night.records.site;
-  const decDeg = night.targetSky?.ofDate.decDeg;
-  if (!target || decDeg === undefined) return null;
-  const { geometry, shift } = tube;
+  const { geometry, pose, closest, clearanceM, tight, line, barClosest, barClearanceM } = found;
   const south = latDeg < 0;
-  const pose = { haH: target.haH, decDeg, state: isAfterFlip(night, timeMs) ? 'afterFlip' : 'beforeFlip' } as const;
-  const found = clearanceOf(geometry, latDeg)(pose);
-  const clearanceM = found.clearanceM + (shift?.shiftM ?? 0);
-  const line = closestPoints(geometry, latDeg, pose, found.closest);
-  const words = gapWords(found.closest, clearanceM, format);
-  const gap = {
-    from: line.onFirst,
-    to: line.onSecond,
-    text: format.quantity(Math.max(0, clearanceM), 'barLength'),
-    tight: clearanceM <= CLEARANCE_MARGIN_M,
-  };
+  const words = gapWords(closest, clearanceM, geometry, format);
+  const barWords = gapWords(barClosest, barClearanceM, geometry, format);
+  const text = format.quantity(Math.max(0, clearanceM), 'barLength');
   return (
     <>
       <div className="rig-views">
@@ -62,7 +55,7 @@ export function Approach({ tube, label }: { tube: TubeClearance; label: string }
               standing={standingCapsules(geometry, latDeg)}
               head={headCapsules(geometry, latDeg, pose)}
               moving={movingCapsules(geometry, latDeg, pose)}
-              gap={gap}
+              gap={{ from: line.onFirst, to: line.onSecond, text, tight }}
               compass={COMPASS[side][south ? 'south' : 'north']}
             />
             <figcaption>{CLEAR.views[side]}</figcaption>
@@ -70,11 +63,10 @@ export function Approach({ tube, label }: { tube: TubeClearance; label: string }
         ))}
       </div>
       <p className="mb-0">
-        {CLEAR.now}: <strong>{words}</strong>.{' '}
-        <span className="soft">{gapWords(found.barClosest, found.barClearanceM, format)}.</span>
+        {CLEAR.now}: <strong>{words}</strong>. <span className="soft">{barWords}.</span>
       </p>
-      <SecondLimit tube={tube} />
-      {found.barClearanceM <= 0 && <Problem>{gapWords(found.barClosest, found.barClearanceM, format)}.</Problem>}
+      <FlippedSide tube={tube} />
+      {barClearanceM <= 0 && <Problem>{barWords}.</Problem>}
     </>
   );
 }

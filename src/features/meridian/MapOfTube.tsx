@@ -2,8 +2,6 @@ import { contours } from 'd3';
 import { decOfRow, haOfColumn, MAP_GRID, type ClearanceMap } from '../../core/mount/clearanceMap.ts';
 import type { FlipState } from '../../core/mount/pose.ts';
 import { CLEARANCE_MARGIN_M, type TubeClearance } from '../../core/night/meridian/meridianLimit.ts';
-import { hourAngleH } from '../../core/sky/horizontal.ts';
-import { wrap12 } from '../../core/math/angles.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { Queries } from '../../session/Queries.tsx';
 import { useNight, useShared } from '../../session/session.ts';
@@ -11,7 +9,7 @@ import { useClearanceMap } from '../../session/useClearanceMap.ts';
 import { useRibbonTime } from '../../session/useTime.ts';
 import { CLEAR, mapWords } from '../../text/clearanceWords.ts';
 import { ChartFrame, type Scales } from '../../ui/charts/ChartFrame.tsx';
-import { isAfterFlip } from './model.ts';
+import { isAfterFlip, pathInState } from './model.ts';
 
 const { columns, rows } = MAP_GRID;
 
@@ -29,16 +27,6 @@ function nearerThan({ gapM }: ClearanceMap, limitM: number, { x, y }: Scales): s
   return coordinates.flatMap((polygon) => polygon.map((ring) => `M${ring.map(place).join('L')}Z`)).join('');
 }
 
-/** Hour angles of tonight's subs in a state; null without any. */
-function pathOf({ plan, targetSky, records }: NightStatic, state: FlipState): [number, number] | null {
-  const subs = plan?.subs.filter((s) => (s.side === 'before') === (state === 'beforeFlip')) ?? [];
-  const [first, last] = [subs[0], subs.at(-1)];
-  if (!first || !last || !targetSky) return null;
-  const haH = (timeMs: number): number => wrap12(hourAngleH(timeMs, records.site.lonDeg, targetSky.ofDate.raDeg));
-  const fromH = haH(first.startMs);
-  return [fromH, fromH + (last.endMs - first.startMs) / 3_600_000];
-}
-
 function Plot({
   map,
   shiftM,
@@ -51,29 +39,27 @@ function Plot({
   scales: Scales;
 }) {
   const { x, y, width, height } = scales;
-  const path = pathOf(night, map.state);
+  const path = pathInState(night, map.state);
   const decDeg = night.targetSky?.ofDate.decDeg ?? 0;
   return (
-    <g>
-      <svg width={width} height={height} overflow="hidden">
+    <svg width={width} height={height} overflow="hidden">
+      <path
+        d={nearerThan(map, CLEARANCE_MARGIN_M - shiftM, scales)}
+        fill="var(--amber)"
+        fillOpacity="0.45"
+        fillRule="evenodd"
+      />
+      <path d={nearerThan(map, -shiftM, scales)} fill="var(--ink)" fillOpacity="0.75" fillRule="evenodd" />
+      <path d={`M${x(0)} 0V${height}`} stroke="var(--soft)" strokeDasharray="4 4" />
+      {path && (
         <path
-          d={nearerThan(map, CLEARANCE_MARGIN_M - shiftM, scales)}
-          fill="var(--amber)"
-          fillOpacity="0.45"
-          fillRule="evenodd"
+          d={`M${x(path[0])} ${y(decDeg)}H${x(path[1])}`}
+          stroke="var(--action)"
+          strokeWidth="5"
+          strokeLinecap="round"
         />
-        <path d={nearerThan(map, -shiftM, scales)} fill="var(--ink)" fillOpacity="0.75" fillRule="evenodd" />
-        <path d={`M${x(0)} 0V${height}`} stroke="var(--soft)" strokeDasharray="4 4" />
-        {path && (
-          <path
-            d={`M${x(path[0])} ${y(decDeg)}H${x(path[1])}`}
-            stroke="var(--action)"
-            strokeWidth="5"
-            strokeLinecap="round"
-          />
-        )}
-      </svg>
-    </g>
+      )}
+    </svg>
   );
 }
 
@@ -88,7 +74,12 @@ function Chart({ tube, state }: { tube: TubeClearance; state: FlipState }) {
       label={mapWords(state)}
       fileName="tube-clearance"
       height={280}
-      x={{ domain: MAP_GRID.haH, label: 'hour angle', format: (v) => `${v} h`, ticks: [-6, -3, 0, 3, 6, 9, 12] }}
+      x={{
+        domain: MAP_GRID.haH,
+        label: 'hour angle',
+        format: (v) => format.quantity(v, 'hours', 0),
+        ticks: [-6, -3, 0, 3, 6, 9, 12],
+      }}
       y={{
         domain: latDeg < 0 ? [-90, latDeg + 90] : [latDeg - 90, 90],
         label: 'declination',

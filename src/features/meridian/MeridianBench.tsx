@@ -24,7 +24,7 @@ function Attitude({ label }: { label: string }) {
       label={label}
       haH={at.target?.haH ?? null}
       afterFlip={isAfterFlip(night, at.timeMs)}
-      limitH={night.limitH}
+      limitH={night.limit.limitH}
       south={south}
       flips={night.flips}
       words={{
@@ -55,14 +55,14 @@ function NowFigures() {
 function aboutOf(night: NightStatic, format: Format) {
   if (!night.targetSky) return null;
   const { transitMs, altDeg, side } = night.targetSky.transit;
-  const { limitH, source, tube } = night.limit;
+  const { limitH } = night.limit;
   const limited = night.flips && night.plan !== null;
   return {
     transitMs,
     altDeg,
     side,
     limitH,
-    limitSource: limited ? limitWords(limitH, source, tube?.closest ?? null, format) : '',
+    limitSource: limited ? limitWords(night.limit, format) : '',
   };
 }
 

@@ -21,27 +21,27 @@ export function WorstPose({ tube }: { tube: TubeClearance }) {
   const { rig, fromSnapshot } = night.records;
   if (!pose || fromSnapshot) return null;
   const { haH, decDeg, state } = pose;
-  const readingOf = (gapM: number) =>
+  const readingOf = (gap: { gapM: number; atLeast?: true }) =>
     ({
       step: 'meridian',
       subject: { type: 'rig', id: rig.id },
       kind: 'gap',
-      values: { haH, decDeg, state, gapM },
+      values: { haH, decDeg, state, ...gap },
     }) as const;
   const said = (gapM: number): string => `Gap recorded: ${format.quantity(gapM, 'barLength')}.`;
   return (
     <div className="section">
       <h2>{CLEAR.title}</h2>
       <p>
-        <Said said={poseSentence(pose, format)} />
+        <Said said={poseSentence(pose, tube.geometry, format)} />
       </p>
-      <p className="soft">{poseReason(pose, tube.shift, format)}</p>
+      <p className="soft">{poseReason(pose, tube.shift, tube.geometry, format)}</p>
       <RecordForm<Fields, z.infer<typeof schema>>
         title={CLEAR.measured}
         button={CLEAR.record}
         schema={schema}
         defaults={{ gapM: null }}
-        toReading={({ gapM }) => ({ reading: readingOf(gapM), said: said(gapM) })}
+        toReading={({ gapM }) => ({ reading: readingOf({ gapM }), said: said(gapM) })}
       >
         <QuantityField
           name="gapM"
@@ -55,7 +55,7 @@ export function WorstPose({ tube }: { tube: TubeClearance }) {
       <Button
         variant="outline"
         className="mt-2"
-        onClick={() => void record(readingOf(HAND_BREADTH_M), said(HAND_BREADTH_M))}
+        onClick={() => void record(readingOf({ gapM: HAND_BREADTH_M, atLeast: true }), CLEAR.handSaid)}
       >
         {CLEAR.hand}, {format.quantity(HAND_BREADTH_M, 'barLength')}
       </Button>

@@ -1,4 +1,16 @@
 /** What the meridian bench shows, as codes and figures. */
+import {
+  clearanceOf,
+  closestPoints,
+  type ClearanceGeometry,
+  type Closest,
+  type SkyPose,
+} from '../../core/mount/clearance.ts';
+import type { FlipState } from '../../core/mount/pose.ts';
+import type { Nearest } from '../../core/math/segments.ts';
+import type { NightAt } from '../../core/night/nightAt.ts';
+import { CLEARANCE_MARGIN_M } from '../../core/night/meridian/meridianLimit.ts';
+import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../../core/time/utc.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Plan } from '../../core/night/plan/plan.ts';
 import type { MeridianSaying } from '../../text/meridianWords.ts';
@@ -47,4 +59,53 @@ export function isAfterFlip(night: NightStatic, timeMs: number): boolean {
   if (!plan) return false;
   if (plan.flip) return timeMs >= plan.flip.startMs;
   return plan.subs[0]?.side === 'after';
+}
+
+export type Approach = {
+  geometry: ClearanceGeometry;
+  pose: SkyPose;
+  closest: Closest;
+  clearanceM: number;
+  /** Nearer than the margin. */
+  tight: boolean;
+  /** Where the two surfaces come nearest. */
+  line: Nearest;
+  barClosest: Closest;
+  barClearanceM: number;
+};
+
+/** How near the tube stands at a moment, with what measured gaps say; null without a target, and for rigs that never flip. */
+export function approachAt(
+  night: NightStatic,
+  { target, timeMs }: Pick<NightAt, 'target' | 'timeMs'>,
+): Approach | null {
+  const { targetSky, limit, records } = night;
+  const { tube } = limit;
+  if (!target || !targetSky || !tube) return null;
+  const { geometry, shift } = tube;
+  const { latDeg } = records.site;
+  const state = isAfterFlip(night, timeMs) ? 'afterFlip' : 'beforeFlip';
+  const pose: SkyPose = { haH: target.haH, decDeg: targetSky.ofDate.decDeg, state };
+  const { closest, barClosest, barClearanceM, ...drawn } = clearanceOf(geometry, latDeg)(pose);
+  const clearanceM = drawn.clearanceM + (shift?.shiftM ?? 0);
+  return {
+    geometry,
+    pose,
+    closest,
+    clearanceM,
+    tight: clearanceM <= CLEARANCE_MARGIN_M,
+    line: closestPoints(geometry, latDeg, pose, closest),
+    barClosest,
+    barClearanceM,
+  };
+}
+
+/** Hour angles over which tonight's subs run in a state; null without any. */
+export function pathInState({ plan, targetSky }: NightStatic, state: FlipState): [number, number] | null {
+  const side = state === 'beforeFlip' ? 'before' : 'after';
+  const subs = plan?.subs.filter((s) => s.side === side) ?? [];
+  const [first, last] = [subs[0], subs.at(-1)];
+  if (!first || !last || !targetSky) return null;
+  const haH = (timeMs: number): number => (timeMs - targetSky.transit.transitMs) / (MS_PER_HOUR * SOLAR_PER_SIDEREAL);
+  return [haH(first.startMs), haH(last.endMs)];
 }

@@ -7,7 +7,7 @@ import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { judgementName } from '../../text/budgetWords.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
-import { calendarTodo, CARD_CAUTIONS, CARD_EVENTS } from '../../text/cardWords.ts';
+import { calendarTodo, CARD_EVENTS, cardCautions } from '../../text/cardWords.ts';
 import { modelYearsWords } from '../../text/levelWords.ts';
 import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
 import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
@@ -208,7 +208,7 @@ export function NightCardPage() {
         <Dial rows={card.dial} star={sky.poleStar.star.name} />
         <Part title="Cautions">
           <ul className="card-cautions">
-            {CARD_CAUTIONS.map((caution) => (
+            {cardCautions(motorsOf(night.numbers.mount)).map((caution) => (
               <li key={caution}>{caution}</li>
             ))}
           </ul>

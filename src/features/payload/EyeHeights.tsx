@@ -1,7 +1,7 @@
 import { eyeHeights } from '../../core/rig/eyepieceHeight.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { HEIGHTS, heightFigures } from '../../text/eyeHeightWords.ts';
+import { HEIGHTS, heightFigures, heightsReason } from '../../text/eyeHeightWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 
 /** Where the eye is, and how high somebody sits for it. */
@@ -16,7 +16,7 @@ export function EyeHeights() {
     <div className="section">
       <h2>{HEIGHTS.heights}</h2>
       {heights ? <FigureList figures={heightFigures(heights, format)} /> : <p>{HEIGHTS.noEyepiece}</p>}
-      <p className="soft">{HEIGHTS.heightsWhy}</p>
+      <p className="soft">{heightsReason(format)}</p>
     </div>
   );
 }

@@ -33,7 +33,7 @@ export function Circles({ tabs }: { tabs: ReactNode }) {
         ) : undefined
       }
     >
-      {hop && <FigureList figures={circleFigures(hop)} />}
+      {hop && <FigureList figures={circleFigures(hop, format)} />}
       {hop && <p className="soft">{CIRCLE_STILL}</p>}
     </BenchLayout>
   );

@@ -90,11 +90,18 @@ type PieceProps = { piece: DrawnPiece; view: RigView; scale: Scale; chosen: bool
   'choose' | 'move'
 >;
 
+type Carried = Omit<RigMove, 'id'> | null;
 type Held = { x: number; y: number; perPx: number };
 
 /** Where a finger or the arrow keys have carried a piece that is not let go yet. */
 function useCarried({ piece, view, scale, choose, move }: Omit<PieceProps, 'chosen' | 'label'>) {
-  const [carried, setCarried] = useState<Omit<RigMove, 'id'> | null>(null);
+  const [carried, setCarried] = useState<Carried>(null);
+  // What is let go is where the hand was last, drawn or not.
+  const latest = useRef<Carried>(null);
+  const carry = (to: Carried): void => {
+    latest.current = to;
+    setCarried(to);
+  };
   const held = useRef<Held | null>(null);
   const { left, up } = AXES[view];
   const begin = (event: PointerEvent<SVGGElement>): void => {
@@ -111,12 +118,13 @@ function useCarried({ piece, view, scale, choose, move }: Omit<PieceProps, 'chos
     if (Math.hypot(dx, dy) < TAP_PX) return;
     const [key, px] = Math.abs(dx) >= Math.abs(dy) ? [left, -dx] : [up, -dy];
     if (!piece.axes.includes(key)) return;
-    setCarried({ key, byM: Math.round(px * held.current.perPx * 1000) / 1000 });
+    carry({ key, byM: Math.round(px * held.current.perPx * 1000) / 1000 });
   };
   const letGo = (): void => {
     held.current = null;
-    if (carried && carried.byM !== 0) move({ id: piece.id, ...carried });
-    setCarried(null);
+    const moved = latest.current;
+    carry(null);
+    if (moved && moved.byM !== 0) move({ id: piece.id, ...moved });
   };
   const nudge = (event: KeyboardEvent): void => {
     if (event.key === 'Enter' || event.key === ' ') choose(piece.id);
@@ -133,11 +141,12 @@ function useCarried({ piece, view, scale, choose, move }: Omit<PieceProps, 'chos
     if (!found) return;
     const [key, byM] = found;
     if (!piece.axes.includes(key)) return;
-    setCarried((before) => ({ key, byM: (before?.key === key ? before.byM : 0) + byM }));
+    const before = latest.current;
+    carry({ key, byM: (before?.key === key ? before.byM : 0) + byM });
   };
   const putBack = (): void => {
     held.current = null;
-    setCarried(null);
+    carry(null);
   };
   return { carried, begin, drag, letGo, nudge, putBack };
 }

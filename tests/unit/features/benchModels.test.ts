@@ -1,8 +1,10 @@
 import { expect } from 'chai';
+import { clearanceOf } from '../../../src/core/mount/clearance.ts';
+import { nightAt } from '../../../src/core/night/nightAt.ts';
 import { nightStatic } from '../../../src/core/night/nightStatic.ts';
 import type { MountPart, Part } from '../../../src/core/records/part.ts';
-import { isAfterFlip, meridianModel } from '../../../src/features/meridian/model.ts';
-import { nightRecords, parts } from '../../support/records.ts';
+import { approachAt, isAfterFlip, meridianModel, pathInState } from '../../../src/features/meridian/model.ts';
+import { nightRecords, parts, reading, snapshotOf } from '../../support/records.ts';
 
 type Wish = Parameters<typeof nightRecords>[0];
 const night = (wish: Wish = {}) => nightStatic(nightRecords(wish));
@@ -25,6 +27,36 @@ describe('meridian model', () => {
   it('counts the subs of both sides', () => {
     const { before, after, integrationS } = meridianModel(night());
     expect([before > 0, after > 0, integrationS]).to.deep.equal([true, true, (before + after) * 120]);
+  });
+
+  it('tells how near the tube stands at a moment, on its side of the flip, with what a gap taught', () => {
+    const one = night();
+    const flipMs = one.plan!.flip!.startMs;
+    const at = (timeMs: number, of = one) => approachAt(of, nightAt(of, timeMs))!;
+    expect([at(flipMs - 1).pose.state, at(flipMs).pose.state]).to.deep.equal(['beforeFlip', 'afterFlip']);
+    const { geometry, pose, clearanceM, line, tight } = at(flipMs - 1);
+    const { latDeg } = one.records.site;
+    expect(clearanceM).to.equal(clearanceOf(geometry, latDeg)(pose).clearanceM);
+    expect(line.distance).to.be.closeTo(clearanceM, 1e-9);
+    expect(tight).to.equal(clearanceM <= 0.05);
+    const values = { ...pose, gapM: clearanceM - 0.03 };
+    const readings = [reading('gap', values, { subject: { type: 'rig', id: 'demo-heron' } })];
+    const taught = night({ snapshots: [snapshotOf()], readings });
+    const then = approachAt(taught, nightAt(taught, flipMs - 1))!;
+    expect(then.clearanceM - clearanceOf(geometry, latDeg)(then.pose).clearanceM).to.be.closeTo(-0.03, 1e-9);
+    expect(approachAt(night({ targetId: null }), nightAt(one, flipMs))).to.equal(null);
+    expect(approachAt(night({ parts: mounts({ mountKind: 'forkOnWedge' }) }), nightAt(one, flipMs))).to.equal(null);
+  });
+
+  it('draws tonight’s subs by their hour angles, each side in its own state', () => {
+    const one = night();
+    const [before, after] = [pathInState(one, 'beforeFlip')!, pathInState(one, 'afterFlip')!];
+    const haH = (timeMs: number) => nightAt(one, timeMs).target!.haH;
+    const subs = one.plan!.subs;
+    expect(before[0]).to.be.closeTo(haH(subs[0]!.startMs), 0.01);
+    expect(after[1]).to.be.closeTo(haH(subs.at(-1)!.endMs), 0.01);
+    expect(before[1]).to.be.below(after[0]);
+    expect(pathInState(night({ plan: { strategy: 'stopAtLimit' } }), 'afterFlip')).to.equal(null);
   });
 
   it('the tube is on the other side from the flip on', () => {

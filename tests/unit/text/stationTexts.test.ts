@@ -6,8 +6,8 @@ import { STEPS } from '../../../src/core/records/reading.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { compassPoint } from '../../../src/text/compassWords.ts';
 import { magneticField } from '../../../src/core/sky/magnetic.ts';
-import { calendarTodo, CARD_CAUTIONS, CARD_EVENTS } from '../../../src/text/cardWords.ts';
-import { CAUTIONS } from '../../../src/text/cautions.ts';
+import { calendarTodo, CARD_EVENTS, cardCautions } from '../../../src/text/cardWords.ts';
+import { cautionOf } from '../../../src/text/cautions.ts';
 import { changeWords } from '../../../src/text/changeWords.ts';
 import { countsWords } from '../../../src/text/dataWords.ts';
 import { fieldLabel, valueWords } from '../../../src/text/storedWords.ts';
@@ -68,7 +68,11 @@ const field = magneticField(Date.UTC(2026, 10, 24), 40.33, -7.6, 1550);
 describe('words of the stations', () => {
   it('every station has a name, a key of its own, a caution and a place in some run', () => {
     expect(STATIONS.map((s) => s.key).join('')).to.equal('1234567890');
-    for (const step of STEPS) isSentence(CAUTIONS[step], step);
+    for (const step of STEPS) {
+      isSentence(cautionOf(step, 'both'), step);
+      isSentence(cautionOf(step, 'none'), step);
+      expect(cautionOf(step, 'none'), step).not.to.match(/slew/);
+    }
     for (const reason of Object.values(ORDER_REASONS)) isSentence(reason, reason);
     expect([stopName('polar', 'rough'), stopName('polar', 'final'), stopName('polar', null)]).to.deep.equal([
       'Rough pole',
@@ -268,7 +272,8 @@ describe('words of the stations', () => {
     for (const readings of [0, 1, 21]) isSentence(logbookSentence({ date: 'Tue 24 Nov', readings }), String(readings));
     isSentence(logbookReason(null, [], f), 'none');
     expect(logbookReason(1.4, [9, 1.4], f)).to.equal('Polar error over 2 nights, best 1.4′. This night ended at 1.4′.');
-    for (const caution of CARD_CAUTIONS) isSentence(caution, caution);
+    for (const caution of cardCautions('both')) isSentence(caution, caution);
+    expect(cardCautions('none').join(' ')).not.to.match(/slew/);
     const codes = Object.keys(CARD_EVENTS) as (keyof typeof CARD_EVENTS)[];
     const todos = (['both', 'none'] as const).flatMap((motors) => codes.flatMap((c) => calendarTodo(c, motors) ?? []));
     for (const todo of todos) isSentence(todo, todo);

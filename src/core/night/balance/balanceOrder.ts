@@ -1,4 +1,5 @@
 /** The order in which a rig is balanced, what of it is done tonight, and the order in which it is taken down. */
+import { motorsOf } from '../../mount/motors.ts';
 import type { AssemblyStep } from '../../rig/assembly.ts';
 import { mountHasBar } from '../../rig/rigNumbers.ts';
 import { workRows, type Missing } from '../ledger/ledger.ts';
@@ -52,14 +53,14 @@ export type UnloadStep =
 
 /** How a loaded rig is taken down safely; empty without a mount. */
 export function unloadOrder({ numbers }: NightStatic): UnloadStep[] {
-  const { mount, masses, support } = numbers;
+  const { mount, masses, support, eyepiece } = numbers;
+  const motors = motorsOf(mount);
   if (!mount) return [];
   const bar = masses.bar.massKg > 0 || masses.weights.length > 0;
   return [
     bar ? 'park' : 'parkBare',
-    'powerOff',
-    'cablesOff',
-    'cameraOff',
+    ...(motors === 'none' ? [] : (['powerOff', 'cablesOff'] as const)),
+    ...(eyepiece ? [] : (['cameraOff'] as const)),
     'tubeOff',
     ...(bar ? (['weightsOff', 'barOff'] as const) : []),
     'headOff',

@@ -19,8 +19,10 @@ function shiftOf({ values }: ReadingOf<'gap'>, taken: StoredSnapshot | undefined
   const { rig, parts, site } = taken.whole();
   const found = clearanceOfRig(rigNumbers(rig, parts), site.latDeg);
   if (!found) return null;
-  const { haH, decDeg, state, gapM } = values;
-  return gapM - clearanceOf(found.geometry, site.latDeg)({ haH, decDeg, state }).clearanceM;
+  const { haH, decDeg, state, gapM, atLeast } = values;
+  const byM = gapM - clearanceOf(found.geometry, site.latDeg)({ haH, decDeg, state }).clearanceM;
+  // What went through proves no less room than the drawing has; it does not prove that there is no more.
+  return atLeast === true ? Math.max(0, byM) : byM;
 }
 
 /** The middle of the last gaps that were measured on this rig; null before the first. */

@@ -74,10 +74,18 @@ export function tubeClearance(
   };
 }
 
+const afterTransit = (transitMs: number, haH: number): number => transitMs + haH * MS_PER_HOUR * SOLAR_PER_SIDEREAL;
+
 /** When the second limit comes, after a transit; null when it never does. */
 export function secondLimitMs(tube: TubeClearance | null, transitMs: number | null): number | null {
   if (tube === null || tube.secondLimitH === null || transitMs === null) return null;
-  return transitMs + tube.secondLimitH * MS_PER_HOUR * SOLAR_PER_SIDEREAL;
+  return afterTransit(transitMs, tube.secondLimitH);
+}
+
+/** From when on the flipped tube is clear, where it is not so at the meridian already; else null. */
+export function clearFromMs(tube: TubeClearance | null, transitMs: number | null): number | null {
+  if (tube === null || tube.clearAfterH <= 0 || transitMs === null) return null;
+  return afterTransit(transitMs, tube.clearAfterH);
 }
 
 /** The earliest of what this night, the mount and the clearance allow. A clearance that was never measured may shorten the

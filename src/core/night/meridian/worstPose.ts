@@ -1,5 +1,5 @@
 /** The pose of tonight's plan in which the tube comes nearest to what stands: to be set by hand in daylight, and measured. */
-import { wrap12 } from '../../math/angles.ts';
+import { asinClamped, DEG_PER_RAD, RAD_PER_DEG, wrap12 } from '../../math/angles.ts';
 import { clearanceOf, type Clearance, type SkyPose } from '../../mount/clearance.ts';
 import { oncePer } from '../../once.ts';
 import { hourAngleH } from '../../sky/horizontal.ts';
@@ -18,10 +18,16 @@ export type WorstPose = SkyPose & {
   barClosest: Clearance['barClosest'];
 };
 
-/** How far the tube's end of the bar stands below the level, degrees; negative = above. On the meridian the bar is level,
- *  before the flip the tube sinks with the hour angle, after it rises. */
-export function tubeBelowLevelDeg({ haH, state }: Pick<SkyPose, 'haH' | 'state'>): number {
-  return (state === 'beforeFlip' ? 1 : -1) * DEG_PER_HOUR * haH;
+/** How the bar stands: how far its tube's end is below the level, degrees in [-90, 90], negative = above, and on which side
+ *  of the column. On the meridian the bar is level; before the flip the tube is west and sinks with the hour angle, after it
+ *  is east and rises; beyond six hours it has gone over the top or under to the other side. */
+export function barOfPose({ haH, state }: Pick<SkyPose, 'haH' | 'state'>): { belowDeg: number; west: boolean } {
+  const turned = (state === 'beforeFlip' ? 1 : -1) * DEG_PER_HOUR * haH * RAD_PER_DEG;
+  const isUnturned = Math.cos(turned) >= 0;
+  return {
+    belowDeg: asinClamped(Math.sin(turned)) * DEG_PER_RAD,
+    west: (state === 'beforeFlip') === isUnturned,
+  };
 }
 
 /** Null for mounts that never flip, rigs without their parts, and nights without subs. */

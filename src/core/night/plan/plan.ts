@@ -18,8 +18,8 @@ export type PlanInput = {
   /** From when on the mount agrees to go over, hours past the meridian. */
   earliestFlipH: number;
   flipMinutes: number;
-  /** Past the meridian from when on the flipped tube is clear, hours. */
-  clearAfterH: number;
+  /** From when on the flipped tube is clear; null = always. */
+  clearFromMs: number | null;
   strategy: FlipStrategy;
 };
 
@@ -66,11 +66,8 @@ export function subAt(subs: readonly Sub[], timeMs: number): number | null {
   return index === -1 ? null : index;
 }
 
-/** When the flipped tube is clear; the plan's start where it always is. */
-const clearFromMs = ({ transitMs, clearAfterH, startMs }: PlanInput): number =>
-  transitMs === null || clearAfterH <= 0
-    ? startMs
-    : Math.max(startMs, transitMs + clearAfterH * MS_PER_HOUR * SOLAR_PER_SIDEREAL);
+/** No flipped sub begins before this. */
+const soonestAfter = ({ startMs, clearFromMs }: PlanInput): number => Math.max(startMs, clearFromMs ?? startMs);
 
 /** Lays the subs. With a transit inside the window: subs up to the flip, the flip, subs after it; with the transit
  *  before the start everything runs after the flip; with the limit after the end, before it. */
@@ -84,7 +81,7 @@ export function planSubs(input: PlanInput): Plan {
   if (limitMs === null || input.transitMs === null || limitMs >= input.endMs) {
     return finish(fillSubs(input, input.startMs, input.endMs, 'before', most), none, input.subS);
   }
-  const clearMs = clearFromMs(input);
+  const clearMs = soonestAfter(input);
   if (limitMs <= input.startMs) {
     return finish(fillSubs(input, clearMs, input.endMs, 'after', most), none, input.subS);
   }

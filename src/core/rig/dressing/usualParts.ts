@@ -20,7 +20,6 @@ type Given = 'kind' | 'name' | 'count' | 'massKg' | 'massBasis';
 /** Of a tube's mass. */
 const RINGS_SHARE = 0.2;
 const PLATE_SHARE = 0.1;
-const USUAL_TEETH = 144;
 
 function guessed<K extends PartKind>(
   kind: K,
@@ -60,7 +59,7 @@ export function usualMount(name: string, usual: UsualCarrier, finder: FinderAnsw
     mountKind,
     drive,
     belt,
-    wormTeeth: drive === 'strainWave' ? null : USUAL_TEETH,
+    wormTeeth: null,
     drivePeriodS: null,
     ratedKg,
     ratingIncludesWeights,

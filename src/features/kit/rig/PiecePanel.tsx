@@ -1,4 +1,4 @@
-import { Button } from 'react-bootstrap';
+import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { distanceMSchema, massKgSchema, nameSchema } from '../../../core/records/common.ts';
@@ -9,12 +9,11 @@ import { placedByHand } from '../../../session/useDraggedRig.ts';
 import { useBusy, useWrite } from '../../../session/useWrite.ts';
 import { updateHead } from '../../../storage/heads.ts';
 import { writeTogether, type ChangedRecord } from '../../../storage/writeTogether.ts';
-import { offWords, RIG, savedWords } from '../../../text/rigWords.ts';
-import { QuantityField, SelectField, TextField } from '../../../ui/form/Fields.tsx';
+import { hungWords, offWords, RIG, savedWords } from '../../../text/rigWords.ts';
+import { QuantityField, TextField } from '../../../ui/form/Fields.tsx';
 import { formResolver } from '../../../ui/form/formResolver.ts';
 
 const schema = z.object({
-  partId: z.string(),
   pieceName: nameSchema,
   weighsKg: massKgSchema.nullable(),
   fromRaAxisM: distanceMSchema,
@@ -36,30 +35,45 @@ function swapped(rig: Rig, from: string, to: string): Pick<Rig, 'imagingTubeId' 
 
 /** What was changed of the part and of its place: nothing else is touched, and what was only looked at stays a guess. */
 function changesOf(values: Values, { rig, placed, part }: Pick<Props, 'rig' | 'placed' | 'part'>): ChangedRecord[] {
-  const isSwap = values.partId !== part.id;
+  const at = Object.fromEntries(PLACE.map((key) => [key, values[key]]));
   const moved = PLACE.some((key) => values[key] !== placed[key]);
-  const weighed = values.weighsKg !== part.massKg;
-  const place = moved ? { ...placedByHand(placed), ...Object.fromEntries(PLACE.map((k) => [k, values[k]])) } : placed;
-  const after = rig.placed.map((p) => (p.placedId === placed.placedId ? { ...place, partId: values.partId } : p));
+  const others = rig.placed.map((p) => (p.placedId === placed.placedId ? { ...placedByHand(placed), ...at } : p));
   const ofPart = {
     ...(values.pieceName === part.name ? {} : { name: values.pieceName }),
-    ...(weighed ? { massKg: values.weighsKg, massBasis: 'weighed' } : {}),
+    ...(values.weighsKg === part.massKg ? {} : { massKg: values.weighsKg, massBasis: 'weighed' }),
   };
-  return [
-    ...(!isSwap && Object.keys(ofPart).length > 0
-      ? [{ table: 'parts' as const, id: part.id, patch: ofPart, baseRev: part.rev }]
-      : []),
-    ...(moved || isSwap
-      ? [
-          {
-            table: 'rigs' as const,
-            id: rig.id,
-            patch: { placed: after, ...(isSwap ? swapped(rig, part.id, values.partId) : {}) },
-            baseRev: rig.rev,
-          },
-        ]
-      : []),
-  ];
+  const partChange: ChangedRecord = { table: 'parts', id: part.id, patch: ofPart, baseRev: part.rev };
+  const rigChange: ChangedRecord = { table: 'rigs', id: rig.id, patch: { placed: others }, baseRev: rig.rev };
+  return [...(Object.keys(ofPart).length > 0 ? [partChange] : []), ...(moved ? [rigChange] : [])];
+}
+
+/** Another part of the kind in this one's stead: a step of its own, with that part's own numbers. */
+function Swap({ rig, placed, part, offered }: Omit<Props, 'done'>) {
+  const write = useWrite();
+  const same = offered.filter((p) => p.kind === part.kind);
+  if (same.length < 2) return null;
+  const swap = (other: Part | undefined): void => {
+    if (!other || other.id === part.id) return;
+    const others = rig.placed.map((p) => (p.placedId === placed.placedId ? { ...p, partId: other.id } : p));
+    const patch = { placed: others, ...swapped(rig, part.id, other.id) };
+    void write(
+      ['swap', placed.placedId, other.id],
+      (w) => updateHead(w, 'rigs', rig.id, patch, { baseRev: rig.rev }),
+      hungWords(other.name),
+    );
+  };
+  return (
+    <Form.Group controlId="swap-piece" className="short-field mb-3">
+      <Form.Label>{RIG.swap}</Form.Label>
+      <Form.Select value={part.id} onChange={(event) => swap(same.find((p) => p.id === event.target.value))}>
+        {same.map((p) => (
+          <option key={p.id} value={p.id}>
+            {p.name}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  );
 }
 
 type Props = { rig: Rig; placed: Placed; part: Part; offered: readonly Part[]; done: () => void };
@@ -73,7 +87,6 @@ export function PiecePanel({ rig, placed, part, offered, done }: Props) {
   const form = useForm<Values, unknown, Values>({
     resolver: formResolver<Values, Values>(schema),
     defaultValues: {
-      partId: part.id,
       pieceName: part.name,
       weighsKg: part.massKg,
       fromRaAxisM,
@@ -103,15 +116,12 @@ export function PiecePanel({ rig, placed, part, offered, done }: Props) {
     );
     if (written.ok) done();
   };
-  const same = offered.filter((p) => p.kind === part.kind);
   return (
     <FormProvider {...form}>
       <form className="section piece-panel" aria-label={RIG.piece} onSubmit={(event) => void save(event)} noValidate>
         <h2>{part.name}</h2>
+        <Swap rig={rig} placed={placed} part={part} offered={offered} />
         <div className="fields">
-          {same.length > 1 && (
-            <SelectField name="partId" label={RIG.swap} options={same.map((p) => ({ value: p.id, label: p.name }))} />
-          )}
           <TextField name="pieceName" label={RIG.name} />
           <QuantityField name="weighsKg" label={RIG.mass} kind="mass" system={format.system} />
           <QuantityField name="fromRaAxisM" label={RIG.fromAxis} kind="barLength" system={format.system} />

@@ -3,7 +3,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { clearanceOf } from '../../../../src/core/mount/clearance.ts';
 import { meridianLimit, tubeClearance } from '../../../../src/core/night/meridian/meridianLimit.ts';
-import { tubeBelowLevelDeg, worstPose } from '../../../../src/core/night/meridian/worstPose.ts';
+import { barOfPose, worstPose } from '../../../../src/core/night/meridian/worstPose.ts';
 import { pose } from '../../../../src/core/mount/pose.ts';
 import type { Part } from '../../../../src/core/records/part.ts';
 import type { PlanEntry } from '../../../../src/core/records/night.ts';
@@ -104,14 +104,30 @@ describe('the worst pose of the night', () => {
     expect(worstPose(night({ targetId: null }))).to.equal(null);
   });
 
-  it('tells how far the tube’s end stands below the level, as the bar really leans', () => {
-    for (const state of ['beforeFlip', 'afterFlip'] as const)
-      for (const haH of [-4, -0.5, 0, 1, 3]) {
-        // The bar leans in the plane across the polar axis: what sinks is the lean times the cosine of the latitude.
-        const sinks = -pose(haH, 30, state, LAT).side[2] / Math.cos((LAT * Math.PI) / 180);
-        const below = tubeBelowLevelDeg({ haH, state });
-        expect(Math.sin((below * Math.PI) / 180), `${state} ${haH}`).to.be.closeTo(sinks, 1e-9);
-      }
+  it('tells how far the tube’s end stands below the level and on which side, as the bar really leans', () => {
+    for (const latDeg of [LAT, -22.75])
+      for (const state of ['beforeFlip', 'afterFlip'] as const)
+        for (const haH of [-8, -4, -0.5, 0, 1, 3, 7, 11.5]) {
+          // The bar leans in the plane across the polar axis: what sinks is the lean times the cosine of the latitude.
+          const { side } = pose(haH, 30, state, latDeg);
+          const { belowDeg, west } = barOfPose({ haH, state });
+          const sinks = -side[2] / Math.cos((latDeg * Math.PI) / 180);
+          expect(Math.sin((belowDeg * Math.PI) / 180), `${state} ${haH}`).to.be.closeTo(sinks, 1e-9);
+          expect(belowDeg).to.be.within(-90, 90);
+          expect(west, `${state} ${haH}`).to.equal(side[0] < 0);
+        }
+  });
+
+  it('what went through proves no less room than the drawing has, and never takes any away', () => {
+    const { haH, decDeg, state, clearanceM } = worstPose(night())!;
+    const shiftWith = (gapM: number, atLeast?: true) => {
+      const values = { haH, decDeg, state, gapM, ...(atLeast && { atLeast }) };
+      const readings = [reading('gap', values, { subject: { type: 'rig', id: heron.id } })];
+      return night({ snapshots: [snapshotOf()], readings }).limit.tube!.shift!.shiftM;
+    };
+    expect(shiftWith(clearanceM - 0.02)).to.be.closeTo(-0.02, 1e-9);
+    expect(shiftWith(clearanceM - 0.02, true)).to.equal(0);
+    expect(shiftWith(clearanceM + 0.02, true)).to.be.closeTo(0.02, 1e-9);
   });
 
   it('a measured gap shifts the night, by what it was more than the drawing of its day', () => {

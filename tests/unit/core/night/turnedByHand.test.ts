@@ -5,6 +5,8 @@ import { handOfNight } from '../../../../src/core/night/handOfNight.ts';
 import { nightAt } from '../../../../src/core/night/nightAt.ts';
 import { firstSubChecks } from '../../../../src/core/night/plan/checklists.ts';
 import { watchAt } from '../../../../src/core/night/plan/watch.ts';
+import { balanceOrder, unloadOrder } from '../../../../src/core/night/balance/balanceOrder.ts';
+import { orderSentence, orderWords } from '../../../../src/text/balanceOrderWords.ts';
 import { hasHome, orderOfNight } from '../../../../src/core/night/ledger/ledger.ts';
 import { tonight } from '../../../../src/core/night/tonight.ts';
 import { roundnessBudget } from '../../../../src/core/verdict/budget.ts';
@@ -95,8 +97,30 @@ describe('a mount that is turned by hand', () => {
     const { sub, hand, meridian } = tonight(still, nightAt(still, NOW));
     expect([sub!.motion, sub!.byEye, meridian!.motors, meridian!.flips]).to.deep.equal(['still', false, 'none', true]);
     expect(Math.round(hand!.turnMin! * 60)).to.equal(598);
+    expect([hand!.teeth, hand!.teethAssumed]).to.deep.equal([144, true]);
     const followed = tonight(oneMotor, nightAt(oneMotor, NOW));
     expect([followed.hand, followed.sub!.byEye]).to.deep.equal([null, true]);
+  });
+
+  it('is taken down and balanced without a word of power', () => {
+    const [still, oneMotor] = [nightOf(), nightOf({ raMotor: true })];
+    expect(unloadOrder(still)).to.include('cameraOff').and.not.include('powerOff').and.not.include('cablesOff');
+    expect(unloadOrder(oneMotor)).to.include('powerOff');
+    expect(unloadOrder(nightOf({}, EYE))).to.not.include('cameraOff');
+    expect([orderSentence(null, true, 'none'), orderSentence(null, true, 'raOnly')]).to.deep.equal([
+      'All done: **look for the pole**.',
+      'All done: **power may come on**.',
+    ]);
+    for (const { step } of balanceOrder(still))
+      expect(Object.values(orderWords(step)).join(' '), step).not.to.match(/[Pp]ower/);
+  });
+
+  it('is not asked for teeth that somebody counted', () => {
+    const night = nightOf();
+    const mount = { ...night.numbers.mount!, wormTeeth: 100 };
+    const counted = handOfNight({ ...night, numbers: { ...night.numbers, mount } });
+    expect([counted.teeth, counted.teethAssumed]).to.deep.equal([100, false]);
+    expect(counted.turnMin).to.be.closeTo(86164.09 / 100 / 60, 1e-9);
   });
 
   it('tells how long the target stays on the frame’s shorter side', () => {

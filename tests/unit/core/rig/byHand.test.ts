@@ -236,7 +236,7 @@ describe('small reckonings of a night', () => {
       limitH: 0.5,
       earliestFlipH: 0,
       flipMinutes: 8,
-      clearAfterH: 0,
+      clearFromMs: null,
       strategy: 'stopAtLimit' as const,
     };
     expect(planSubs({ ...base, transitMs: null })).to.deep.include({ stopsAtLimit: false, flip: null, limitMs: null });

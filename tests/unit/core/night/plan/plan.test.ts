@@ -12,7 +12,7 @@ const base: PlanInput = {
   limitH: 0.5,
   earliestFlipH: 0,
   flipMinutes: 8,
-  clearAfterH: 0,
+  clearFromMs: null,
   strategy: 'endOfCrossingSub',
 };
 
