@@ -1,69 +1,25 @@
 /** The long seeded proofs: each runs any number of cases, `npm run trial` all of them, `npm test` a share. */
 import fc from 'fast-check';
-import { planSubs, type PlanInput } from '../../src/core/night/plan/plan.ts';
 import { driftRates } from '../../src/core/mount/polarDrift.ts';
 import { raBalance, type RaBalanceInput } from '../../src/core/mount/balance.ts';
 import { balancePositionM } from '../../src/core/mount/levers.ts';
 import { judgeLoad } from '../../src/core/mount/load.ts';
 import { anyRecordProperty } from './anyRecordTrial.ts';
+import { clearNightHolds, clearNights } from './clearNightsTrial.ts';
 import { commandsProperty } from './commandsTrial.ts';
 import { tubeSideMomentKgM } from './hung.ts';
 import { importProperty } from './importTrial.ts';
 import { evenly as finite } from './evenly.ts';
 import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
+import { lightNeverFalls, planHolds, plans, replanHolds } from './planTrial.ts';
 import { plateTrial } from './plateTrial.ts';
 import { tipTrial } from './tipTrial.ts';
 import { everyCase, type Trial } from './trial.ts';
 import { weightSets } from '../../src/core/mount/balanceProposals.ts';
 
-const HOUR_MS = 3_600_000;
-const SIDEREAL_HOUR_MS = HOUR_MS * 0.99726956633;
-const SLACK_MS = 1e-3;
-
 function check(condition: boolean, what: string): void {
   if (!condition) throw new Error(what);
-}
-
-const plans: fc.Arbitrary<PlanInput> = fc.record({
-  startMs: fc.constant(0),
-  endMs: finite(0, 14).map((h) => h * HOUR_MS),
-  subS: finite(5, 900),
-  gapS: finite(0, 60),
-  count: fc.option(fc.integer({ min: 1, max: 400 })),
-  transitMs: fc.option(finite(-6, 16).map((h) => h * HOUR_MS)),
-  limitH: finite(-2, 3),
-  earliestFlipH: finite(-1, 1),
-  flipMinutes: finite(1, 20),
-  clearFromMs: fc.option(finite(-2, 14).map((h) => h * HOUR_MS)),
-  strategy: fc.constantFrom<PlanInput['strategy']>(
-    'endOfCrossingSub',
-    'asLateAsAllowed',
-    'asSoonAsAllowed',
-    'stopAtLimit',
-  ),
-});
-
-/** No sub across the limit or the flip, none outside the window, none over another. */
-function planHolds(input: PlanInput): void {
-  const { subs, flip } = planSubs(input);
-  const limitMs = input.transitMs === null ? Infinity : input.transitMs + input.limitH * SIDEREAL_HOUR_MS;
-  subs.forEach((sub, i) => {
-    check(sub.startMs >= input.startMs - SLACK_MS && sub.endMs <= input.endMs + SLACK_MS, 'a sub leaves the window');
-    check(sub.side === 'after' || sub.endMs <= limitMs + SLACK_MS, 'a sub straddles the limit');
-    if (flip)
-      check(
-        sub.side === 'after' ? sub.startMs >= flip.endMs - SLACK_MS : sub.endMs <= flip.startMs + SLACK_MS,
-        'a sub runs during the flip',
-      );
-    check(
-      sub.side === 'before' || sub.startMs >= (input.clearFromMs ?? -Infinity) - SLACK_MS,
-      'a flipped sub begins before the tube is clear',
-    );
-    const previous = subs[i - 1];
-    if (previous) check(sub.startMs >= previous.endMs - SLACK_MS, 'two subs overlap');
-  });
-  check(subs.length <= (input.count ?? Infinity), 'more subs than wanted');
 }
 
 const RAD = Math.PI / 180;
@@ -146,6 +102,15 @@ const asRaw = <T>(arbitrary: fc.Arbitrary<T>, holds: (value: T) => void) =>
 
 export const TRIALS: readonly Trial[] = [
   everyCase('plan', 'no sub straddles limit or flip, none overlap', 4000, () => asRaw(plans, planHolds)),
+  everyCase('clear-nights', 'no sub where the tube is not clear or a limit is passed, up to three targets', 1000, () =>
+    asRaw(clearNights, (w) => clearNightHolds(w, { before: 0, after: 0, second: 0, later: 0 })),
+  ),
+  everyCase('plan-light', 'a wider limit never costs light, under any way about the meridian', 4000, () =>
+    asRaw(fc.tuple(plans, finite(0, 2)), ([plan, byH]) => lightNeverFalls(plan, byH)),
+  ),
+  everyCase('plan-again', 'laid anew after a pause, what is past stays where it was', 4000, () =>
+    asRaw(fc.tuple(plans, finite(0, 14), finite(0, 3)), ([plan, atH, forH]) => replanHolds(plan, atH, forH)),
+  ),
   everyCase(
     'polar-drift',
     'simulated drift agrees with the closed forms in sign and size, both hemispheres',

@@ -4,13 +4,15 @@ import type { NightEvent } from '../core/night/nightAt.ts';
 
 type CardCode = NightEvent['code'] | 'setUp' | 'align';
 
-export const CARD_EVENTS: Record<CardCode, string> = {
+const CARD_EVENTS: Record<CardCode, string> = {
   setUp: 'Set up',
   align: 'Polar alignment',
   sunset: 'Sunset',
   dark: 'Dark',
   start: 'First sub',
+  refocus: 'Refocus',
   flip: 'Flip',
+  secondFlip: 'Second flip',
   limit: 'Tube must stop',
   end: 'Last sub ends',
   dawn: 'Dawn',
@@ -23,14 +25,23 @@ const CALENDAR_TODO: Partial<Record<CardCode, string>> = {
   align: 'The pole’s star shows: align, everything on.',
   dark: 'Fine focus, pointing, tracking.',
   start: 'Start the first sub.',
+  refocus: 'Refocus before the next sub.',
   flip: 'Free the cables. Send the tube over.',
+  secondFlip: 'It crosses below the pole. Free the cables. Send the tube back over.',
   limit: 'Stop tracking. No flip is planned.',
+  end: 'The last sub of this target ends.',
   dawn: 'Last sub, then unload: camera and tube first, weights last.',
 };
 
+/** `Flip, M 33` where the night has several targets. */
+export const cardEventName = ({ code, target }: { code: CardCode; target: string | null }): string =>
+  target === null ? CARD_EVENTS[code] : `${CARD_EVENTS[code]}, ${target}`;
+
 /** What the hand does at an event; nothing where there is nothing to do. */
 export const calendarTodo = (code: CardCode, motors: Motors): string | undefined =>
-  code === 'flip' && motors !== 'both' ? 'Free the cables. Carry the tube over by hand.' : CALENDAR_TODO[code];
+  (code === 'flip' || code === 'secondFlip') && motors !== 'both'
+    ? 'Free the cables. Carry the tube over by hand.'
+    : CALENDAR_TODO[code];
 
 /** What no card goes without; where the hand turns, nothing slews. */
 export const cardCautions = (motors: Motors): readonly string[] => [

@@ -6,6 +6,7 @@ import type { FlipState } from '../core/mount/pose.ts';
 import type { GapShift } from '../core/night/meridian/gapShift.ts';
 import { CLEARANCE_MARGIN_M, type MeridianLimit } from '../core/night/meridian/meridianLimit.ts';
 import type { Unmeasured } from '../core/rig/clearanceOfRig.ts';
+import type { MeasureTape, TapeCode } from '../core/rig/measureTapes.ts';
 import { compassPoint } from './compassWords.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
@@ -42,7 +43,8 @@ export const CLEAR = {
   record: 'Record this gap',
   hand: 'A hand’s breadth fits',
   handSaid: 'Gap recorded: a hand’s breadth at least.',
-  measure: 'What to measure',
+  measure: 'Where the tape goes',
+  measureHint: 'The rig in its home position. Dashed = a guess.',
   map: 'Where the tube may be',
   mapMissing: 'The map could not be reckoned. Reload to try again.',
 } as const;
@@ -50,10 +52,6 @@ export const CLEAR = {
 /** What the map shows. */
 export const mapWords = (state: FlipState): string =>
   `${state === 'beforeFlip' ? 'Before' : 'After'} the flip: amber = nearer than the margin, dark = it touches; the bar is tonight’s target.`;
-
-/** After the flip a target that never sets may bring the tube down again on the other side. */
-export const secondLimitWords = (timeMs: number, f: Format): string =>
-  `After the flip the tube stays clear until ${f.clock(timeMs)}: no sub is planned beyond.`;
 
 /** A hand held flat, thumb beside it. */
 export const HAND_BREADTH_M = 0.09;
@@ -78,14 +76,29 @@ export function poseReason(pose: WorstPose, shift: GapShift | null, feet: Feet, 
   return `${when}, with what ${said}: ${amount} ${shift.shiftM < 0 ? 'less' : 'more'} than the drawing.`;
 }
 
-const MEASURES: Record<Unmeasured, string> = {
-  axes: 'From the ground up to where the axes cross; from there level to the column’s middle; and down to where the column ends. In Kit, with the mount.',
-  tripod:
-    'The hub’s height, the column’s and a leg’s thickness, a foot’s distance from the middle. In Kit, with the tripod.',
-  tube: 'From the saddle’s middle to the front and to the back, focuser out; and across. In Kit, with the tube.',
-  place: 'From the polar axis to the tube’s middle line. In Kit, on the rig’s drawing.',
+const TAPES: Record<TapeCode, string> = {
+  pivotHeight: 'from the ground up to where the axes cross',
+  axisForward: 'from the column’s middle level to where the axes cross',
+  columnTopDrop: 'from that height down to where the column ends',
+  hubHeight: 'from the ground up to where the legs meet',
+  footRadius: 'from under the column’s middle to a foot',
+  tubeOffset: 'from the polar axis to the tube’s middle line',
+  tubeFront: 'from the saddle’s middle to the tube’s front, dew shield on',
+  tubeBack: 'from the saddle’s middle to the tube’s back, focuser out',
 };
-export const measureWords = (what: Unmeasured): string => MEASURES[what];
+
+/** `A, from the ground up to where the axes cross: 1.23 m, a guess` */
+export const tapeWords = ({ letter, code, lengthM, guessed }: MeasureTape, f: Format): string =>
+  `${letter}, ${TAPES[code]}: ${f.quantity(lengthM, 'length')}${guessed ? ', a guess' : ''}`;
+
+/** Where the figure is written down. */
+const KEPT_IN: Record<Unmeasured, string> = {
+  axes: 'Where the axes cross: in Kit, with the mount.',
+  tripod: 'Hub, column, legs and feet: in Kit, with the tripod.',
+  tube: 'Front, back and radius: in Kit, with the tube.',
+  place: 'Its place: in Kit, on the rig’s drawing.',
+};
+export const keptInWords = (what: Unmeasured): string => KEPT_IN[what];
 
 type Decides = Pick<MeridianLimit, 'limitH' | 'source' | 'tube'>;
 
@@ -98,6 +111,10 @@ export function limitWords({ limitH, source, tube }: Decides, f: Format): string
       return `You set the limit at ${amount} ${side} it.`;
     case 'mount':
       return `The mount’s limit stands ${amount} ${side} it.`;
+    case 'cable':
+      return `The cables reach ${amount} ${side} it.`;
+    case 'fitting':
+      return `A fitting hits ${amount} ${side} it, as you marked.`;
     case 'clearance':
       return tube?.closest
         ? `From ${amount} past it on the margin of ${f.quantity(CLEARANCE_MARGIN_M, 'barLength')} is used up, ${pairWords(tube.closest, tube.geometry)}.`
@@ -109,6 +126,23 @@ export function limitWords({ limitH, source, tube }: Decides, f: Format): string
   }
 }
 
-/** Where the margin is used up on both sides of the meridian, the subs have to wait. */
-export const waitWords = (untilMs: number, isGuess: boolean, f: Format): string =>
-  `Flipped, the tube is clear only from ${f.clock(untilMs)} on: no sub is planned before.${isGuess ? ' That is reckoned with a guess: measure the worst pose.' : ''}`;
+/** Where neither side is free for a while, the tube has to wait. */
+export const waitWords = (fromMs: number, untilMs: number, isGuess: boolean, f: Format): string =>
+  `From ${f.clock(fromMs)} to ${f.clock(untilMs)} the tube may stand on neither side: stop it, and send it over then.${isGuess ? ' That is reckoned with a guess: measure the worst pose.' : ''}`;
+
+export const LIMITS = {
+  save: 'Keep these limits',
+  saved: 'Limits of this rig kept.',
+  names: {
+    pastMeridianLimitH: 'The mount stops or flips by itself',
+    earliestFlipH: 'The mount agrees to go over from',
+    cableLimitH: 'The cables reach to',
+    fittingLimitH: 'A fitting hits at',
+  },
+  hints: {
+    pastMeridianLimitH: 'Its own limit past the meridian.',
+    earliestFlipH: 'Sent over earlier, it comes back to the same side. Empty = at the meridian.',
+    cableLimitH: 'Turned on by hand with the power off, until the first one pulls.',
+    fittingLimitH: 'A screw of the bracket or the ball head, as it is turned tonight.',
+  },
+} as const;

@@ -1,16 +1,5 @@
 /** Names of what happens during a night, and of its darkness. */
-import type { NightEvent, SkyPhase } from '../core/night/nightAt.ts';
-
-export const EVENT_NAMES: Record<NightEvent['code'], string> = {
-  sunset: 'sunset',
-  dark: 'dark',
-  start: 'first sub',
-  flip: 'flip',
-  limit: 'limit',
-  end: 'last sub ends',
-  dawn: 'dawn',
-  sunrise: 'sunrise',
-};
+import type { SkyPhase } from '../core/night/nightAt.ts';
 
 export const PHASE_NAMES: Record<SkyPhase, string> = {
   day: 'daylight',

@@ -24,6 +24,7 @@ export function tickedWords(listId: string, count: number): string {
     inventory: (n) => `${n} ${n === 1 ? 'piece' : 'pieces'} found at the first unpacking`,
     assembly: (n) => `${n} ${n === 1 ? 'step' : 'steps'} put together`,
   };
+  if (listId.startsWith('flip ')) return `${count} ${count === 1 ? 'step' : 'steps'} of a flip`;
   return names[listId]?.(count) ?? `${count} ticked`;
 }
 

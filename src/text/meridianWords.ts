@@ -9,9 +9,11 @@ export type MeridianSaying =
   | { code: 'notUpInDark'; target: string }
   | { code: 'byEye'; target: string; transitMs: number }
   | { code: 'noFlipMount'; target: string; transitMs: number }
+  | { code: 'noTimeLeft' | 'paused' | 'stopped'; target: string }
   | { code: 'flip'; flipMs: number; subNumber: number }
+  | { code: 'flipDone'; flipMs: number }
   | { code: 'stopAtLimit'; limitMs: number }
-  | { code: 'transitBefore'; transitMs: number }
+  | { code: 'transitBefore' | 'belowPole'; transitMs: number }
   | { code: 'transitAfter'; transitMs: number }
   | { code: 'limitAfterEnd'; transitMs: number };
 
@@ -27,6 +29,16 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
       return `**${s.target} is not up while it is dark** tonight. Choose another target.`;
     case 'byEye':
       return `Look at **${s.target}** about **${f.clock(s.transitMs)}**: then it stands highest.`;
+    case 'noTimeLeft':
+      return `**No time is left for ${s.target}**: give the target before it a number of subs, or this one a start.`;
+    case 'paused':
+      return `**${s.target} is paused.** Go on from the Watch bench.`;
+    case 'stopped':
+      return `**${s.target} is done** for tonight.`;
+    case 'flipDone':
+      return `The flip was done at **${f.clock(s.flipMs)}**. Let it run.`;
+    case 'belowPole':
+      return 'Start **on the side it comes from**: the target crosses the meridian below the pole tonight.';
     case 'noFlipMount':
       return 'This mount **needs no flip**. Let it run.';
     case 'flip':
@@ -46,7 +58,7 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
 export function meridianReason(
   s: MeridianSaying,
   f: Format,
-  about: { transitMs: number; altDeg: number; side: 'N' | 'S'; limitH: number; limitSource: string } | null,
+  about: { transitMs: number; altDeg: number; side: 'N' | 'S'; limitSource: string } | null,
 ): string {
   switch (s.code) {
     case 'noTarget':
@@ -73,8 +85,11 @@ export const STRATEGY_NAMES = {
   endOfCrossingSub: 'After the sub that crosses the meridian',
   asLateAsAllowed: 'As late as the limit allows',
   asSoonAsAllowed: 'As soon as the mount goes over',
+  startAfter: 'No flip: start after the meridian',
   stopAtLimit: 'No flip: stop at the limit',
 } as const;
+
+export const STRETCH_NAMES = ['Subs before', 'Subs after', 'After the second flip'] as const;
 
 /** From where the bar is drawn, and what the ring at its end is. */
 export function flipViewWords(south: boolean): string {

@@ -54,6 +54,10 @@ const EVENT_WORDS: Record<EventName, string> = {
   scaleSet: 'latitude scale set',
   legsMoved: 'a leg was moved',
   axesOpened: 'axes turned to see through the finder',
+  started: 'subs started',
+  paused: 'subs paused',
+  resumed: 'subs go on',
+  stopped: 'this target is done',
 };
 const TICKS: Record<string, string> = {
   dress: 'final dress on',

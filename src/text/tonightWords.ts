@@ -119,6 +119,8 @@ const weightLine = ({ positionM, inRange, guessed }: NonNullable<Tonight['weight
 const LIMITS: Record<LimitSource, string> = {
   night: 'At the end of the sub that crosses, within the limit you set.',
   mount: 'At the end of the sub that crosses, within the mount’s own limit.',
+  cable: 'At the end of the sub that crosses, as far as the cables reach.',
+  fitting: 'Before a fitting hits, as you marked it.',
   clearance: 'While the tube is clear of its tripod, by your measures.',
   clear: 'At the end of the sub that crosses; the tube stays clear.',
   unmeasured: 'Before it crosses: how far the tube may run is a guess. Measure it by day.',

@@ -7,7 +7,9 @@ import type { Said } from './said.ts';
 export const WATCH_EVENTS: Record<WatchEvent, string> = {
   dark: 'until it is dark',
   start: 'to the first sub',
+  refocus: 'until you refocus',
   flip: 'to the flip',
+  secondFlip: 'to the second flip',
   limit: 'until the tube must stop',
   end: 'to the end of the last sub',
   dawn: 'until dawn',
@@ -54,25 +56,27 @@ export function watchSentence(watch: Watch, f: Format, motors: Motors): Said {
       return `Nothing to do until **${f.clock(watch.untilMs)}**.`;
     case 'running':
       return `Sub ${watch.sub} of ${watch.count} is running. Nothing to do until **${f.clock(watch.untilMs)}**.`;
+    case 'paused':
+      return `**${watch.target} is paused.** Press **Go on** when the sky is ready again.`;
     case 'flipDue':
       return `**Flip now**: free the cables, then ${byHand ? 'hold the tube, open both clutches and carry it over' : 'send the tube over'}. Latest ${f.clock(watch.latestMs)}.`;
     case 'flipLate':
       return '**Stop the tube**, look at the gap to the leg, then flip.';
     case 'flipping':
-      return byHand
-        ? 'Carry the tube over, both clutches tight, re-frame, refocus, then **hold “Flip done”**.'
-        : 'Watch the tube go over, re-frame, refocus, then **hold “Flip done”**.';
+      return 'The tube is over and the first sub runs: **hold “Flip done”**.';
   }
 }
+
+/** Above the pole and below it the tube goes over to the east. */
+const overWords = (south: boolean): string =>
+  `Then: free the cables, weights pass low, tube over to the ${south ? 'left' : 'right'} (east) side.`;
 
 /** What comes after the next thing. */
 export function watchReason(watch: Watch, south: boolean, motors: Motors): string {
   switch (watch.code) {
     case 'waiting':
     case 'running':
-      return watch.next === 'flip'
-        ? `Then: free the cables, weights pass low, tube over to the ${south ? 'left (east)' : 'right (east)'} side.`
-        : NEXT_REASONS[watch.next];
+      return watch.next === 'flip' || watch.next === 'secondFlip' ? overWords(south) : NEXT_REASONS[watch.next];
     case 'flipDue':
       return motors === 'both'
         ? 'Weights pass low; keep a hand near the power switch.'
@@ -88,15 +92,11 @@ export function watchReason(watch: Watch, south: boolean, motors: Motors): strin
   }
 }
 
-/** With the east kept a little heavy the weight changes sides too. */
-export function biasAtFlipWords(stepM: number, f: Format): string {
-  return `East heavy: with the tube held over there, slide the weight ${f.quantity(stepM, 'barLength')} inward.`;
-}
-
-const NEXT_REASONS: Record<Exclude<WatchEvent, 'flip'>, string> = {
+const NEXT_REASONS: Record<Exclude<WatchEvent, 'flip' | 'secondFlip'>, string> = {
+  refocus: 'Then: refocus before the next sub.',
   dark: 'Then: fine focus, framing, guiding.',
   start: 'Then: the first sub.',
   limit: 'Then: stop tracking. No flip is planned.',
-  end: 'Then: flats and unloading.',
+  end: 'Then: the next target, or flats and unloading.',
   dawn: 'Then: unloading.',
 };

@@ -2,10 +2,12 @@ import { useEffect, useMemo } from 'react';
 import { Link, Outlet, useParams, useSearchParams } from 'react-router';
 import { settingOf } from '../../core/records/setting.ts';
 import { deriveNight, type DerivedNight } from '../../core/night/deriveNight.ts';
-import type { NightStatic } from '../../core/night/nightStatic.ts';
+import { aimedAt, type NightStatic } from '../../core/night/nightStatic.ts';
+import { legIndexAt } from '../../core/night/plan/legs.ts';
 import type { Reading } from '../../core/records/reading.ts';
 import { Gone } from '../../session/Gone.tsx';
 import { NightContext, SharedContext, useSession, useShared } from '../../session/session.ts';
+import { useRibbonTime } from '../../session/useTime.ts';
 import { makeFormat } from '../../text/format.ts';
 import { BROKEN_NIGHT } from '../../text/storedWords.ts';
 import { clipped } from '../../text/schemaWords.ts';
@@ -58,12 +60,17 @@ function Shown({ night, setAside }: { night: NightStatic; setAside: Reading | nu
   const here = useMemo(() => ({ ...shared, format: makeFormat(shared.format.system, zoneIana) }), [shared, zoneIana]);
   const { nightId, '*': rest } = useParams();
   useRibbonFromAddress();
+  // Bench, margin and header follow the target that the mount looks at, at the ribbon's time.
+  const aimed = aimedAt(
+    night,
+    useRibbonTime((timeMs) => legIndexAt(night.legs, timeMs)),
+  );
   useEffect(() => localStorage.setItem('tidy-owl-last-night', night.records.night.id), [night]);
   return (
     <SharedContext value={here}>
-      <NightContext value={night}>
+      <NightContext value={aimed}>
         <div className="frame">
-          <Header night={night} />
+          <Header night={aimed} />
           <Run />
           <main className="bench" id="bench" tabIndex={-1}>
             <StoredNotices setAside={setAside} unknownZone={night.records.unknownZone} />

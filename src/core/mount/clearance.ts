@@ -197,28 +197,35 @@ export type LimitSearch = {
   shiftM: number;
 };
 
-/** The first hour angle at which the tube is clear of the margin: `fromH` when it already is, null when it never is. Found to
- *  a minute. */
+/** The first hour angle on the way to `toH`, on or back, at which the tube is clear of the margin: `fromH` when it already
+ *  is, null when it never is. Found to a minute. */
 export function firstClearH(g: ClearanceGeometry, latDeg: number, search: LimitSearch): number | null {
   const { decDeg, state, fromH, toH, marginM, shiftM } = search;
   const gapAt = tubeGapOf(g, latDeg);
-  for (let haH = fromH; haH <= toH; haH += CLEAR_STEP_H)
+  const way = toH < fromH ? -1 : 1;
+  const steps = Math.floor(Math.abs(toH - fromH) / CLEAR_STEP_H);
+  for (let i = 0; i <= steps; i += 1) {
+    const haH = fromH + way * i * CLEAR_STEP_H;
     if (gapAt({ haH, decDeg, state }) + shiftM > marginM) return haH;
+  }
   return null;
 }
 const CLEAR_STEP_H = 1 / 60;
 
-/** The first hour angle at which the tube comes nearer than the margin: `fromH` when it already does, null when it stays
- *  clear. It steps on by what it is clear over the fastest that anything moves, so that no crossing is stepped over. */
+/** The first hour angle on the way to `toH`, on or back, at which the tube comes nearer than the margin: `fromH` when it
+ *  already does, null when it stays clear. It steps on by what it is clear over the fastest that anything moves, so that no
+ *  crossing is stepped over. */
 export function firstLimitH(g: ClearanceGeometry, latDeg: number, search: LimitSearch): number | null {
   const { decDeg, state, fromH, toH, marginM, shiftM } = search;
   const gapAt = tubeGapOf(g, latDeg);
   const speed = fastest(g);
-  let haH = fromH;
-  while (haH <= toH) {
+  const way = toH < fromH ? -1 : 1;
+  let goneH = 0;
+  while (goneH <= Math.abs(toH - fromH)) {
+    const haH = fromH + way * goneH;
     const spare = gapAt({ haH, decDeg, state }) + shiftM - marginM;
     if (spare <= 0) return haH;
-    haH += Math.max(LEAST_STEP_H, spare / speed);
+    goneH += Math.max(LEAST_STEP_H, spare / speed);
   }
   return null;
 }

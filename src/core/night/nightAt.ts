@@ -9,7 +9,7 @@ import type { PlannedSub } from '../verdict/plannedSub.ts';
 import { plannedSubAt } from './account/budgetSources.ts';
 import { judgeStars, unlookedOf, type Judgement } from './account/judgement.ts';
 import type { NightStatic } from './nightStatic.ts';
-import { subAt } from './plan/plan.ts';
+import { subAt, type Plan } from './plan/plan.ts';
 import { altFromTrack } from './skyOfNight.ts';
 
 export type SkyPhase = 'day' | 'civil' | 'nautical' | 'astronomical' | 'night';
@@ -21,8 +21,10 @@ export type PolePoint = {
   polarDistanceArcmin: number;
 };
 export type NightEvent = {
-  code: 'sunset' | 'dark' | 'start' | 'flip' | 'limit' | 'end' | 'dawn' | 'sunrise';
+  code: 'sunset' | 'dark' | 'start' | 'refocus' | 'flip' | 'secondFlip' | 'limit' | 'end' | 'dawn' | 'sunrise';
   timeMs: number;
+  /** Of which target, where the night has several. */
+  target: string | null;
 };
 
 export type StarsAt = { sub: PlannedSub; budget: Budget; judgement: Judgement };
@@ -66,19 +68,35 @@ export function phaseAt(sky: NightStatic['sky'], timeMs: number): SkyPhase {
 /** All dated events of the night in order. */
 export function nightEventList(night: NightStatic): NightEvent[] {
   const { sunset } = night.sky.events.twilight;
-  const all: { code: NightEvent['code']; timeMs: number | null | undefined }[] = [
+  const ofSky: Dated[] = [
     { code: 'sunset', timeMs: sunset.duskMs },
     { code: 'dark', timeMs: night.dark?.fromMs },
-    { code: 'start', timeMs: night.plan?.subs[0]?.startMs },
-    { code: 'flip', timeMs: night.plan?.flip?.startMs },
-    { code: 'limit', timeMs: night.plan?.stopsAtLimit ? night.plan.limitMs : null },
-    { code: 'end', timeMs: night.plan?.subs.at(-1)?.endMs },
     { code: 'dawn', timeMs: night.dark?.toMs },
     { code: 'sunrise', timeMs: sunset.dawnMs },
   ];
-  return all
-    .flatMap(({ code, timeMs }) => (typeof timeMs === 'number' ? [{ code, timeMs }] : []))
-    .sort((a, b) => a.timeMs - b.timeMs);
+  const named = night.legs.length > 1;
+  const all = [
+    ...dated(ofSky, null),
+    ...night.legs.flatMap((leg) =>
+      leg.plan ? dated(eventsOfPlan(leg.plan), named ? (leg.target?.name ?? null) : null) : [],
+    ),
+  ];
+  return all.sort((a, b) => a.timeMs - b.timeMs);
+}
+
+type Dated = { code: NightEvent['code']; timeMs: number | null | undefined };
+
+const dated = (all: readonly Dated[], target: string | null): NightEvent[] =>
+  all.flatMap(({ code, timeMs }) => (typeof timeMs === 'number' ? [{ code, timeMs, target }] : []));
+
+function eventsOfPlan({ subs, flips, refocus, stopsAtLimit, limitMs }: Plan): Dated[] {
+  return [
+    { code: 'start', timeMs: subs[0]?.startMs },
+    ...refocus.map(({ startMs }): Dated => ({ code: 'refocus', timeMs: startMs })),
+    ...flips.map(({ startMs }, i): Dated => ({ code: i === 0 ? 'flip' : 'secondFlip', timeMs: startMs })),
+    { code: 'limit', timeMs: stopsAtLimit ? limitMs : null },
+    { code: 'end', timeMs: subs.at(-1)?.endMs },
+  ];
 }
 
 /** Where a star is judged when there is no target. */

@@ -128,7 +128,7 @@ function weightOf(night: NightStatic, { found, rig }: BarOfNight): Tonight['weig
 function meridianOf({ target, targetSky, plan, flips, limit, numbers }: NightStatic): Tonight['meridian'] {
   if (!target || !targetSky) return null;
   const { transitMs } = targetSky.transit;
-  const flipMs = plan?.flip?.startMs ?? null;
+  const flipMs = plan?.flips[0]?.startMs ?? null;
   return { target: target.name, flipMs, transitMs, flips, motors: motorsOf(numbers.mount), limit: limit.source };
 }
 

@@ -10,7 +10,7 @@ export const planEntrySchema = z.object({
   startUtc: utcSchema.nullable(),
   ditherEvery: z.number().int().min(0).max(100),
   refocusEveryMin: z.number().min(5).max(600).nullable(),
-  strategy: z.enum(['endOfCrossingSub', 'asLateAsAllowed', 'asSoonAsAllowed', 'stopAtLimit']),
+  strategy: z.enum(['endOfCrossingSub', 'asLateAsAllowed', 'asSoonAsAllowed', 'stopAtLimit', 'startAfter']),
   limitH: z.number().min(-6).max(12).nullable(),
 });
 

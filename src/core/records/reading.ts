@@ -30,6 +30,11 @@ export const EVENTS = [
   /** A leg was moved after it stood; axes turned by hand to see through the finder's bore. */
   'legsMoved',
   'axesOpened',
+  /** Of the subs: the plan follows. */
+  'started',
+  'paused',
+  'resumed',
+  'stopped',
 ] as const;
 export type EventName = (typeof EVENTS)[number];
 

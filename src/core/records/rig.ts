@@ -23,6 +23,8 @@ export const schoolsSchema = z.object({
   poleGoal: z.enum(['refracted', 'true']),
 });
 
+const pastMeridianH = z.number().min(-6).max(12);
+
 export const rigSchema = z.object({
   ...headShape,
   name: nameSchema,
@@ -38,6 +40,9 @@ export const rigSchema = z.object({
   cameraAngleDeg: degSchema,
   guiding: z.enum(['none', 'guideScope', 'offAxis']),
   schools: schoolsSchema.partial(),
+  /** How far past the meridian the cables reach, and up to where a fitting does not hit: absent = nobody looked. */
+  cableLimitH: pastMeridianH.nullable().optional(),
+  fittingLimitH: pastMeridianH.nullable().optional(),
 });
 
 /** What a form edits: a rig without its head. */

@@ -16,6 +16,8 @@ export const settingValues = {
     tubeEdge: z.enum(['saddleToFront', 'saddleToRear']),
     biasMm: z.number().min(0).max(60),
   }),
+  /** How an intervalometer counts between subs, and what is free on the card; null = not told. */
+  exposures: z.object({ counts: z.enum(['pause', 'interval']), freeGb: z.number().min(0).max(10_000).nullable() }),
   /** What the batteries are reckoned with: the coldest of the night, and minutes of set-up before dusk. */
   power: z.object({ coldestC: z.number().min(-60).max(45), setUpMin: z.number().min(0).max(600) }),
 };
@@ -30,6 +32,7 @@ export const SETTING_DEFAULTS: { [K in SettingKey]: SettingValue<K> } = {
   controller: { dateOrder: 'dmy', angles: 'degMin' },
   shortcuts: { enabled: true, keys: {} },
   balance: { barEdge: 'axisToMiddle', tubeEdge: 'saddleToFront', biasMm: 8 },
+  exposures: { counts: 'pause', freeGb: null },
   power: { coldestC: 5, setUpMin: 60 },
 };
 
@@ -43,6 +46,7 @@ export const userSettingSchema = z.discriminatedUnion('key', [
   of('controller'),
   of('shortcuts'),
   of('balance'),
+  of('exposures'),
   of('power'),
 ]);
 export type UserSetting = z.infer<typeof userSettingSchema>;

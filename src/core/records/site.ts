@@ -12,6 +12,8 @@ export const siteSchema = z.object({
   zoneIana: lineSchema(64).min(1),
   /** Imaging stops under it, whatever the horizon; absent or null = not chosen. */
   lowestAltDeg: z.number().min(0).max(80).nullable().optional(),
+  /** Darkness of the zenith without moon; absent or null = not known. */
+  skyMagArcsec2: z.number().min(14).max(22.5).nullable().optional(),
   horizon: z.array(z.object({ azDeg: z.number().min(0).max(360), altDeg: z.number().min(-10).max(90) })).max(720),
 });
 

@@ -97,3 +97,8 @@ export function moonOfDate(utcMs: number, place: Place): Equatorial {
 export function moonIlluminatedFraction(utcMs: number): number {
   return Illumination(Body.Moon, new Date(utcMs)).phase_fraction;
 }
+
+/** Angle at the moon between sun and Earth: 0 at full moon, 180 at new moon, degrees. */
+export function moonPhaseAngleDeg(utcMs: number): number {
+  return Illumination(Body.Moon, new Date(utcMs)).phase_angle;
+}

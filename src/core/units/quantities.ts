@@ -32,7 +32,10 @@ export type QuantityKind =
   | 'speed'
   | 'focusUm'
   | 'pixels'
-  | 'driftRate';
+  | 'driftRate'
+  | 'skyMag'
+  | 'magnitude'
+  | 'gigabytes';
 
 /** Shown = base x perBase + offset; only temperatures have an offset. */
 export type UnitOf = { symbol: string; perBase: number; decimals: number; offset?: number };
@@ -88,6 +91,9 @@ const UNITS: Record<QuantityKind, Record<UnitSystem, UnitOf>> = {
   opticsMm: same('mm', 1),
   imageScale: same('″/px', 2),
   count: same('', 0),
+  skyMag: same('mag/″²', 2),
+  magnitude: same('mag', 1),
+  gigabytes: same('GB', 1),
   temperature: {
     metric: { symbol: '°C', perBase: 1, decimals: 0 },
     imperial: { symbol: '°F', perBase: 1.8, decimals: 0, offset: 32 },

@@ -1,4 +1,5 @@
 /** The nights as rows, filtered, and how the pole developed over them. */
+import { isFlipList } from '../../core/night/plan/flipWalk.ts';
 import { ASSEMBLY_LIST } from '../../core/rig/assembly.ts';
 import { INVENTORY_LIST, PACKING_LIST } from '../../core/rig/packing.ts';
 import { median } from '../../core/math/statistics.ts';
@@ -111,12 +112,13 @@ export function smoothed(points: readonly TrendPoint[]): TrendPoint[] {
 }
 
 const LONG_LISTS: ReadonlySet<string> = new Set([PACKING_LIST, INVENTORY_LIST, ASSEMBLY_LIST]);
+const isLongList = (listId: string): boolean => LONG_LISTS.has(listId) || isFlipList(listId);
 
 /** The readings to list one by one, and how many items of each long list were ticked: those are counted, not listed. */
 export function foldedTicks(readings: readonly Reading[]): { listed: Reading[]; ticked: Map<string, number> } {
   const last = new Map<string, { listId: string; done: boolean }>();
   const listed = readings.filter((r) => {
-    if (r.kind !== 'check' || !LONG_LISTS.has(r.values.listId)) return true;
+    if (r.kind !== 'check' || !isLongList(r.values.listId)) return true;
     last.set(`${r.values.listId}/${r.values.itemId}`, r.values);
     return false;
   });

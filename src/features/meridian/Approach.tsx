@@ -1,34 +1,20 @@
 import { headCapsules, movingCapsules, standingCapsules } from '../../core/mount/clearance.ts';
-import { clearFromMs, secondLimitMs, type TubeClearance } from '../../core/night/meridian/meridianLimit.ts';
+import type { TubeClearance } from '../../core/night/meridian/meridianLimit.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { CLEAR, gapWords, secondLimitWords, waitWords } from '../../text/clearanceWords.ts';
+import { CLEAR, gapWords, waitWords } from '../../text/clearanceWords.ts';
 import { ClearanceView } from '../../ui/instruments/ClearanceView.tsx';
 import { Problem } from '../../ui/Problem.tsx';
-import { approachAt } from './model.ts';
+import { approachAt, COMPASS, waitOf } from './model.ts';
 
-/** Left and right in each view. */
-const COMPASS = {
-  pole: { north: ['east', 'west'], south: ['west', 'east'] },
-  east: { north: ['south', 'north'], south: ['south', 'north'] },
-} as const;
 const SIDES = ['pole', 'east'] as const;
 
-/** Where the flipped tube is not clear either: before some moment, or after one before the night is over. */
-function FlippedSide({ tube }: { tube: TubeClearance }) {
-  const { usable, targetSky } = useNight();
+/** Where the tube is free on neither side for a while. */
+function Waiting({ tube }: { tube: TubeClearance }) {
+  const night = useNight();
   const { format } = useShared();
-  if (!usable || !targetSky) return null;
-  const { transitMs } = targetSky.transit;
-  const [fromMs, untilMs] = [clearFromMs(tube, transitMs), secondLimitMs(tube, transitMs)];
-  return (
-    <>
-      {fromMs !== null && fromMs > usable.fromMs && transitMs < usable.toMs && (
-        <Problem>{waitWords(fromMs, !tube.trusted, format)}</Problem>
-      )}
-      {untilMs !== null && untilMs < usable.toMs && <p className="mb-0">{secondLimitWords(untilMs, format)}</p>}
-    </>
-  );
+  const wait = waitOf(night);
+  return wait && <Problem>{waitWords(wait.fromMs, wait.toMs, !tube.trusted, format)}</Problem>;
 }
 
 /** The tube as it comes near to column and legs, at the ribbon's time, from two sides. */
@@ -65,7 +51,7 @@ export function Approach({ tube, label }: { tube: TubeClearance; label: string }
       <p className="mb-0">
         {CLEAR.now}: <strong>{words}</strong>. <span className="soft">{barWords}.</span>
       </p>
-      <FlippedSide tube={tube} />
+      <Waiting tube={tube} />
       {barClearanceM <= 0 && <Problem>{barWords}.</Problem>}
     </>
   );

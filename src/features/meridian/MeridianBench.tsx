@@ -1,19 +1,26 @@
-import type { NightStatic } from '../../core/night/nightStatic.ts';
+import type { ReactNode } from 'react';
+import { moonOfNight } from '../../core/night/moonOfNight.ts';
+import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { clockChangeWords } from '../../text/eventWords.ts';
-import type { Format } from '../../text/format.ts';
-import { limitWords } from '../../text/clearanceWords.ts';
-import { flipViewWords, meridianReason, meridianSentence } from '../../text/meridianWords.ts';
+import { flipViewWords, meridianReason, meridianSentence, STRETCH_NAMES } from '../../text/meridianWords.ts';
+import { moonWords } from '../../text/planWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { FlipView } from '../../ui/instruments/FlipView.tsx';
 import { Approach } from './Approach.tsx';
-import { isAfterFlip, meridianModel } from './model.ts';
-import { MapOfTube } from './MapOfTube.tsx';
-import { PlanForm } from './PlanForm.tsx';
-import { WorstPose } from './WorstPose.tsx';
+import { FlipTab } from './flip/FlipTab.tsx';
+import { aboutOf, isAfterFlip, meridianModel } from './model.ts';
+import { ExposureTable } from './plan/ExposureTable.tsx';
+import { PlanForm } from './plan/PlanForm.tsx';
+import { Sequence } from './plan/Sequence.tsx';
+import { StrategyTable } from './plan/StrategyTable.tsx';
+import { MapOfTube } from './tube/MapOfTube.tsx';
+import { MeasureTapes } from './tube/MeasureTapes.tsx';
+import { OwnLimits } from './tube/OwnLimits.tsx';
+import { WorstPose } from './tube/WorstPose.tsx';
 
 function Attitude({ label }: { label: string }) {
   const night = useNight();
@@ -51,36 +58,22 @@ function NowFigures() {
   );
 }
 
-/** What the reason speaks of; null without a target. */
-function aboutOf(night: NightStatic, format: Format) {
-  if (!night.targetSky) return null;
-  const { transitMs, altDeg, side } = night.targetSky.transit;
-  const { limitH } = night.limit;
-  const limited = night.flips && night.plan !== null;
-  return {
-    transitMs,
-    altDeg,
-    side,
-    limitH,
-    limitSource: limited ? limitWords(night.limit, format) : '',
-  };
-}
-
-/** Subs, the hours that can be used, and what the clock does in them. */
+/** Subs, the hours that can be used, the moon in them, and what the clock does. */
 function Figures() {
   const night = useNight();
   const { format } = useShared();
-  const model = meridianModel(night);
+  const { stretches, integrationS } = meridianModel(night);
   const change = night.sky.clockChange;
+  const moon = moonOfNight(night);
+  const names = stretches.length > 1 ? STRETCH_NAMES : ['Subs'];
   return (
     <div>
       <NowFigures />
       {night.plan && (
         <FigureList
           figures={[
-            { name: 'Subs before', value: String(model.before) },
-            { name: 'Subs after', value: String(model.after) },
-            { name: 'Light in all', value: format.duration(model.integrationS) },
+            ...stretches.map((count, i) => ({ name: names[i] ?? 'Subs then', value: String(count) })),
+            { name: 'Light in all', value: format.duration(integrationS) },
           ]}
         />
       )}
@@ -91,12 +84,14 @@ function Figures() {
           {night.targetSky?.transit.circumpolar === true && ' It never sets here.'}
         </p>
       )}
+      {moon && <p>{moonWords(moon, format)}</p>}
       {change && <p>{clockChangeWords(format.clock(change.utcMs), change.minutes)}</p>}
     </div>
   );
 }
 
-export function MeridianBench() {
+/** What each way's page shows beside the sentence. */
+function TonightTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
   const { saying } = meridianModel(night);
@@ -105,6 +100,7 @@ export function MeridianBench() {
   return (
     <BenchLayout
       title="Meridian"
+      tabs={tabs}
       sentence={sentence}
       reason={meridianReason(saying, format, aboutOf(night, format))}
       instrumentName="The mount"
@@ -114,11 +110,66 @@ export function MeridianBench() {
         {night.target && !tube && <Attitude label={plain(sentence)} />}
         <Figures />
       </div>
-      {tube && <WorstPose tube={tube} />}
-      {tube && <MapOfTube tube={tube} />}
-      {!night.records.fromSnapshot && night.entry && !night.numbers.eyepiece && (
-        <PlanForm key={night.records.night.id} />
-      )}
+      <StrategyTable />
     </BenchLayout>
   );
+}
+
+function PlanTab({ tabs }: { tabs: ReactNode }) {
+  const night = useNight();
+  const { format } = useShared();
+  const { saying } = meridianModel(night);
+  return (
+    <BenchLayout
+      title="Meridian"
+      tabs={tabs}
+      sentence={meridianSentence(saying, format)}
+      reason={meridianReason(saying, format, aboutOf(night, format))}
+      instrumentName="The plan"
+      instrument={<Sequence />}
+    >
+      {!night.records.fromSnapshot && night.entry && !night.numbers.eyepiece && (
+        <PlanForm key={`${night.records.night.id} ${night.legIndex}`} />
+      )}
+      <ExposureTable />
+    </BenchLayout>
+  );
+}
+
+function TubeTab({ tabs }: { tabs: ReactNode }) {
+  const night = useNight();
+  const { format } = useShared();
+  const { saying } = meridianModel(night);
+  const { tube } = night.limit;
+  return (
+    <BenchLayout
+      title="Meridian"
+      tabs={tabs}
+      sentence={meridianSentence(saying, format)}
+      reason={meridianReason(saying, format, aboutOf(night, format))}
+      instrumentName="The tube"
+    >
+      {tube && <WorstPose tube={tube} />}
+      <OwnLimits />
+      {tube && <MapOfTube tube={tube} />}
+      {tube && <MeasureTapes tube={tube} />}
+    </BenchLayout>
+  );
+}
+
+const TABS = [
+  { key: 'tonight', name: 'Tonight' },
+  { key: 'plan', name: 'Plan' },
+  { key: 'flip', name: 'The flip' },
+  { key: 'tube', name: 'Tube and tripod' },
+] as const;
+
+/** What never flips has neither a flip to walk through nor a tripod to meet. */
+export function MeridianBench() {
+  const { flips } = useNight();
+  const [tonight, plan, flip, tube] = TABS;
+  const shown = flips ? [plan, flip, tube] : [plan];
+  const { active, row } = useBenchTabs<(typeof TABS)[number]['key']>('Meridian', [tonight, ...shown]);
+  const Tab = { tonight: TonightTab, plan: PlanTab, flip: FlipTab, tube: TubeTab }[active];
+  return <Tab tabs={row} />;
 }

@@ -13,21 +13,36 @@ import { CLEARANCE_MARGIN_M } from '../../core/night/meridian/meridianLimit.ts';
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../../core/time/utc.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Plan } from '../../core/night/plan/plan.ts';
+import { limitWords } from '../../text/clearanceWords.ts';
+import type { Format } from '../../text/format.ts';
 import type { MeridianSaying } from '../../text/meridianWords.ts';
 
 export type MeridianModel = {
   saying: MeridianSaying;
-  before: number;
-  after: number;
+  /** Subs of each stretch between flips, in order. */
+  stretches: number[];
   integrationS: number;
 };
 
+/** How many subs run between two flips. */
+export function stretchCounts({ subs, flips }: Pick<Plan, 'subs' | 'flips'>): number[] {
+  const edges = [-Infinity, ...flips.map((f) => f.startMs), Infinity];
+  return edges
+    .slice(1)
+    .map((edge, i) => subs.filter((s) => s.startMs >= (edges[i] ?? -Infinity) && s.startMs < edge).length);
+}
+
 /** With subs laid: what happens at the meridian. */
 function planSaying(plan: Plan, transitMs: number, endMs: number): MeridianSaying {
+  const due = plan.flips.find((f) => !f.done);
+  const done = plan.flips.findLast((f) => f.done);
+  if (due)
+    return { code: 'flip', flipMs: due.startMs, subNumber: plan.subs.filter((s) => s.endMs <= due.startMs).length };
   if (plan.stopsAtLimit && plan.limitMs !== null) return { code: 'stopAtLimit', limitMs: plan.limitMs };
-  const before = plan.subs.filter((s) => s.side === 'before').length;
-  if (plan.flip) return { code: 'flip', flipMs: plan.flip.startMs, subNumber: before };
-  if (plan.subs[0]?.side === 'after') return { code: 'transitBefore', transitMs };
+  if (done) return { code: 'flipDone', flipMs: done.startMs };
+  const [first] = plan.subs;
+  if (first?.side === 'after')
+    return first.startMs < transitMs ? { code: 'belowPole', transitMs } : { code: 'transitBefore', transitMs };
   return { code: transitMs >= endMs ? 'transitAfter' : 'limitAfterEnd', transitMs };
 }
 
@@ -38,17 +53,18 @@ function sayingOf(night: NightStatic): MeridianSaying {
   if (neverRises) return { code: 'neverRises', target: target.name, altDeg, latDeg: records.site.latDeg };
   if (!dark) return { code: 'noDarkness', darkness: records.night.darkness, sunLowestDeg: sky.events.sunLowestDeg };
   if (usable && night.numbers.eyepiece) return { code: 'byEye', target: target.name, transitMs };
-  if (!usable || !plan) return { code: 'notUpInDark', target: target.name };
+  if (!usable) return { code: 'notUpInDark', target: target.name };
+  if (!plan) return { code: 'noTimeLeft', target: target.name };
+  if (night.state === 'paused') return { code: 'paused', target: target.name };
+  if (night.state === 'stopped') return { code: 'stopped', target: target.name };
   if (!night.flips) return { code: 'noFlipMount', target: target.name, transitMs };
   return planSaying(plan, transitMs, usable.toMs);
 }
 
 export function meridianModel(night: NightStatic): MeridianModel {
-  const subs = night.plan?.subs ?? [];
   return {
     saying: sayingOf(night),
-    before: subs.filter((s) => s.side === 'before').length,
-    after: subs.filter((s) => s.side === 'after').length,
+    stretches: night.plan ? stretchCounts(night.plan) : [],
     integrationS: night.plan?.integrationS ?? 0,
   };
 }
@@ -57,8 +73,11 @@ export function meridianModel(night: NightStatic): MeridianModel {
 export function isAfterFlip(night: NightStatic, timeMs: number): boolean {
   const { plan } = night;
   if (!plan) return false;
-  if (plan.flip) return timeMs >= plan.flip.startMs;
-  return plan.subs[0]?.side === 'after';
+  const last = plan.subs.findLast((s) => s.startMs <= timeMs);
+  const next = plan.subs.find((s) => s.startMs > timeMs);
+  // From a flip's beginning on the tube is on its way to the side of the sub that follows.
+  const flipped = plan.flips.some((f) => f.startMs <= timeMs && f.startMs >= (last?.endMs ?? -Infinity));
+  return ((flipped ? next : last) ?? next ?? last)?.side === 'after';
 }
 
 export type Approach = {
@@ -109,3 +128,27 @@ export function pathInState({ plan, targetSky }: NightStatic, state: FlipState):
   const haH = (timeMs: number): number => (timeMs - targetSky.transit.transitMs) / (MS_PER_HOUR * SOLAR_PER_SIDEREAL);
   return [haH(first.startMs), haH(last.endMs)];
 }
+
+/** Left and right in each view. */
+export const COMPASS = {
+  pole: { north: ['east', 'west'], south: ['west', 'east'] },
+  east: { north: ['south', 'north'], south: ['south', 'north'] },
+} as const;
+
+/** What the reason speaks of; null without a target. */
+export function aboutOf(night: NightStatic, format: Format) {
+  if (!night.targetSky) return null;
+  const { transitMs, altDeg, side } = night.targetSky.transit;
+  const limited = night.flips && night.plan !== null;
+  return { transitMs, altDeg, side, limitSource: limited ? limitWords(night.limit, format) : '' };
+}
+
+/** Between two flips the tube may have to wait, free on neither side: from the last sub's end to the flip. Null where it goes
+ *  over within minutes. */
+export function waitOf({ plan }: NightStatic): { fromMs: number; toMs: number } | null {
+  const flip = plan?.flips.find((f) => !f.done);
+  const last = plan?.subs.findLast((s) => s.endMs <= (flip?.startMs ?? -Infinity));
+  if (!flip || !last || flip.startMs - last.endMs < WAIT_MS) return null;
+  return { fromMs: flip.latestMs, toMs: flip.startMs };
+}
+const WAIT_MS = 600_000;

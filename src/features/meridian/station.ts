@@ -6,5 +6,6 @@ export const meridianSummary: Summary = ({ target, targetSky, plan, numbers }, f
   if (!target) return { state: 'open', reading: '' };
   if (numbers.eyepiece) return { state: 'done', reading: targetSky ? format.clock(targetSky.transit.transitMs) : '' };
   if (!plan || plan.subs.length === 0) return { state: 'attention', reading: 'no subs' };
-  return { state: 'done', reading: plan.flip ? `flip ${format.clock(plan.flip.startMs)}` : 'no flip' };
+  const [flip] = plan.flips;
+  return { state: 'done', reading: flip ? `flip ${format.clock(flip.startMs)}` : 'no flip' };
 };

@@ -7,7 +7,8 @@ import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { judgementName } from '../../text/budgetWords.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
-import { calendarTodo, CARD_EVENTS, cardCautions } from '../../text/cardWords.ts';
+import { calendarTodo, cardCautions, cardEventName } from '../../text/cardWords.ts';
+import { groupWords, onMeridianName, subsWords } from '../../text/planWords.ts';
 import { modelYearsWords } from '../../text/levelWords.ts';
 import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
 import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
@@ -39,8 +40,8 @@ function Lines({ lines }: { lines: readonly (readonly [string, string])[] }) {
 
 function Times({ card }: { card: NightCard }) {
   const { format } = useShared();
-  const transit = card.transitMs === null ? [] : [{ name: 'On the meridian', timeMs: card.transitMs }];
-  const all = [...card.events.map((e) => ({ name: CARD_EVENTS[e.code], timeMs: e.timeMs })), ...transit];
+  const transits = card.transits.map(({ target, timeMs }) => ({ name: onMeridianName(target), timeMs }));
+  const all = [...card.events.map((e) => ({ name: cardEventName(e), timeMs: e.timeMs })), ...transits];
   const lines = all.sort((a, b) => a.timeMs - b.timeMs).map((e) => [e.name, format.clock(e.timeMs)] as const);
   return (
     <Part title="Times">
@@ -126,19 +127,18 @@ function Measured({ card }: { card: NightCard }) {
 
 function Plan({ card }: { card: NightCard }) {
   const { format } = useShared();
-  if (!card.subs) return null;
-  const { before, after, subS } = card.subs;
+  if (card.targets.length === 0) return null;
+  const latest = card.targets.flatMap((t) => t.latestFlipsMs);
   return (
     <Part title="Plan">
       <Lines
         lines={[
-          ['Sub', format.duration(subS)],
-          ['Subs before the flip', String(before)],
-          ['Subs after it', String(after)],
+          ...card.targets.map((t) => [t.name, subsWords(t, format)] as const),
+          ...card.groups.map((g) => [format.clock(g.startMs), groupWords(g, format)] as const),
+          ...latest.map((ms) => ['Latest flip', format.clock(ms)] as const),
           ...(card.stars
             ? [[judgementName(card.stars.judgement), `${format.quantity(card.stars.share, 'percent')} usable`] as const]
             : []),
-          ...(card.latestFlipMs === null ? [] : [['Latest flip', format.clock(card.latestFlipMs)] as const]),
         ]}
       />
     </Part>
@@ -155,10 +155,10 @@ function CalendarButton({ card }: { card: NightCard }) {
       if (alarmMinutes === undefined || todo === undefined) return [];
       return [
         {
-          uid: `${event.code}-${records.night.id}@tidy-owl`,
+          uid: `${event.code}-${event.timeMs}-${records.night.id}@tidy-owl`,
           startMs: event.timeMs,
           endMs: event.timeMs,
-          summary: `${CARD_EVENTS[event.code]}: ${target?.name ?? records.rig.name}`,
+          summary: `${cardEventName({ ...event, target: null })}: ${event.target ?? target?.name ?? records.rig.name}`,
           description: todo,
           location: records.site.name,
           alarmMinutes,
@@ -178,7 +178,7 @@ function CalendarButton({ card }: { card: NightCard }) {
 /** One printed page with all that a night needs. */
 export function NightCardPage() {
   const night = useNight();
-  const { records, target, sky } = night;
+  const { records, sky } = night;
   const { format, stored } = useShared();
   const card = nightCard(night, settingOf(stored.settings, 'balance'), settingOf(stored.settings, 'power').setUpMin);
   const moon = sky.events;
@@ -197,7 +197,8 @@ export function NightCardPage() {
       <PageTitle>{`${formatDate(records.night.eveningDate)} ${records.night.eveningDate.slice(0, 4)}, ${records.rig.name}`}</PageTitle>
       <p className="card-where">
         {records.site.name}, {format.latitude(records.site.latDeg)}, {format.longitude(records.site.lonDeg)}
-        {target && ` · ${target.name}`} · moon {format.quantity(moon.moonIlluminatedFraction, 'percent')} lit
+        {card.targets.length > 0 && ` · ${card.targets.map((t) => t.name).join(', ')}`} · moon{' '}
+        {format.quantity(moon.moonIlluminatedFraction, 'percent')} lit
         {moonTimes.length > 0 && `, ${moonTimes.join(', ')}`}. Times in {records.site.zoneIana}.
       </p>
       <div className="card-grid">

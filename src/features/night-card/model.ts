@@ -3,6 +3,7 @@ import { poleByCompassDeg } from '../../core/night/magneticOfNight.ts';
 import type { Judgement } from '../../core/night/account/judgement.ts';
 import { middleStars } from '../../core/night/account/middleStars.ts';
 import { nightAt, nightEventList, type NightEvent } from '../../core/night/nightAt.ts';
+import { exposureGroups, type ExposureGroup } from '../../core/night/plan/exposureGroups.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { tapeReadingM } from '../../core/mount/tape.ts';
 import { dialPlace } from '../../core/night/pole/dialOfNight.ts';
@@ -15,16 +16,24 @@ import type { SettingValue } from '../../core/records/setting.ts';
 import { MS_PER_MINUTE } from '../../core/time/utc.ts';
 
 export type DialRow = { timeMs: number; reading: number | null; viewAngleDeg: number };
+export type CardTarget = {
+  name: string;
+  subS: number;
+  count: number;
+  integrationS: number;
+  /** The latest moment for each flip that is to come. */
+  latestFlipsMs: number[];
+};
 export type CardWeight = { name: string; positionM: number | null };
 
 /** What the sky does, and when the hands begin: with setting up, and with the pole as soon as its star shows. */
-export type CardEvent = { code: NightEvent['code'] | 'setUp' | 'align'; timeMs: number };
+export type CardEvent = { code: NightEvent['code'] | 'setUp' | 'align'; timeMs: number; target: string | null };
 
 export type NightCard = {
   events: CardEvent[];
   /** The account in the middle of the hours that can be used; null without a light path. */
   stars: { judgement: Judgement; share: number } | null;
-  transitMs: number | null;
+  transits: { target: string | null; timeMs: number }[];
   /** Where the pole star belongs every half hour; empty for a mount without a polar axis or on the equator. */
   dial: DialRow[];
   compassDeg: number;
@@ -37,8 +46,8 @@ export type NightCard = {
   /** Null where nobody has looked at the pole, and for mounts without one. */
   pole: PoleOfNight | null;
   spacing: { presentMm: number; neededMm: number } | null;
-  subs: { before: number; after: number; subS: number } | null;
-  latestFlipMs: number | null;
+  targets: CardTarget[];
+  groups: ExposureGroup[];
   /** Where focus was last sharp. */
   focus: { positionUm: number; temperatureC: number } | null;
 };
@@ -90,10 +99,27 @@ function measuredOf({ records }: NightStatic): Reading[] {
   return records.readings.filter((r) => [...last.values()].includes(r));
 }
 
-function subsOf({ plan, entry }: NightStatic): NightCard['subs'] {
-  if (!plan || !entry) return null;
-  const before = plan.subs.filter((s) => s.side === 'before').length;
-  return { before, after: plan.subs.length - before, subS: entry.subS };
+const targetsOf = ({ legs }: NightStatic): CardTarget[] =>
+  legs.flatMap(({ plan, entry, target }) =>
+    plan && entry && target
+      ? [
+          {
+            name: target.name,
+            subS: entry.subS,
+            count: plan.subs.length,
+            integrationS: plan.integrationS,
+            latestFlipsMs: plan.flips.filter((f) => !f.done).map((f) => f.latestMs),
+          },
+        ]
+      : [],
+  );
+
+function transitsOf({ legs }: NightStatic): NightCard['transits'] {
+  return legs.flatMap(({ target, targetSky }) =>
+    targetSky && !targetSky.transit.neverRises
+      ? [{ target: legs.length > 1 ? (target?.name ?? null) : null, timeMs: targetSky.transit.transitMs }]
+      : [],
+  );
 }
 
 function workEvents({ dark, sky, run }: NightStatic, setUpMin: number): CardEvent[] {
@@ -102,8 +128,10 @@ function workEvents({ dark, sky, run }: NightStatic, setUpMin: number): CardEven
   // Everything is on before the pole's star shows.
   const readyMs = alignMs ?? dark?.fromMs;
   return [
-    ...(readyMs === undefined ? [] : [{ code: 'setUp' as const, timeMs: readyMs - setUpMin * MS_PER_MINUTE }]),
-    ...(alignMs === null ? [] : [{ code: 'align' as const, timeMs: alignMs }]),
+    ...(readyMs === undefined
+      ? []
+      : [{ code: 'setUp' as const, timeMs: readyMs - setUpMin * MS_PER_MINUTE, target: null }]),
+    ...(alignMs === null ? [] : [{ code: 'align' as const, timeMs: alignMs, target: null }]),
   ];
 }
 
@@ -122,7 +150,7 @@ export function nightCard(night: NightStatic, settings: SettingValue<'balance'>,
   return {
     events: [...nightEventList(night), ...workEvents(night, setUpMin)].sort((a, b) => a.timeMs - b.timeMs),
     stars: starsOf(night),
-    transitMs: night.targetSky && !night.targetSky.transit.neverRises ? night.targetSky.transit.transitMs : null,
+    transits: transitsOf(night),
     dial: dialRows(night),
     compassDeg: poleByCompassDeg(night),
     scaleDeg: scaleToSet(night.records).scaleDeg,
@@ -131,8 +159,8 @@ export function nightCard(night: NightStatic, settings: SettingValue<'balance'>,
     measured: measuredOf(night),
     pole: pole.basis === 'untouched' ? null : pole,
     spacing: spacing ? { presentMm: spacing.presentMm, neededMm: spacing.neededMm } : null,
-    subs: subsOf(night),
-    latestFlipMs: night.plan?.flip ? night.plan.limitMs : null,
+    targets: targetsOf(night),
+    groups: exposureGroups(night),
     focus: focus?.values ?? null,
   };
 }
@@ -143,7 +171,10 @@ export const CALENDAR_ALARMS: Partial<Record<CardEvent['code'], number>> = {
   align: 10,
   dark: 15,
   start: 10,
+  refocus: 5,
   flip: 15,
+  secondFlip: 15,
   limit: 15,
+  end: 5,
   dawn: 20,
 };

@@ -19,7 +19,7 @@ import { useEdited } from '../../session/useEdited.ts';
 import { useWrite } from '../../session/useWrite.ts';
 import { QuantityField, SelectField, TextField, type Option } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
-import { brightTarget, lastOwnNight, ownFirst, standingOptions, type Listed } from './offers.ts';
+import { brightTarget, lastOwnNight, ownFirst, standingOptions, type Listed } from '../../session/targetOffers.ts';
 
 const { eveningDate: dateSchema, siteId, rigId, darkness } = nightSchema.shape;
 const formSchema = z.object({

@@ -25,6 +25,7 @@ const formSchema = z
     lonDeg,
     elevationM,
     lowestAltDeg: z.number().min(0).max(80).nullable(),
+    skyMagArcsec2: z.number().min(14).max(22.5).nullable(),
     note: siteSchema.shape.note,
     zoneIana: z
       .string()
@@ -48,6 +49,7 @@ type Fields = {
   lonDeg: number | null;
   elevationM: number | null;
   lowestAltDeg: number | null;
+  skyMagArcsec2: number | null;
   zoneIana: string;
   horizonText: string;
   note: string;
@@ -92,6 +94,7 @@ const toFields = ({
   lonDeg: lon,
   elevationM: height,
   lowestAltDeg: lowest = null,
+  skyMagArcsec2: sky = null,
   zoneIana,
   horizon,
   note,
@@ -101,6 +104,7 @@ const toFields = ({
   lonDeg: lon,
   elevationM: height,
   lowestAltDeg: lowest,
+  skyMagArcsec2: sky,
   zoneIana,
   horizonText: formatHorizon(horizon),
   note,
@@ -118,6 +122,7 @@ export function SiteForm({ site }: { site: Site | null }) {
           lonDeg: null,
           elevationM: 0,
           lowestAltDeg: null,
+          skyMagArcsec2: null,
           zoneIana: Intl.DateTimeFormat().resolvedOptions().timeZone,
           horizonText: '',
           note: '',
@@ -139,6 +144,13 @@ export function SiteForm({ site }: { site: Site | null }) {
             kind="angleDeg"
             system={format.system}
             hint={`Empty = ${LOWEST_IMAGING_ALT_DEG}°; the horizon line counts where it is higher.`}
+          />
+          <QuantityField
+            name="skyMagArcsec2"
+            label="Darkness of the sky, overhead without moon"
+            kind="skyMag"
+            system={format.system}
+            hint="Magnitudes a square arcsecond: city 18, suburb 19.5, village 20.5, dark 21.5. Empty = a dark site."
           />
           <TextField name="zoneIana" label="Time zone" list="zones" hint="By place, so that summer time is known." />
           <TextField

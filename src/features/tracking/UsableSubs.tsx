@@ -6,11 +6,10 @@ import { shareOfLength, type UsableNight, type UsablePoint } from '../../core/ni
 import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
 import { WANTED_SHARE } from '../../core/verdict/budget.ts';
 import { wormPeriodS } from '../../core/tracking/periodicError.ts';
-import { updateHead } from '../../storage/heads.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { useWrite } from '../../session/useWrite.ts';
+import { usePlanWrite, withEntry } from '../../session/usePlanWrite.ts';
 import { plain } from '../../text/said.ts';
 import { trackingReason, trackingSentence } from '../../text/trackingWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
@@ -79,18 +78,14 @@ function Chooser({
   chosen: Chosen;
   choose: (s: number) => void;
 }) {
-  const { records } = useNight();
+  const { records, legIndex } = useNight();
   const { format } = useShared();
-  const write = useWrite();
+  const { save } = usePlanWrite();
   const longest = usable.curve.at(-1)?.exposureS ?? 300;
   const { exposureS: chosenS, share } = chosen;
   const take = (): void => {
-    const { id, plan: before } = records.night;
-    const [first, ...rest] = before;
-    if (!first) return;
-    const plan = [{ ...first, subS: chosenS }, ...rest];
-    const said = `Subs of ${format.duration(chosenS)} planned.`;
-    void write(['plan', id, plan], (w) => updateHead(w, 'nights', id, { plan }), said);
+    const plan = withEntry(records.night.plan, legIndex, { subS: chosenS });
+    void save(plan, `Subs of ${format.duration(chosenS)} planned.`);
   };
   return (
     <>

@@ -1,21 +1,22 @@
 import { useContext, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { motorsOf } from '../../core/mount/motors.ts';
-import { fromUtcText, MS_PER_MINUTE, toUtcText } from '../../core/time/utc.ts';
+import { fromUtcText } from '../../core/time/utc.ts';
 import { watchAt, type Watch } from '../../core/night/plan/watch.ts';
 import { lastReading } from '../../core/night/nightRecords.ts';
-import { settingOf } from '../../core/records/setting.ts';
-import { useNight, useSession, useShared } from '../../session/session.ts';
-import { useRecord } from '../../session/useRecord.ts';
+import { FlipSteps, StepAction } from '../../session/flip/FlipSteps.tsx';
+import { useFlipWalk, type WalkHere } from '../../session/flip/useFlipWalk.ts';
+import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { useWakeLock } from '../../session/useWakeLock.ts';
 import { judgementName } from '../../text/budgetWords.ts';
-import { biasAtFlipWords, countdown, countdownWords, watchReason, watchSentence } from '../../text/watchWords.ts';
+import { FLIP } from '../../text/flipWords.ts';
+import { countdown, countdownWords, watchReason, watchSentence } from '../../text/watchWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
-import { HoldButton } from '../../ui/HoldButton.tsx';
 import { BenchNote } from '../../ui/benchNote.ts';
 import { Said } from '../../ui/Said.tsx';
 import { LogReading } from './LogReading.tsx';
+import { SubsRun } from './SubsRun.tsx';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 
 /** The moment to which the big figure counts; null = nothing to count. */
@@ -30,8 +31,9 @@ function Figures() {
   const at = useNightAt();
   const { format } = useShared();
   const battery = lastReading(night.records.readings, 'battery');
+  const due = night.plan?.flips.find((f) => !f.done);
   const figures = [
-    ...(night.plan?.limitMs ? [{ name: 'Latest flip', value: format.clock(night.plan.limitMs) }] : []),
+    ...(due ? [{ name: 'Latest flip', value: format.clock(due.latestMs) }] : []),
     ...(at.target ? [{ name: 'Altitude', value: format.quantity(at.target.altDeg, 'angleDeg', 0) }] : []),
     ...(at.stars
       ? [
@@ -52,55 +54,52 @@ function Figures() {
   return <FigureList figures={figures} />;
 }
 
-/** The button that fits the moment: log, start the flip, then hold to say that it is done. */
-function Action({ watch, log }: { watch: Watch; log: () => void }) {
-  const night = useNight();
-  const { clock } = useSession();
-  const record = useRecord();
-  if (night.records.fromSnapshot) return null;
-  const rig = { type: 'rig', id: night.records.rig.id } as const;
-  const begin = (): void => {
-    const values = { what: 'flipBegun' } as const;
-    void record({ step: 'watch', subject: rig, kind: 'event', values }, 'Flip begun.');
-  };
-  const finish = (sinceMs: number): void => {
-    const minutes = Math.max(0, (clock.nowMs() - sinceMs) / MS_PER_MINUTE);
-    const values = { atUtc: toUtcText(sinceMs), minutes, missEastArcmin: null, missNorthArcmin: null };
-    void record({ step: 'watch', subject: rig, kind: 'flip', values }, 'Flip done.');
-  };
-  if (watch.code === 'flipping') return <HoldButton onConfirm={() => finish(watch.sinceMs)}>Flip done</HoldButton>;
-  if (watch.code === 'flipDue' || watch.code === 'flipLate') {
-    return (
-      <Button variant="primary" onClick={begin}>
-        Start flip
-      </Button>
-    );
-  }
+const isFlip = ({ code }: Watch): boolean => code === 'flipDue' || code === 'flipLate' || code === 'flipping';
+
+type ActionProps = { watch: Watch; here: WalkHere; log: () => void };
+
+/** The button that fits the moment: start the flip, its next step, go on after a pause, else log. */
+function Action({ watch, here, log }: ActionProps) {
+  if (watch.code === 'flipping') return <StepAction here={here} />;
+  const flip = watch.code === 'flipDue' || watch.code === 'flipLate';
   return (
-    <Button variant="primary" onClick={log}>
-      Log a reading
-    </Button>
+    <div className="actions">
+      {flip && (
+        <Button variant="primary" onClick={here.begin}>
+          {FLIP.start}
+        </Button>
+      )}
+      <SubsRun watch={watch} />
+      <Button variant={flip || watch.code === 'paused' ? 'outline' : 'primary'} onClick={log}>
+        Log a reading
+      </Button>
+    </div>
   );
 }
 
-/** What the weight has to do at the flip for those who keep the east a little heavy. */
-function BiasAtFlip({ watch }: { watch: Watch }) {
-  const { records } = useNight();
-  const { format, stored } = useShared();
-  const atFlip = watch.code === 'flipDue' || watch.code === 'flipLate' || watch.code === 'flipping';
-  if (!atFlip || records.schools.balance !== 'eastHeavy') return null;
-  const { biasMm } = settingOf(stored.settings, 'balance');
-  return <p className="reason">{biasAtFlipWords((2 * biasMm) / 1000, format)}</p>;
+/** In the flip the sentence is the step that the hand is at. */
+function Sentence({ watch, here }: { watch: Watch; here: WalkHere }) {
+  const night = useNight();
+  const { format } = useShared();
+  const motors = motorsOf(night.numbers.mount);
+  const step = watch.code === 'flipping' && here.walk.at !== null ? here.words(here.walk.at) : null;
+  return (
+    <>
+      <p className="sentence" aria-live="polite">
+        {step ? step.do : <Said said={watchSentence(watch, format, motors)} />}
+      </p>
+      <p className="reason">{step ? step.why : watchReason(watch, night.records.site.latDeg < 0, motors)}</p>
+    </>
+  );
 }
 
 export function WatchBench() {
   const night = useNight();
   const at = useNightAt();
-  const { format } = useShared();
   const awake = useWakeLock();
+  const here = useFlipWalk();
   const [logging, setLogging] = useState(false);
   const watch = watchAt(night, at.timeMs);
-  const motors = motorsOf(night.numbers.mount);
   const toMs = countsTo(watch);
   return (
     <div className="watch">
@@ -114,20 +113,11 @@ export function WatchBench() {
         </>
       )}
       {useContext(BenchNote)}
-      <p className="sentence" aria-live="polite">
-        <Said said={watchSentence(watch, format, motors)} />
-      </p>
-      <p className="reason">{watchReason(watch, night.records.site.latDeg < 0, motors)}</p>
-      <BiasAtFlip watch={watch} />
+      <Sentence watch={watch} here={here} />
+      {isFlip(watch) && here.first && <p className="caution-line">{FLIP.first}</p>}
+      {!night.records.fromSnapshot && <Action watch={watch} here={here} log={() => setLogging(true)} />}
       <Figures />
-      <div className="actions">
-        <Action watch={watch} log={() => setLogging(true)} />
-        {(watch.code === 'flipDue' || watch.code === 'flipLate' || watch.code === 'flipping') && (
-          <Button variant="outline" onClick={() => setLogging(true)}>
-            Log a reading
-          </Button>
-        )}
-      </div>
+      {isFlip(watch) && <FlipSteps here={here} />}
       <p className="soft">
         {awake === 'maySleep' ? 'This browser lets the screen sleep.' : 'The screen stays on while this page is shown.'}
       </p>

@@ -14,6 +14,8 @@ type Props = {
   moving: readonly { piece: Mover; capsule: Capsule }[];
   /** Ends of the line across the closest gap, and what it measures. */
   gap: { from: Vec3; to: Vec3; text: string; tight: boolean } | null;
+  /** Where a tape is held. */
+  tapes?: readonly { from: Vec3; to: Vec3; letter: string; guessed: boolean }[];
   /** At the left and the right of the drawing. */
   compass: readonly [string, string];
 };
@@ -71,7 +73,54 @@ function Shape({ piece, scale }: { piece: Drawn; scale: ReturnType<typeof scaleO
   );
 }
 
-export function ClearanceView({ label, side, south, standing, head, moving, gap, compass }: Props) {
+/** A tape from end to end, told by its letter; one that is only guessed is dashed. */
+function Tape({
+  from,
+  to,
+  letter,
+  guessed,
+}: {
+  from: [number, number];
+  to: [number, number];
+  letter: string;
+  guessed: boolean;
+}) {
+  const [[x1, y1], [x2, y2]] = [from, to];
+  return (
+    <g>
+      <path d={`M${x1} ${y1}L${x2} ${y2}`} stroke="var(--paper)" strokeWidth="6" />
+      <path
+        d={`M${x1} ${y1}L${x2} ${y2}`}
+        stroke="var(--amber)"
+        strokeWidth="2.5"
+        strokeDasharray={guessed ? '5 4' : undefined}
+      />
+      {[from, to].map(([x, y], i) => (
+        <circle key={i} cx={x} cy={y} r="3.5" fill="var(--amber)" />
+      ))}
+      <circle
+        cx={(x1 + x2) / 2}
+        cy={(y1 + y2) / 2}
+        r="10"
+        fill="var(--paper)"
+        stroke="var(--amber)"
+        strokeWidth="1.5"
+      />
+      <text
+        x={(x1 + x2) / 2}
+        y={(y1 + y2) / 2 + 5}
+        textAnchor="middle"
+        fontSize="13"
+        fontWeight="700"
+        fill="var(--ink)"
+      >
+        {letter}
+      </text>
+    </g>
+  );
+}
+
+export function ClearanceView({ label, side, south, standing, head, moving, gap, tapes = [], compass }: Props) {
   const look = LOOKS[side](south);
   const drawnOf = (key: string, { from, to, radiusM }: Capsule, fill: string, front = false): Drawn => ({
     key,
@@ -120,6 +169,9 @@ export function ClearanceView({ label, side, south, standing, head, moving, gap,
           </text>
         </g>
       )}
+      {tapes.map(({ from, to, letter, guessed }) => (
+        <Tape key={letter} from={scale.at(look(from))} to={scale.at(look(to))} letter={letter} guessed={guessed} />
+      ))}
       <g fontSize="13" fill="var(--soft)">
         <text x={4} y={HEIGHT - 6}>
           {compass[0]}

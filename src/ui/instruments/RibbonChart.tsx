@@ -3,6 +3,7 @@
 import { line } from 'd3';
 import { memo } from 'react';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
+import type { Flip } from '../../core/night/plan/plan.ts';
 import { phaseAt, type SkyPhase } from '../../core/night/nightAt.ts';
 import type { AltitudeTrack } from '../../core/night/skyOfNight.ts';
 import { MS_PER_HOUR } from '../../core/time/utc.ts';
@@ -55,9 +56,7 @@ function trackPath(track: AltitudeTrack, x: StraightScale, height: number): stri
 }
 
 function Subs({ night, x, height }: { night: NightStatic; x: StraightScale; height: number }) {
-  const groups = (['before', 'after'] as const).flatMap((side) =>
-    (night.plan?.subs ?? []).filter((s) => s.side === side),
-  );
+  const groups = night.legs.flatMap(({ plan }) => plan?.subs ?? []);
   return (
     <g>
       {groups.map((sub) => (
@@ -74,9 +73,7 @@ function Subs({ night, x, height }: { night: NightStatic; x: StraightScale; heig
   );
 }
 
-function Flip({ night, x, height, format }: { night: NightStatic; x: StraightScale; height: number; format: Format }) {
-  const flip = night.plan?.flip;
-  if (!flip) return null;
+function FlipMark({ flip, x, height, format }: { flip: Flip; x: StraightScale; height: number; format: Format }) {
   const [from, to] = [x(flip.startMs), Math.max(x(flip.endMs), x(flip.startMs) + 10)];
   return (
     <g>
@@ -123,11 +120,24 @@ export const RibbonChart = memo(function RibbonChart({ night, width, height, for
         strokeWidth="1.5"
         strokeDasharray="3 4"
       />
-      {night.targetSky && (
-        <path d={trackPath(night.targetSky.track, x, height)} fill="none" stroke="var(--sky-track)" strokeWidth="2" />
+      {night.legs.map(
+        ({ targetSky }, i) =>
+          targetSky && (
+            <path
+              key={i}
+              d={trackPath(targetSky.track, x, height)}
+              fill="none"
+              stroke="var(--sky-track)"
+              strokeWidth={i === night.legIndex ? 2 : 1}
+            />
+          ),
       )}
       <Subs night={night} x={x} height={height} />
-      <Flip night={night} x={x} height={height} format={format} />
+      {night.legs
+        .flatMap(({ plan }) => plan?.flips ?? [])
+        .map((flip) => (
+          <FlipMark key={flip.startMs} flip={flip} x={x} height={height} format={format} />
+        ))}
       <rect width={width} height={STRIP} fill="var(--sky-strip)" />
       {ribbonHours(night, format, width).map((mark) => (
         <text

@@ -203,17 +203,27 @@ describe('night card', () => {
     expect(new Set(steps)).to.deep.equal(new Set([1_800_000]));
     expect(card.weights).to.have.length(1);
     expect(card.weights[0]!.positionM).to.be.closeTo(0.2927, 1e-4);
-    expect(card.subs).to.deep.include({ before: 71, subS: 120 });
-    expect(card.subs!.after, 'not below 25 degrees').to.be.within(100, 230);
-    expect(card.latestFlipMs).to.be.greaterThan(card.transitMs!);
+    const [before, after] = card.groups;
+    expect([before!.count, before!.subS, before!.gapS, before!.side]).to.deep.equal([71, 120, 5, 'before']);
+    expect(after!.count, 'not below 25 degrees').to.be.within(100, 230);
+    expect(card.targets).to.deep.include.members([
+      {
+        name: 'NGC 281',
+        subS: 120,
+        count: before!.count + after!.count,
+        integrationS: 120 * (before!.count + after!.count),
+        latestFlipsMs: [at.plan!.limitMs],
+      },
+    ]);
+    expect(card.targets[0]!.latestFlipsMs[0]).to.be.greaterThan(card.transits[0]!.timeMs);
     expect(card.spacing?.presentMm).to.equal(55.5);
   });
 
   it('a mount without a polar axis has no dial, one that never flips no latest flip', () => {
     const altAz = changed('demo-heron-mount', { mountKind: 'altAzimuth' });
     const card = nightCard(night({ parts: altAz }), SETTING_DEFAULTS.balance, 60);
-    expect([card.dial, card.latestFlipMs]).to.deep.equal([[], null]);
-    expect(nightCard(night({ targetId: 'demo-ngc104' }), SETTING_DEFAULTS.balance, 60).transitMs).to.equal(null);
+    expect([card.dial, card.targets[0]!.latestFlipsMs]).to.deep.equal([[], []]);
+    expect(nightCard(night({ targetId: 'demo-ngc104' }), SETTING_DEFAULTS.balance, 60).transits).to.deep.equal([]);
   });
 
   it('at a midnight sun the card still has its half hours, no more than fit', () => {

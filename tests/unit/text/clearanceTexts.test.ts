@@ -42,17 +42,20 @@ describe('the tube before its tripod in words', () => {
 
   it('the limit says what it rests on, in the user’s units', () => {
     const tube = tubeClearance(rigNumbers(rigs[0]!, parts), 40.33, 56.6, null)!;
-    const by = (mountH: number | null, format = f) => limitWords(meridianLimit(null, mountH, tube), format);
+    const own = (mountH: number | null) => ({ mountH, cableH: null, fittingH: null });
+    const by = (mountH: number | null, format = f) => limitWords(meridianLimit(null, own(mountH), tube), format);
     expect(by(0.75)).to.match(
       /^From \d+ min past it on the margin of 50 mm is used up, camera to the leg in the south-west\.$/,
     );
     expect(by(0.75, imperial)).to.match(/margin of [\d.]+ in is used up/);
     expect(by(0.05)).to.equal('The mount’s limit stands 3 min past it.');
-    const clear = { ...tube, limitH: null, closest: null };
-    expect(limitWords(meridianLimit(null, null, clear), f)).to.contain('stays clear all the way');
-    expect(limitWords(meridianLimit(null, null, { ...clear, trusted: false }), f)).to.contain('is a guess');
-    const wait = [true, false].map((guess) => waitWords(Date.UTC(2026, 10, 24, 22, 40), guess, f));
-    expect(wait.map((w) => [w.includes('22:40'), w.includes('guess')])).to.deep.equal([
+    const clear = { ...tube, before: { fromH: null, toH: null }, closest: null };
+    expect(limitWords(meridianLimit(null, own(null), clear), f)).to.contain('stays clear all the way');
+    expect(limitWords(meridianLimit(null, own(null), { ...clear, trusted: false }), f)).to.contain('is a guess');
+    const wait = [true, false].map((guess) =>
+      waitWords(Date.UTC(2026, 10, 24, 21, 5), Date.UTC(2026, 10, 24, 22, 40), guess, f),
+    );
+    expect(wait.map((w) => [w.includes('From 21:05 to 22:40'), w.includes('guess')])).to.deep.equal([
       [true, true],
       [true, false],
     ]);

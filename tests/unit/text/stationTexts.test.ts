@@ -6,7 +6,7 @@ import { STEPS } from '../../../src/core/records/reading.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { compassPoint } from '../../../src/text/compassWords.ts';
 import { magneticField } from '../../../src/core/sky/magnetic.ts';
-import { calendarTodo, CARD_EVENTS, cardCautions } from '../../../src/text/cardWords.ts';
+import { calendarTodo, cardEventName, cardCautions } from '../../../src/text/cardWords.ts';
 import { cautionOf } from '../../../src/text/cautions.ts';
 import { changeWords } from '../../../src/text/changeWords.ts';
 import { countsWords } from '../../../src/text/dataWords.ts';
@@ -47,13 +47,7 @@ import {
   trackingSentence,
   type TrackingSaying,
 } from '../../../src/text/trackingWords.ts';
-import {
-  biasAtFlipWords,
-  countdown,
-  countdownWords,
-  watchReason,
-  watchSentence,
-} from '../../../src/text/watchWords.ts';
+import { countdown, countdownWords, watchReason, watchSentence } from '../../../src/text/watchWords.ts';
 import { parts } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
@@ -231,18 +225,19 @@ describe('words of the stations', () => {
 
   it('watch: every moment has a sentence, every countdown its words', () => {
     const t = Date.UTC(2026, 10, 24, 21, 52);
-    const events: WatchEvent[] = ['dark', 'start', 'flip', 'limit', 'end', 'dawn'];
+    const events: WatchEvent[] = ['dark', 'start', 'refocus', 'flip', 'secondFlip', 'limit', 'end', 'dawn'];
     const watches: Watch[] = [
       { code: 'noTarget' },
       { code: 'noSubs' },
       { code: 'over' },
       { code: 'byEye' },
+      { code: 'paused', target: 'M 33' },
       { code: 'flipDue', latestMs: t },
       { code: 'flipLate', latestMs: t },
       { code: 'flipping', sinceMs: t },
       ...events.flatMap((next): Watch[] => [
-        { code: 'waiting', next, untilMs: t },
-        { code: 'running', sub: 46, count: 150, next, untilMs: t },
+        { code: 'waiting', next, untilMs: t, state: 'planned', target: null },
+        { code: 'running', sub: 46, count: 150, next, untilMs: t, state: 'running', target: null },
       ]),
     ];
     for (const w of watches) {
@@ -250,13 +245,23 @@ describe('words of the stations', () => {
         const said = watchSentence(w, f, motors);
         isSentence(said, w.code);
         if (motors !== 'both') expect(said, w.code).not.to.match(/send the tube/i);
-        if (!['noTarget', 'noSubs', 'byEye'].includes(w.code)) isSentence(watchReason(w, false, motors), w.code);
+        if (!['noTarget', 'noSubs', 'byEye', 'paused'].includes(w.code))
+          isSentence(watchReason(w, false, motors), w.code);
         if (motors !== 'both') expect(watchReason(w, false, motors), w.code).not.to.match(/power/);
       }
-      expect(countdownWords(w) === '', w.code).to.equal(['noTarget', 'noSubs', 'over', 'byEye'].includes(w.code));
+      expect(countdownWords(w) === '', w.code).to.equal(
+        ['noTarget', 'noSubs', 'over', 'byEye', 'paused'].includes(w.code),
+      );
     }
-    const flip: Watch = { code: 'running', sub: 1, count: 9, next: 'flip', untilMs: t };
-    expect(biasAtFlipWords(0.016, f)).to.include('16 mm inward');
+    const flip: Watch = {
+      code: 'running',
+      sub: 1,
+      count: 9,
+      next: 'flip',
+      untilMs: t,
+      state: 'planned',
+      target: null,
+    };
     expect(
       [watchReason(flip, false, 'both'), watchReason(flip, true, 'both')].map((s) => /right|left/.exec(s)?.[0]),
     ).to.deep.equal(['right', 'left']);
@@ -274,10 +279,14 @@ describe('words of the stations', () => {
     expect(logbookReason(1.4, [9, 1.4], f)).to.equal('Polar error over 2 nights, best 1.4′. This night ended at 1.4′.');
     for (const caution of cardCautions('both')) isSentence(caution, caution);
     expect(cardCautions('none').join(' ')).not.to.match(/slew/);
-    const codes = Object.keys(CARD_EVENTS) as (keyof typeof CARD_EVENTS)[];
+    const codes = [
+      ...(['setUp', 'align', 'sunset', 'dark', 'start', 'refocus', 'flip', 'secondFlip'] as const),
+      ...(['limit', 'end', 'dawn', 'sunrise'] as const),
+    ];
+    for (const code of codes) expect(cardEventName({ code, target: 'M 33' })).to.match(/^[A-Z].+, M 33$/);
     const todos = (['both', 'none'] as const).flatMap((motors) => codes.flatMap((c) => calendarTodo(c, motors) ?? []));
     for (const todo of todos) isSentence(todo, todo);
-    expect(todos).to.have.lengthOf(14);
+    expect(todos).to.have.lengthOf(20);
     expect([calendarTodo('flip', 'both'), calendarTodo('flip', 'none')].map((t) => t?.split('. ')[1])).to.deep.equal([
       'Send the tube over.',
       'Carry the tube over by hand.',

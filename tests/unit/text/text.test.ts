@@ -91,6 +91,11 @@ describe('words', () => {
       { code: 'noDarkness', darkness: 'astronomical', sunLowestDeg: -6.4 },
       { code: 'notUpInDark', target: 'M 33' },
       { code: 'noFlipMount', target: 'M 33', transitMs: t },
+      { code: 'noTimeLeft', target: 'M 33' },
+      { code: 'paused', target: 'M 33' },
+      { code: 'stopped', target: 'M 33' },
+      { code: 'flipDone', flipMs: t },
+      { code: 'belowPole', transitMs: t },
       { code: 'flip', flipMs: t, subNumber: 71 },
       { code: 'flip', flipMs: t, subNumber: 0 },
       { code: 'stopAtLimit', limitMs: t },
@@ -102,7 +107,6 @@ describe('words', () => {
       transitMs: t,
       altDeg: 74,
       side: 'N' as const,
-      limitH: 0.75,
       limitSource: 'The mount’s limit stands 45 min past it.',
     };
     for (const s of sayings) {

@@ -44,11 +44,16 @@ function byEvent({ values }: ReadingOf<'event'>, tracker: boolean): Movement | n
       return 'latitude';
     case 'flipBegun':
       return 'slew';
+    case 'started':
+      return 'firstSub';
     case 'axesOpened':
     case 'legsMoved':
       return values.what;
     case 'plateMoved':
     case 'driftGivenUp':
+    case 'paused':
+    case 'resumed':
+    case 'stopped':
       return null;
   }
 }

@@ -4,7 +4,8 @@ import { clearanceOf, type Clearance, type SkyPose } from '../../mount/clearance
 import { oncePer } from '../../once.ts';
 import { hourAngleH } from '../../sky/horizontal.ts';
 import { MS_PER_MINUTE } from '../../time/utc.ts';
-import type { NightStatic } from '../nightStatic.ts';
+import { aimedAt, type NightStatic } from '../nightStatic.ts';
+import type { Plan } from '../plan/plan.ts';
 
 const STEP_MS = 2 * MS_PER_MINUTE;
 const DEG_PER_HOUR = 15;
@@ -30,11 +31,17 @@ export function barOfPose({ haH, state }: Pick<SkyPose, 'haH' | 'state'>): { bel
   };
 }
 
-/** Null for mounts that never flip, rigs without their parts, and nights without subs. */
-export const worstPose = oncePer((night: NightStatic): WorstPose | null => {
-  const { plan, targetSky, limit, records } = night;
+const nearest = (poses: readonly WorstPose[]): WorstPose | null =>
+  poses.reduce<WorstPose | null>(
+    (least, one) => (least === null || one.clearanceM < least.clearanceM ? one : least),
+    null,
+  );
+
+/** The pose of a plan's subs, of the target that the night looks at, in which the tube is nearest; null for mounts that never
+ *  flip, rigs without their parts, and plans without subs. */
+export function nearestOfPlan({ targetSky, limit, records }: NightStatic, plan: Plan): WorstPose | null {
   const { tube } = limit;
-  if (!plan || !targetSky || !tube) return null;
+  if (!targetSky || !tube) return null;
   const { latDeg, lonDeg } = records.site;
   const { raDeg, decDeg } = targetSky.ofDate;
   const at = clearanceOf(tube.geometry, latDeg);
@@ -49,8 +56,11 @@ export const worstPose = oncePer((night: NightStatic): WorstPose | null => {
       return { ...pose, ...found, clearanceM: found.clearanceM + shiftM, timeMs };
     });
   });
-  return poses.reduce<WorstPose | null>(
-    (least, one) => (least === null || one.clearanceM < least.clearanceM ? one : least),
-    null,
-  );
+  return nearest(poses);
+}
+
+/** Of all of tonight's targets. */
+export const worstPose = oncePer((night: NightStatic): WorstPose | null => {
+  const poses = night.legs.flatMap(({ plan }, index) => (plan && nearestOfPlan(aimedAt(night, index), plan)) ?? []);
+  return nearest(poses);
 });

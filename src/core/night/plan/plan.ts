@@ -1,8 +1,20 @@
-/** Sub-exposures around a meridian flip: no sub may run across the moment at which the tube must have flipped. */
+/** Sub-exposures around meridian flips: no sub runs while the tube may not stand on its side of the mount. */
 import { requirePositive } from '../../result.ts';
-import { MS_PER_HOUR, MS_PER_MINUTE, SOLAR_PER_SIDEREAL } from '../../time/utc.ts';
+import { MS_PER_MINUTE } from '../../time/utc.ts';
+import { focusBreaks, subStartMs, subsThatFit, type Cadence } from './stretch.ts';
 
-export type FlipStrategy = 'endOfCrossingSub' | 'asLateAsAllowed' | 'asSoonAsAllowed' | 'stopAtLimit';
+export type FlipStrategy = 'endOfCrossingSub' | 'asLateAsAllowed' | 'asSoonAsAllowed' | 'stopAtLimit' | 'startAfter';
+export type MountSide = 'before' | 'after';
+
+/** While the tube may stand on a side. Where two overlap, the flip may come at any time of the overlap; where the next begins
+ *  later than one ends, the tube has to wait. */
+export type SideWindow = {
+  side: MountSide;
+  fromMs: number;
+  toMs: number;
+  /** When the target crosses the meridian in it: the natural moment to leave it. */
+  crossingMs: number;
+};
 
 export type PlanInput = {
   startMs: number;
@@ -11,91 +23,169 @@ export type PlanInput = {
   gapS: number;
   /** Most subs wanted; null = as many as fit. */
   count: number | null;
-  /** The upper transit inside or nearest the plan; null when the mount never flips. */
-  transitMs: number | null;
-  /** How far past the meridian the unflipped tube may run, hours; negative = it must flip before. */
-  limitH: number;
-  /** From when on the mount agrees to go over, hours past the meridian. */
-  earliestFlipH: number;
+  /** In order of time; null = the mount never flips. */
+  windows: readonly SideWindow[] | null;
+  /** On which side the tube stands at the start; null = it is sent to the better one. */
+  standsOn: MountSide | null;
   flipMinutes: number;
-  /** From when on the flipped tube is clear; null = always. */
-  clearFromMs: number | null;
+  /** Null = focus is left alone. A flip has its own. */
+  refocus: { everyMin: number; minutes: number } | null;
   strategy: FlipStrategy;
 };
 
-export type Sub = { startMs: number; endMs: number; side: 'before' | 'after' };
+export type Sub = { startMs: number; endMs: number; side: MountSide };
+/** When it begins, when the next sub may start, and until when the tube must have left its side. `done`: as it was recorded. */
+export type Flip = { startMs: number; endMs: number; latestMs: number; done: boolean };
 export type Plan = {
   subs: Sub[];
-  /** When the flip begins and when the next sub may start; null when none is needed. */
-  flip: { startMs: number; endMs: number } | null;
-  /** When the unflipped tube must have stopped; null when the mount never flips or the plan ends earlier. */
+  flips: Flip[];
+  /** Breaks to refocus. */
+  refocus: { startMs: number; endMs: number }[];
+  /** When the tube must have stopped or gone over; null when the mount never flips or the plan ends earlier. */
   limitMs: number | null;
-  /** True when imaging stops at the limit because no flip is wanted. */
+  /** True when imaging stops at the limit because no flip is wanted, or none would bring more. */
   stopsAtLimit: boolean;
   integrationS: number;
 };
 
-function fillSubs(input: PlanInput, fromMs: number, toMs: number, side: Sub['side'], most: number): Sub[] {
-  const subMs = input.subS * 1000;
-  const stepMs = subMs + input.gapS * 1000;
-  const fitting = Math.floor((toMs - fromMs + input.gapS * 1000) / stepMs);
-  const count = Math.max(0, Math.min(fitting, most));
-  return Array.from({ length: count }, (_, i) => {
-    const startMs = fromMs + i * stepMs;
-    return { startMs, endMs: startMs + subMs, side };
+const NOTHING: Plan = { subs: [], flips: [], refocus: [], limitMs: null, stopsAtLimit: false, integrationS: 0 };
+
+function cadenceOf({ subS, gapS, refocus, flipMinutes }: PlanInput): Cadence {
+  const stepMs = (subS + gapS) * 1000;
+  return {
+    subMs: subS * 1000,
+    stepMs,
+    subsPerFocus: refocus ? Math.max(1, Math.round((refocus.everyMin * MS_PER_MINUTE) / stepMs)) : Infinity,
+    // A flip refocuses among other things: it never takes less.
+    focusMs: refocus ? Math.min(refocus.minutes, flipMinutes) * MS_PER_MINUTE : 0,
+  };
+}
+
+/** What is laid on one side, and the flip before it. */
+type Stretch = { window: SideWindow; fromMs: number; count: number; flip: Flip | null };
+
+/** The windows that the plan's time touches, from the one in which the tube starts: the side that it stands on already, else
+ *  the one it will not have to leave so soon. */
+function windowsOf({ windows, startMs, endMs, standsOn, strategy }: PlanInput): SideWindow[] {
+  const isOpen = (w: SideWindow): boolean => w.toMs > startMs && w.fromMs < endMs;
+  const open = (windows ?? []).filter(isOpen);
+  // Who wants no flip stays on the side on which the target stands at the start, even where its limit has passed.
+  if (strategy === 'stopAtLimit' && standsOn === null)
+    return (windows ?? [])
+      .filter((w) => w.crossingMs > startMs)
+      .slice(0, 1)
+      .filter(isOpen);
+  if (standsOn !== null) {
+    const first = open.findIndex((w) => w.side === standsOn);
+    return first === -1 ? [] : open.slice(first);
+  }
+  const crossed = (w: SideWindow, i: number): boolean => {
+    const next = open[i + 1];
+    return next !== undefined && w.crossingMs <= startMs && next.fromMs <= startMs;
+  };
+  const first = open.findIndex((w, i) => !crossed(w, i));
+  const from = open.slice(Math.max(0, first));
+  const [one, two] = from;
+  return strategy === 'startAfter' && one && two && one.crossingMs > startMs ? from.slice(1) : from;
+}
+
+type Laying = { input: PlanInput; cadence: Cadence; windows: readonly SideWindow[] };
+/** What stands at a window's start: when the tube arrives, how many subs are still wanted, and the flip that led here. */
+type Arrival = { index: number; arrivedMs: number; most: number; flip: Flip | null };
+
+const total = (stretches: readonly Stretch[]): number => stretches.reduce((sum, { count }) => sum + count, 0);
+
+/** How many subs the strategy wants on this side, of those that fit. */
+function wantedHere({ input, cadence }: Laying, window: SideWindow, next: SideWindow, fromMs: number, all: number) {
+  if (input.strategy === 'asLateAsAllowed') return all;
+  const soon = input.strategy === 'asSoonAsAllowed';
+  const goalMs = soon ? next.fromMs : Math.max(window.crossingMs, next.fromMs);
+  const ended = subsThatFit(cadence, fromMs, goalMs);
+  const endOfLastMs = ended > 0 ? subStartMs(cadence, fromMs, ended - 1) + cadence.subMs : fromMs;
+  return Math.min(all, soon || endOfLastMs >= goalMs ? ended : ended + 1);
+}
+
+/** More of them are not tried. */
+const MOST_TRIED = 240;
+
+/** The wanted count first; then those of one round of refocusing before it, of which one may save a break, and none: then the
+ *  tube starts on the other side. So a wider limit never costs light. */
+function countsToTry({ cadence: { subsPerFocus } }: Laying, wanted: number): number[] {
+  if (wanted === 0) return [0];
+  const round = Number.isFinite(subsPerFocus) ? Math.min(subsPerFocus, wanted - 1, MOST_TRIED) : 0;
+  return [wanted, ...Array.from({ length: round }, (_, i) => wanted - 1 - i), 0];
+}
+
+/** The other sides, after so many subs on this one; empty where nothing more fits over there. */
+function goOver(laying: Laying, { index, most }: Arrival, fromMs: number, count: number): Stretch[] {
+  const { input, cadence, windows } = laying;
+  const [window, next] = [windows[index], windows[index + 1]];
+  if (!window || !next) return [];
+  const leftMs = count > 0 ? subStartMs(cadence, fromMs, count - 1) + cadence.subMs : fromMs;
+  const startMs = Math.max(leftMs, next.fromMs);
+  // Where nothing was taken on this side, and nobody says that the tube stands there, it is sent to the other at once.
+  const goes = count > 0 || index > 0 || input.standsOn !== null;
+  const flip = { startMs, endMs: startMs + input.flipMinutes * MS_PER_MINUTE, latestMs: window.toMs, done: false };
+  const rest = layFrom(laying, {
+    index: index + 1,
+    arrivedMs: goes ? flip.endMs : startMs,
+    most: most - count,
+    flip: goes ? flip : null,
+  });
+  return total(rest) > 0 ? rest : [];
+}
+
+/** Lays the windows from one on: how many subs on each side. */
+function layFrom(laying: Laying, arrival: Arrival): Stretch[] {
+  const { input, cadence, windows } = laying;
+  const { index, arrivedMs, most, flip } = arrival;
+  const [window, next] = [windows[index], windows[index + 1]];
+  if (!window) return [];
+  const fromMs = Math.max(arrivedMs, window.fromMs);
+  const all = subsThatFit(cadence, fromMs, Math.min(window.toMs, input.endMs), most);
+  const here = (count: number): Stretch => ({ window, fromMs, count, flip });
+  if (!next || all >= most || window.toMs >= input.endMs || input.strategy === 'stopAtLimit') return [here(all)];
+  const wanted = wantedHere(laying, window, next, fromMs, all);
+  const options = countsToTry(laying, wanted).map((count) => [here(count), ...goOver(laying, arrival, fromMs, count)]);
+  // Until the limit and no further, where going over would bring less.
+  return [...options, [here(all)]].reduce((best, one) => (total(one) > total(best) ? one : best));
+}
+
+function subsOf(cadence: Cadence, { window, fromMs, count }: Stretch): Sub[] {
+  return Array.from({ length: count }, (_, i): Sub => {
+    const startMs = subStartMs(cadence, fromMs, i);
+    return { startMs, endMs: startMs + cadence.subMs, side: window.side };
   });
 }
 
-/** How many of the subs that would run until the limit belong before the flip. */
-function subsBefore(input: PlanInput, upToLimit: readonly Sub[], transitMs: number, earliestMs: number): Sub[] {
-  if (input.strategy === 'asLateAsAllowed' || input.strategy === 'stopAtLimit') return [...upToLimit];
-  const goal = input.strategy === 'asSoonAsAllowed' ? earliestMs : transitMs;
-  const crossing = upToLimit.findIndex((sub) => sub.endMs >= goal);
-  if (crossing === -1) return [...upToLimit];
-  const keepsCrossing = input.strategy === 'endOfCrossingSub';
-  return upToLimit.slice(0, keepsCrossing ? crossing + 1 : crossing);
-}
+const ALWAYS: SideWindow = { side: 'before', fromMs: -Infinity, toMs: Infinity, crossingMs: Infinity };
 
-function finish(subs: Sub[], rest: Omit<Plan, 'subs' | 'integrationS'>, subS: number): Plan {
-  return { subs, ...rest, integrationS: subs.length * subS };
+/** Lays the subs: those before the flip, the flip, those after it, and once more where a target that never sets crosses the
+ *  meridian below the pole.
+ *  @throws RangeError for a sub without length. */
+export function planSubs(input: PlanInput): Plan {
+  requirePositive('subS', input.subS);
+  if (input.endMs <= input.startMs) return NOTHING;
+  const laying = { input, cadence: cadenceOf(input), windows: input.windows ? windowsOf(input) : [ALWAYS] };
+  const most = input.count ?? Infinity;
+  const stretches = layFrom(laying, { index: 0, arrivedMs: input.startMs, most, flip: null }).filter(
+    (s) => s.count > 0,
+  );
+  const taken = total(stretches);
+  const flips = stretches.flatMap(({ flip }) => flip ?? []);
+  const { toMs } = stretches.at(-1)?.window ?? ALWAYS;
+  return {
+    subs: stretches.flatMap((stretch) => subsOf(laying.cadence, stretch)),
+    flips,
+    refocus: stretches.flatMap(({ fromMs, count }) => focusBreaks(laying.cadence, fromMs, count)),
+    limitMs: flips[0]?.latestMs ?? (toMs < input.endMs ? toMs : null),
+    stopsAtLimit: taken < most && toMs < input.endMs,
+    integrationS: taken * input.subS,
+  };
 }
 
 /** The sub that is taken at an instant, counted from 0; null between subs. Its end belongs to it no more. */
 export function subAt(subs: readonly Sub[], timeMs: number): number | null {
   const index = subs.findIndex((s) => timeMs >= s.startMs && timeMs < s.endMs);
   return index === -1 ? null : index;
-}
-
-/** No flipped sub begins before this. */
-const soonestAfter = ({ startMs, clearFromMs }: PlanInput): number => Math.max(startMs, clearFromMs ?? startMs);
-
-/** Lays the subs. With a transit inside the window: subs up to the flip, the flip, subs after it; with the transit
- *  before the start everything runs after the flip; with the limit after the end, before it. */
-export function planSubs(input: PlanInput): Plan {
-  requirePositive('subS', input.subS);
-  const most = input.count ?? Number.POSITIVE_INFINITY;
-  const hourMs = MS_PER_HOUR * SOLAR_PER_SIDEREAL;
-  const limitMs = input.transitMs === null ? null : input.transitMs + input.limitH * hourMs;
-  const none = { flip: null, limitMs: null, stopsAtLimit: false };
-  if (input.endMs <= input.startMs) return finish([], none, input.subS);
-  if (limitMs === null || input.transitMs === null || limitMs >= input.endMs) {
-    return finish(fillSubs(input, input.startMs, input.endMs, 'before', most), none, input.subS);
-  }
-  const clearMs = soonestAfter(input);
-  if (limitMs <= input.startMs) {
-    return finish(fillSubs(input, clearMs, input.endMs, 'after', most), none, input.subS);
-  }
-  const earliestMs = input.transitMs + Math.min(input.earliestFlipH, input.limitH) * hourMs;
-  const upToLimit = fillSubs(input, input.startMs, limitMs, 'before', most);
-  const before = subsBefore(input, upToLimit, input.transitMs, earliestMs);
-  if (input.strategy === 'stopAtLimit') return finish(before, { flip: null, limitMs, stopsAtLimit: true }, input.subS);
-  if (before.length === most) return finish(before, { ...none, limitMs }, input.subS);
-  const flipStartMs = Math.max(before.at(-1)?.endMs ?? input.startMs, earliestMs);
-  const flipEndMs = Math.max(flipStartMs + input.flipMinutes * MS_PER_MINUTE, clearMs);
-  const after = fillSubs(input, flipEndMs, input.endMs, 'after', most - before.length);
-  return finish(
-    [...before, ...after],
-    { flip: { startMs: flipStartMs, endMs: flipEndMs }, limitMs, stopsAtLimit: false },
-    input.subS,
-  );
 }

@@ -1,74 +1,69 @@
-/** What the night asks for at a moment: the running sub, the next thing, the flip walked through by hand. */
+/** What the night asks for at a moment: the running sub, the next thing, the flip. */
 import type { Reading } from '../../records/reading.ts';
-import { lastReading } from '../nightRecords.ts';
-import type { NightStatic } from '../nightStatic.ts';
-import { subAt, type Plan } from './plan.ts';
+import { nightEventList, type NightEvent } from '../nightAt.ts';
+import { aimedAtTime, type NightStatic } from '../nightStatic.ts';
+import type { Lived } from './happened.ts';
+import { subAt, type Flip, type Plan } from './plan.ts';
 
 /** The flip as recorded tonight. That it was begun is a record, so every tab shows the same. */
 export type FlipProgress = { state: 'none' } | { state: 'begun'; sinceMs: number } | { state: 'done'; atMs: number };
 
 export function flipProgress(readings: readonly Reading[]): FlipProgress {
-  const done = lastReading(readings, 'flip');
-  if (done) return { state: 'done', atMs: Date.parse(done.values.atUtc) };
-  const begun = lastReading(readings, 'event', (r) => r.values.what === 'flipBegun');
-  return begun ? { state: 'begun', sinceMs: Date.parse(begun.takenAtUtc) } : { state: 'none' };
+  const last = readings.findLast((r) => r.kind === 'flip' || (r.kind === 'event' && r.values.what === 'flipBegun'));
+  if (!last) return { state: 'none' };
+  return last.kind === 'flip'
+    ? { state: 'done', atMs: Date.parse(last.values.atUtc) }
+    : { state: 'begun', sinceMs: Date.parse(last.takenAtUtc) };
 }
 
-export type WatchEvent = 'dark' | 'start' | 'flip' | 'limit' | 'end' | 'dawn';
+export type WatchEvent = Exclude<NightEvent['code'], 'sunset' | 'sunrise'>;
+type Next = { next: WatchEvent; untilMs: number; target: string | null };
 export type Watch =
   | { code: 'noTarget' | 'noSubs' | 'over' | 'byEye' }
-  | { code: 'waiting'; next: WatchEvent; untilMs: number }
-  | { code: 'running'; sub: number; count: number; next: WatchEvent; untilMs: number }
-  | { code: 'flipDue'; latestMs: number }
-  | { code: 'flipLate'; latestMs: number }
+  | ({ code: 'waiting'; state: Lived['state'] } & Next)
+  | ({ code: 'running'; sub: number; count: number; state: Lived['state'] } & Next)
+  | { code: 'paused'; target: string }
+  | { code: 'flipDue' | 'flipLate'; latestMs: number }
   | { code: 'flipping'; sinceMs: number };
 
 /** The flip may be begun this long before its planned moment. */
 export const FLIP_READY_MS = 60_000;
 
 /** The next thing on the plan after a moment. */
-function nextOf(
-  night: NightStatic,
-  plan: Plan,
-  timeMs: number,
-  flipped: boolean,
-): { next: WatchEvent; untilMs: number } | null {
-  const all: { next: WatchEvent; untilMs: number | null | undefined }[] = [
-    { next: 'dark', untilMs: night.dark?.fromMs },
-    { next: 'start', untilMs: plan.subs[0]?.startMs },
-    { next: 'flip', untilMs: flipped ? null : plan.flip?.startMs },
-    { next: 'limit', untilMs: plan.stopsAtLimit ? plan.limitMs : null },
-    { next: 'end', untilMs: plan.subs.at(-1)?.endMs },
-    { next: 'dawn', untilMs: night.dark?.toMs },
-  ];
-  const coming = all.flatMap(({ next, untilMs }) =>
-    typeof untilMs === 'number' && untilMs > timeMs ? [{ next, untilMs }] : [],
-  );
-  return coming.sort((a, b) => a.untilMs - b.untilMs)[0] ?? null;
+function nextOf(night: NightStatic, timeMs: number): Next | null {
+  for (const { code, timeMs: untilMs, target } of nightEventList(night))
+    if (code !== 'sunset' && code !== 'sunrise' && untilMs > timeMs) return { next: code, untilMs, target };
+  return null;
 }
 
-function flipPart(plan: Plan, timeMs: number, progress: FlipProgress): Watch | null {
+/** The flip that nobody has done yet, once it may be begun. */
+export function dueFlip({ flips, subs }: Plan, timeMs: number): Flip | null {
+  const due = flips.find((f) => !f.done);
+  const lastMs = subs.at(-1)?.endMs ?? -Infinity;
+  return due && timeMs >= due.startMs - FLIP_READY_MS && timeMs < lastMs ? due : null;
+}
+
+function flipPart(night: NightStatic, plan: Plan, timeMs: number): Watch | null {
+  const progress = flipProgress(night.records.readings);
   if (progress.state === 'begun') return { code: 'flipping', sinceMs: progress.sinceMs };
-  if (progress.state === 'done' || !plan.flip || timeMs < plan.flip.startMs - FLIP_READY_MS) return null;
-  const endMs = plan.subs.at(-1)?.endMs ?? plan.flip.endMs;
-  if (timeMs >= endMs) return null;
-  const latestMs = plan.limitMs ?? plan.flip.startMs;
-  return { code: timeMs > latestMs ? 'flipLate' : 'flipDue', latestMs };
+  const due = dueFlip(plan, timeMs);
+  return due && { code: timeMs > due.latestMs ? 'flipLate' : 'flipDue', latestMs: due.latestMs };
 }
 
 /** What to watch at a moment. */
-export function watchAt(night: NightStatic, timeMs: number): Watch {
-  const { plan, target, records } = night;
+export function watchAt(whole: NightStatic, timeMs: number): Watch {
+  const night = aimedAtTime(whole, timeMs);
+  const { plan, target, state } = night;
   if (night.numbers.eyepiece) return { code: 'byEye' };
   if (!target) return { code: 'noTarget' };
-  if (!plan || plan.subs.length === 0) return { code: 'noSubs' };
-  const progress = flipProgress(records.readings);
-  const flip = flipPart(plan, timeMs, progress);
+  if (!plan || (plan.subs.length === 0 && state === 'planned')) return { code: 'noSubs' };
+  const flip = flipPart(night, plan, timeMs);
   if (flip) return flip;
-  const next = nextOf(night, plan, timeMs, progress.state === 'done');
+  if (state === 'paused') return { code: 'paused', target: target.name };
+  const next = nextOf(night, timeMs);
   if (!next) return { code: 'over' };
   const index = subAt(plan.subs, timeMs);
   return index === null
-    ? { code: 'waiting', ...next }
-    : { code: 'running', sub: index + 1, count: plan.subs.length, ...next };
+    ? { code: 'waiting', state, ...next }
+    : { code: 'running', sub: index + 1, count: plan.subs.length, state, ...next };
 }

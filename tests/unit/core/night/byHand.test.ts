@@ -224,7 +224,7 @@ describe('a star that is timed', () => {
 
 describe('a flip that is planned', () => {
   const flipMinutes = (...readings: Reading[]) => {
-    const { flip } = night({ readings }).plan!;
+    const [flip] = night({ readings }).plan!.flips;
     return (flip!.endMs - flip!.startMs) / 60_000;
   };
   const settles = (settleS: number) =>
@@ -249,7 +249,7 @@ describe('a flip that is planned', () => {
   it('may begin at the meridian with a mount that was not asked when it goes over', () => {
     const soon = (earliestFlipH: number | null) => {
       const { plan, targetSky } = night({ parts: mounts({ earliestFlipH }), plan: { strategy: 'asSoonAsAllowed' } });
-      return (plan!.flip!.startMs - targetSky!.transit.transitMs) / HOUR;
+      return (plan!.flips[0]!.startMs - targetSky!.transit.transitMs) / HOUR;
     };
     expect(soon(null)).to.be.closeTo(soon(0), 1e-9);
     expect(soon(0.2)).to.be.greaterThan(soon(0) + 0.15);
@@ -273,7 +273,7 @@ describe('the events of a night', () => {
 describe('the watch at the flip', () => {
   it('is due up to the latest moment and late after it', () => {
     const tonight = night();
-    const latestMs = tonight.plan!.limitMs ?? tonight.plan!.flip!.startMs;
+    const latestMs = tonight.plan!.limitMs ?? tonight.plan!.flips[0]!.startMs;
     expect(watchAt(tonight, latestMs).code).to.equal('flipDue');
     expect(watchAt(tonight, latestMs + 1).code).to.equal('flipLate');
   });

@@ -18,7 +18,7 @@ describe('nightStatic', () => {
     expect(night.bar?.found.positionM).to.be.closeTo(0.292686, 1e-6);
     expect(formatClock(night.targetSky?.transit.transitMs ?? 0, 'Europe/Lisbon')).to.equal('21:09');
     expect(night.targetSky?.transit).to.include({ side: 'N', circumpolar: true, neverRises: false });
-    expect(night.plan!.flip).not.to.equal(null);
+    expect(night.plan!.flips).to.have.length(1);
     expect(night.numbers.train?.focalEffectiveMm).to.be.closeTo(384, 1e-9);
   });
 
@@ -215,7 +215,7 @@ describe('nightAt', () => {
     const night = nightStatic(nightRecords());
     const codes = nightEventList(night).map((e) => e.code);
     expect(codes).to.deep.equal(['sunset', 'dark', 'start', 'flip', 'end', 'dawn', 'sunrise']);
-    expect(nightAt(night, (night.plan?.flip?.startMs ?? 0) - 1).next?.code).to.equal('flip');
+    expect(nightAt(night, (night.plan?.flips[0]?.startMs ?? 0) - 1).next?.code).to.equal('flip');
     expect(nightAt(night, (night.plan?.subs[3]?.startMs ?? 0) + 1).subIndex).to.equal(3);
   });
 

@@ -233,16 +233,18 @@ describe('small reckonings of a night', () => {
       subS: 120,
       gapS: 5,
       count: null,
-      limitH: 0.5,
-      earliestFlipH: 0,
+      standsOn: null,
       flipMinutes: 8,
-      clearFromMs: null,
+      refocus: null,
       strategy: 'stopAtLimit' as const,
     };
-    expect(planSubs({ ...base, transitMs: null })).to.deep.include({ stopsAtLimit: false, flip: null, limitMs: null });
-    expect(planSubs({ ...base, transitMs: 7_200_000 }).stopsAtLimit).to.equal(false);
-    expect(planSubs({ ...base, transitMs: 0 }).stopsAtLimit).to.equal(true);
-    expect(planSubs({ ...base, endMs: 0, transitMs: 0 }).subs).to.deep.equal([]);
+    const limited = (transitMs: number) => [
+      { side: 'before' as const, fromMs: -Infinity, toMs: transitMs + 1_800_000, crossingMs: transitMs },
+    ];
+    expect(planSubs({ ...base, windows: null })).to.deep.include({ stopsAtLimit: false, flips: [], limitMs: null });
+    expect(planSubs({ ...base, windows: limited(7_200_000) }).stopsAtLimit).to.equal(false);
+    expect(planSubs({ ...base, windows: limited(60_000) }).stopsAtLimit).to.equal(true);
+    expect(planSubs({ ...base, endMs: 0, windows: limited(60_000) }).subs).to.deep.equal([]);
   });
 
   it('a class of mount carries tube with its rings, camera and guide scope; the eye never goes below the ground', () => {

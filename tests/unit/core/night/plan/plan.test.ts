@@ -1,66 +1,266 @@
 import { expect } from 'chai';
-import { planSubs, type PlanInput } from '../../../../../src/core/night/plan/plan.ts';
+import fc from 'fast-check';
+import { livedPlan, type Happening } from '../../../../../src/core/night/plan/happened.ts';
+import {
+  planSubs,
+  type FlipStrategy,
+  type PlanInput,
+  type SideWindow,
+} from '../../../../../src/core/night/plan/plan.ts';
+import { subsThatFit, type Cadence } from '../../../../../src/core/night/plan/stretch.ts';
+import { lightNeverFalls, planHolds, plans, replanHolds } from '../../../../../scripts/trials/planTrial.ts';
+import { holds } from '../../../../support/properties.ts';
 
 const HOUR = 3_600_000;
+const MIN = 60_000;
+
+/** The two sides about a transit. */
+const sides = (transitMs: number, limitMs: number, earliestMs = transitMs): SideWindow[] => [
+  { side: 'before', fromMs: transitMs - 12 * HOUR, toMs: limitMs, crossingMs: transitMs },
+  { side: 'after', fromMs: earliestMs, toMs: transitMs + 12 * HOUR, crossingMs: transitMs + 12 * HOUR },
+];
+
 const base: PlanInput = {
   startMs: 0,
   endMs: 8 * HOUR,
   subS: 120,
   gapS: 5,
   count: null,
-  transitMs: 4 * HOUR,
-  limitH: 0.5,
-  earliestFlipH: 0,
+  windows: sides(4 * HOUR, 4.5 * HOUR),
+  standsOn: null,
   flipMinutes: 8,
-  clearFromMs: null,
+  refocus: null,
   strategy: 'endOfCrossingSub',
 };
+const before = (input: PlanInput) => planSubs(input).subs.filter((s) => s.side === 'before');
 
 describe('subs around the flip', () => {
   it('the last sub needs no pause after it', () => {
-    const fitting = (endS: number) => planSubs({ ...base, transitMs: null, endMs: endS * 1000 }).subs.length;
+    const fitting = (endS: number) => planSubs({ ...base, windows: null, endMs: endS * 1000 }).subs.length;
     expect([fitting(370), fitting(369.9), fitting(119)]).to.deep.equal([3, 2, 0]);
   });
 
   it('the usual way: the sub that crosses the meridian is finished first', () => {
     const plan = planSubs(base);
-    const last = plan.subs.filter((s) => s.side === 'before').at(-1);
-    expect(last && last.startMs < 4 * HOUR && last.endMs >= 4 * HOUR).to.equal(true);
-    expect(plan.flip?.startMs).to.equal(last?.endMs);
-  });
-
-  it('the crossing sub is left out when it would pass the limit', () => {
-    const plan = planSubs({ ...base, limitH: 0, subS: 600 });
-    const last = plan.subs.filter((s) => s.side === 'before').at(-1);
-    expect(last && last.endMs <= 4 * HOUR).to.equal(true);
-    expect(plan.flip?.startMs).to.equal(4 * HOUR);
-  });
-
-  it('late, soon and never differ as they say', () => {
-    const flipAt = (strategy: PlanInput['strategy']) =>
-      planSubs({ ...base, limitH: 1, strategy }).flip?.startMs ?? null;
-    expect(flipAt('asLateAsAllowed')!).to.be.greaterThan(flipAt('endOfCrossingSub')!);
-    expect(flipAt('asSoonAsAllowed')!).to.be.at.most(flipAt('endOfCrossingSub')!);
-    const stopped = planSubs({ ...base, strategy: 'stopAtLimit' });
-    expect([stopped.flip, stopped.stopsAtLimit, stopped.subs.every((s) => s.side === 'before')]).to.deep.equal([
-      null,
-      true,
-      true,
+    const last = plan.subs.filter((s) => s.side === 'before').at(-1)!;
+    expect(last.startMs < 4 * HOUR && last.endMs >= 4 * HOUR).to.equal(true);
+    expect(plan.flips).to.deep.equal([
+      { startMs: last.endMs, endMs: last.endMs + 8 * MIN, latestMs: 4.5 * HOUR, done: false },
+    ]);
+    expect(plan.subs.find((s) => s.side === 'after')!.startMs).to.equal(last.endMs + 8 * MIN);
+    expect([plan.limitMs, plan.stopsAtLimit, plan.integrationS]).to.deep.equal([
+      4.5 * HOUR,
+      false,
+      120 * plan.subs.length,
     ]);
   });
 
+  it('the crossing sub is left out when it would pass the limit', () => {
+    const input = { ...base, windows: sides(4 * HOUR, 4 * HOUR), subS: 600 };
+    expect(before(input).at(-1)!.endMs).to.be.at.most(4 * HOUR);
+    expect(planSubs(input).flips[0]!.startMs).to.equal(4 * HOUR);
+  });
+
+  it('late, soon and never differ as they say', () => {
+    const windows = sides(4 * HOUR, 5 * HOUR);
+    const flipAt = (strategy: FlipStrategy) => planSubs({ ...base, windows, strategy }).flips[0]?.startMs ?? null;
+    const crossing = flipAt('endOfCrossingSub')!;
+    expect(flipAt('asLateAsAllowed')!).to.be.within(5 * HOUR - 125_000, 5 * HOUR);
+    expect(flipAt('asSoonAsAllowed')!).to.be.within(4 * HOUR, crossing);
+    expect([flipAt('stopAtLimit'), flipAt('startAfter')]).to.deep.equal([null, null]);
+    const stopped = planSubs({ ...base, strategy: 'stopAtLimit' });
+    expect([stopped.stopsAtLimit, stopped.limitMs, stopped.subs.every((s) => s.side === 'before')]).to.deep.equal([
+      true,
+      4.5 * HOUR,
+      true,
+    ]);
+    const after = planSubs({ ...base, strategy: 'startAfter' });
+    expect([after.subs[0]!.startMs, after.subs.every((s) => s.side === 'after')]).to.deep.equal([4 * HOUR, true]);
+  });
+
   it('as soon as the mount goes over: subs run up to that moment, not only to the meridian', () => {
-    const plan = planSubs({ ...base, limitH: 1, earliestFlipH: 0.5, strategy: 'asSoonAsAllowed' });
+    const plan = planSubs({
+      ...base,
+      windows: sides(4 * HOUR, 5 * HOUR, 4.5 * HOUR),
+      strategy: 'asSoonAsAllowed',
+    });
+    expect(plan.flips[0]!.startMs).to.equal(4.5 * HOUR);
     const last = plan.subs.filter((s) => s.side === 'before').at(-1)!;
-    const earliestMs = 4 * HOUR + 0.5 * HOUR * (86164.09 / 86400);
-    expect(earliestMs - last.endMs).to.be.within(0, 125_000);
-    expect(plan.flip!.startMs).to.be.closeTo(earliestMs, 500);
+    expect(4.5 * HOUR - last.endMs).to.be.within(0, 125_000);
+  });
+
+  it('free on neither side the tube waits, and is sent over only when the other is free', () => {
+    const plan = planSubs({ ...base, windows: sides(4 * HOUR, 3.5 * HOUR, 4.5 * HOUR) });
+    expect(before({ ...base, windows: sides(4 * HOUR, 3.5 * HOUR, 4.5 * HOUR) }).at(-1)!.endMs).to.be.at.most(
+      3.5 * HOUR,
+    );
+    expect(plan.flips[0]).to.include({ startMs: 4.5 * HOUR, latestMs: 3.5 * HOUR });
   });
 
   it('past the meridian at the start, everything runs after the flip; a mount without flip has one side', () => {
-    expect(planSubs({ ...base, transitMs: -2 * HOUR }).subs.every((s) => s.side === 'after')).to.equal(true);
-    expect(planSubs({ ...base, transitMs: null }).flip).to.equal(null);
+    const past = planSubs({ ...base, windows: sides(-2 * HOUR, -1.5 * HOUR) });
+    expect([past.flips.length, past.subs.every((s) => s.side === 'after')]).to.deep.equal([0, true]);
+    // Past it, though the limit would still let it stand there: who starts now starts on the other side.
+    const just = planSubs({ ...base, windows: sides(-0.25 * HOUR, 0.5 * HOUR) });
+    expect([just.flips.length, just.subs[0]!.side]).to.deep.equal([0, 'after']);
+    const stands = planSubs({ ...base, windows: sides(-0.25 * HOUR, 0.5 * HOUR), standsOn: 'before' });
+    expect([stands.flips[0]!.startMs, stands.subs[0]!.startMs]).to.deep.equal([0, 8 * MIN]);
+    expect(planSubs({ ...base, windows: null }).flips).to.deep.equal([]);
     expect(planSubs({ ...base, endMs: -1 }).subs).to.deep.equal([]);
     expect(() => planSubs({ ...base, subS: 0 })).to.throw('subS must be above 0, got 0');
+  });
+
+  it('crossing the meridian below the pole it flips a second time', () => {
+    const windows: SideWindow[] = [
+      ...sides(-6 * HOUR, -5 * HOUR),
+      { side: 'before', fromMs: 6 * HOUR, toMs: 19 * HOUR, crossingMs: 18 * HOUR },
+    ];
+    windows[1]!.toMs = 6.5 * HOUR;
+    windows[1]!.crossingMs = 6 * HOUR;
+    const plan = planSubs({ ...base, endMs: 10 * HOUR, windows });
+    expect(plan.flips.length).to.equal(1);
+    expect(plan.flips[0]!.startMs).to.be.within(6 * HOUR, 6 * HOUR + 125_000);
+    expect(plan.flips[0]!.latestMs).to.equal(6.5 * HOUR);
+    expect([plan.subs[0]!.side, plan.subs.at(-1)!.side]).to.deep.equal(['after', 'before']);
+    // The whole way from before the upper transit to beyond the lower one: two.
+    const long = [
+      ...sides(1 * HOUR, 1.5 * HOUR),
+      { ...windows[2]!, fromMs: 13 * HOUR, toMs: 26 * HOUR, crossingMs: 25 * HOUR },
+    ];
+    long[1]!.toMs = 13.5 * HOUR;
+    const all = planSubs({ ...base, endMs: 16 * HOUR, windows: long });
+    expect(all.flips.map((f) => Math.round(f.startMs / HOUR))).to.deep.equal([1, 13]);
+  });
+
+  it('refocuses after so many subs, never after the last, and a flip counts as one', () => {
+    const focus = { everyMin: 30, minutes: 3 };
+    const plan = planSubs({ ...base, windows: null, gapS: 0, refocus: focus, count: 31 });
+    expect(plan.refocus).to.deep.equal([
+      { startMs: 30 * MIN, endMs: 33 * MIN },
+      { startMs: 63 * MIN, endMs: 66 * MIN },
+    ]);
+    expect(planSubs({ ...base, windows: null, gapS: 0, refocus: focus, count: 30 }).refocus).to.have.length(1);
+    const flipped = planSubs({ ...base, gapS: 0, refocus: focus });
+    const [flip] = flipped.flips;
+    const next = flipped.refocus.find((r) => r.startMs > flip!.startMs)!;
+    expect(next.startMs - flip!.endMs).to.equal(30 * MIN);
+  });
+
+  it('how many fit is what laying them one by one finds', () => {
+    holds(
+      fc.property(
+        fc.record({
+          subMs: fc.integer({ min: 1, max: 900 }),
+          gapMs: fc.integer({ min: 0, max: 60 }),
+          subsPerFocus: fc.integer({ min: 1, max: 20 }),
+          focusMs: fc.integer({ min: 0, max: 300 }),
+        }),
+        fc.integer({ min: 0, max: 20_000 }),
+        ({ subMs, gapMs, subsPerFocus, focusMs }, toMs) => {
+          const cadence: Cadence = { subMs, stepMs: subMs + gapMs, subsPerFocus, focusMs };
+          let [count, startMs] = [0, 0];
+          while (startMs + subMs <= toMs) {
+            count += 1;
+            startMs += subMs + gapMs + (count % subsPerFocus === 0 ? focusMs : 0);
+          }
+          expect(subsThatFit(cadence, 0, toMs)).to.equal(count);
+        },
+      ),
+    );
+  });
+
+  it('no sub runs where the tube may not stand, none over a flip or a break, under any strategy', () => {
+    holds(fc.property(plans, planHolds));
+  });
+
+  it('a wider limit never costs light', () => {
+    holds(fc.property(plans, fc.double({ min: 0, max: 2, noNaN: true }), lightNeverFalls));
+  });
+});
+
+describe('the plan as the night went', () => {
+  const lay = (happened: Happening[], input = base, isLast = true) => livedPlan(input, happened, isLast);
+  const kept = planSubs(base).subs;
+
+  it('started late nothing is counted as taken before; started twice is started once', () => {
+    const late = lay([{ what: 'started', timeMs: HOUR }]);
+    expect([late.plan.subs[0]!.startMs, late.state]).to.deep.equal([HOUR, 'running']);
+    expect(
+      lay([
+        { what: 'started', timeMs: HOUR },
+        { what: 'started', timeMs: 2 * HOUR },
+      ]),
+    ).to.deep.equal(late);
+    const past = lay([{ what: 'started', timeMs: 5 * HOUR }]);
+    expect([past.plan.flips.length, past.plan.subs[0]!.side]).to.deep.equal([0, 'after']);
+  });
+
+  it('a pause keeps what was taken, and going on lays the rest from then, with the count that is left', () => {
+    const paused = lay([{ what: 'paused', timeMs: HOUR }]);
+    expect(paused.state).to.equal('paused');
+    expect(paused.plan.subs).to.deep.equal(kept.filter((s) => s.endMs <= HOUR));
+    expect([paused.plan.flips, paused.plan.limitMs]).to.deep.equal([[], null]);
+    const on: Happening[] = [
+      { what: 'paused', timeMs: HOUR },
+      { what: 'resumed', timeMs: 2 * HOUR },
+    ];
+    const rest = lay(on, { ...base, count: 60 }).plan.subs;
+    expect([rest.length, rest[paused.plan.subs.length]!.startMs]).to.deep.equal([60, 2 * HOUR]);
+    // Going on past the crossing the tube still stands where it was: it flips first.
+    const late = lay([on[0]!, { what: 'resumed', timeMs: 4.25 * HOUR }]);
+    expect(late.plan.flips[0]!.startMs).to.equal(4.25 * HOUR);
+    expect(lay([{ what: 'resumed', timeMs: HOUR }]).plan.subs).to.deep.equal(kept);
+  });
+
+  it('a flip is as it was recorded: later subs follow its end, and those planned meanwhile were not taken', () => {
+    const planned = planSubs(base).flips[0]!;
+    const flip: Happening = { what: 'flipped', timeMs: planned.startMs + 20 * MIN, endMs: planned.startMs + 35 * MIN };
+    const { plan } = lay([flip]);
+    expect(plan.flips).to.deep.equal([
+      { startMs: flip.timeMs, endMs: flip.endMs, latestMs: planned.latestMs, done: true },
+    ]);
+    expect(plan.subs.filter((s) => s.startMs > planned.startMs)[0]).to.include({ startMs: flip.endMs, side: 'after' });
+    const early = lay([{ what: 'flipped', timeMs: 3.9 * HOUR, endMs: 4.1 * HOUR }]).plan;
+    expect(early.flips.length).to.equal(1);
+    expect(early.subs.filter((s) => s.side === 'before').every((s) => s.endMs <= 3.9 * HOUR)).to.equal(true);
+    // Before the first sub it tells nothing of this target.
+    expect(lay([{ what: 'flipped', timeMs: -HOUR, endMs: -0.9 * HOUR }]).plan.subs).to.deep.equal(kept);
+  });
+
+  it('flipped in a pause it goes on from the other side', () => {
+    const { plan } = lay([
+      { what: 'paused', timeMs: 3.9 * HOUR },
+      { what: 'flipped', timeMs: 4.1 * HOUR, endMs: 4.3 * HOUR },
+      { what: 'resumed', timeMs: 4.5 * HOUR },
+    ]);
+    expect(plan.flips.map((f) => [f.startMs, f.done])).to.deep.equal([[4.1 * HOUR, true]]);
+    expect(plan.subs.find((s) => s.startMs > 4 * HOUR)).to.include({ startMs: 4.5 * HOUR, side: 'after' });
+  });
+
+  it('what comes after its end belongs to the next target, if there is one', () => {
+    const happened: Happening[] = [
+      { what: 'stopped', timeMs: 2 * HOUR },
+      { what: 'started', timeMs: 3 * HOUR },
+    ];
+    const first = lay(happened, base, false);
+    expect([first.state, first.rest, first.plan.subs.at(-1)!.endMs <= 2 * HOUR]).to.deep.equal([
+      'stopped',
+      [happened[1]],
+      true,
+    ]);
+    expect(lay(happened, base, true).rest).to.deep.equal([]);
+    const over: Happening[] = [{ what: 'started', timeMs: 7.99 * HOUR }];
+    expect(lay(over, { ...base, count: 10 }, false).rest).to.deep.equal(over);
+  });
+
+  it('what is past never moves when it is laid anew', () => {
+    holds(
+      fc.property(
+        plans,
+        fc.double({ min: 0, max: 14, noNaN: true }),
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        replanHolds,
+      ),
+    );
   });
 });

@@ -83,15 +83,14 @@ describe('the order of the run', () => {
 describe('the watch', () => {
   const night = nightStatic(nightRecords());
   const plan = night.plan!;
-  const flip = plan.flip!;
+  const flip = plan.flips[0]!;
   const withReadings = (...readings: Reading[]) => nightStatic(nightRecords({ readings }));
   const begun = event('flipBegun', { takenAtUtc: toUtcText(flip.startMs) });
-  const done = reading('flip', {
-    atUtc: toUtcText(flip.startMs),
-    minutes: 9,
-    missEastArcmin: null,
-    missNorthArcmin: null,
-  });
+  const done = reading(
+    'flip',
+    { atUtc: toUtcText(flip.startMs), minutes: 9, missEastArcmin: null, missNorthArcmin: null },
+    { takenAtUtc: toUtcText(flip.startMs + 540_000) },
+  );
 
   it('waits for the dark, then names the running sub and counts to the flip', () => {
     const dusk = watchAt(night, night.dark!.fromMs - 3_600_000);
@@ -132,7 +131,7 @@ describe('the watch', () => {
       ),
     );
     const learned = nightStatic(nightRecords({ readings: flips }));
-    expect((learned.plan!.flip!.endMs - learned.plan!.flip!.startMs) / 60_000).to.equal(9);
+    expect((learned.plan!.flips[0]!.endMs - learned.plan!.flips[0]!.startMs) / 60_000).to.equal(9);
     expect((flip.endMs - flip.startMs) / 60_000).to.equal(8);
   });
 });

@@ -1,14 +1,14 @@
 /** What a new night begins with, and what it may look at: one's own before the demo's, and bright objects that stand well. */
-import { standingTargets } from '../../core/night/plan/easyTargets.ts';
-import type { Night } from '../../core/records/night.ts';
-import type { Target } from '../../core/records/site.ts';
-import { BRIGHT_TARGETS } from '../../core/sky/brightTargets.ts';
-import { rigNumbers } from '../../core/rig/rigNumbers.ts';
-import { isKnownZone } from '../../core/time/civil.ts';
-import type { Stored } from '../../storage/useStored.ts';
-import { standingWords, targetName } from '../../text/startWords.ts';
-import type { Format } from '../../text/format.ts';
-import type { Option } from '../../ui/form/Fields.tsx';
+import { standingTargets } from '../core/night/plan/easyTargets.ts';
+import type { Night } from '../core/records/night.ts';
+import type { Target } from '../core/records/site.ts';
+import { BRIGHT_TARGETS } from '../core/sky/brightTargets.ts';
+import { rigNumbers } from '../core/rig/rigNumbers.ts';
+import { isKnownZone } from '../core/time/civil.ts';
+import type { Stored } from '../storage/useStored.ts';
+import { standingWords, targetName } from '../text/startWords.ts';
+import type { Format } from '../text/format.ts';
+import type { Option } from '../ui/form/Fields.tsx';
 
 export type Listed = { id: string; origin: string; archived: boolean; deletedAtUtc: string | null };
 const isListed = (r: Listed): boolean => r.deletedAtUtc === null && !r.archived;

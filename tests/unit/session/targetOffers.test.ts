@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { brightTarget, lastOwnNight, ownFirst, standingOptions } from '../../../src/features/nights/offers.ts';
+import { brightTarget, lastOwnNight, ownFirst, standingOptions } from '../../../src/session/targetOffers.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import { night } from '../../support/nights.ts';
 import { parts, rigs, sites, targets } from '../../support/records.ts';

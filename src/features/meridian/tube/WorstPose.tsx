@@ -1,13 +1,13 @@
 import { Button } from 'react-bootstrap';
 import { z } from 'zod';
-import type { TubeClearance } from '../../core/night/meridian/meridianLimit.ts';
-import { worstPose } from '../../core/night/meridian/worstPose.ts';
-import { RecordForm } from '../../session/RecordForm.tsx';
-import { useNight, useShared } from '../../session/session.ts';
-import { useRecord } from '../../session/useRecord.ts';
-import { CLEAR, HAND_BREADTH_M, measureWords, poseReason, poseSentence } from '../../text/clearanceWords.ts';
-import { QuantityField } from '../../ui/form/Fields.tsx';
-import { Said } from '../../ui/Said.tsx';
+import type { TubeClearance } from '../../../core/night/meridian/meridianLimit.ts';
+import { worstPose } from '../../../core/night/meridian/worstPose.ts';
+import { RecordForm } from '../../../session/RecordForm.tsx';
+import { useNight, useShared } from '../../../session/session.ts';
+import { useRecord } from '../../../session/useRecord.ts';
+import { CLEAR, HAND_BREADTH_M, poseReason, poseSentence } from '../../../text/clearanceWords.ts';
+import { QuantityField } from '../../../ui/form/Fields.tsx';
+import { Said } from '../../../ui/Said.tsx';
 
 type Fields = { gapM: number | null };
 const schema = z.object({ gapM: z.number().min(0).max(2) });
@@ -59,16 +59,6 @@ export function WorstPose({ tube }: { tube: TubeClearance }) {
       >
         {CLEAR.hand}, {format.quantity(HAND_BREADTH_M, 'barLength')}
       </Button>
-      {tube.unmeasured.length > 0 && (
-        <>
-          <h2>{CLEAR.measure}</h2>
-          <ul className="advice">
-            {tube.unmeasured.map((what) => (
-              <li key={what}>{measureWords(what)}</li>
-            ))}
-          </ul>
-        </>
-      )}
     </div>
   );
 }

@@ -1,15 +1,15 @@
 import { contours } from 'd3';
-import { decOfRow, haOfColumn, MAP_GRID, type ClearanceMap } from '../../core/mount/clearanceMap.ts';
-import type { FlipState } from '../../core/mount/pose.ts';
-import { CLEARANCE_MARGIN_M, type TubeClearance } from '../../core/night/meridian/meridianLimit.ts';
-import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { Queries } from '../../session/Queries.tsx';
-import { useNight, useShared } from '../../session/session.ts';
-import { useClearanceMap } from '../../session/useClearanceMap.ts';
-import { useRibbonTime } from '../../session/useTime.ts';
-import { CLEAR, mapWords } from '../../text/clearanceWords.ts';
-import { ChartFrame, type Scales } from '../../ui/charts/ChartFrame.tsx';
-import { isAfterFlip, pathInState } from './model.ts';
+import { decOfRow, haOfColumn, MAP_GRID, type ClearanceMap } from '../../../core/mount/clearanceMap.ts';
+import type { FlipState } from '../../../core/mount/pose.ts';
+import { CLEARANCE_MARGIN_M, type TubeClearance } from '../../../core/night/meridian/meridianLimit.ts';
+import type { NightStatic } from '../../../core/night/nightStatic.ts';
+import { Queries } from '../../../session/Queries.tsx';
+import { useNight, useShared } from '../../../session/session.ts';
+import { useClearanceMap } from '../../../session/useClearanceMap.ts';
+import { useRibbonTime } from '../../../session/useTime.ts';
+import { CLEAR, mapWords } from '../../../text/clearanceWords.ts';
+import { ChartFrame, type Scales } from '../../../ui/charts/ChartFrame.tsx';
+import { isAfterFlip, pathInState } from '../model.ts';
 
 const { columns, rows } = MAP_GRID;
 

@@ -1,0 +1,167 @@
+/** The targets of a night one after the other: each with its sky, its limits before the mount and its subs. */
+import { judgeSteadiness } from '../../mount/steadiness.ts';
+import type { PlanEntry } from '../../records/night.ts';
+import type { Target } from '../../records/site.ts';
+import { mountFlips, type RigNumbers } from '../../rig/rigNumbers.ts';
+import type { Span } from '../../time/span.ts';
+import { MS_PER_MINUTE } from '../../time/utc.ts';
+import { ASSUMED } from '../../verdict/assumptions.ts';
+import type { Learned } from '../learned.ts';
+import { meridianLimit, ownLimits, tubeClearance, type MeridianLimit } from '../meridian/meridianLimit.ts';
+import { sideWindows } from '../meridian/sideWindows.ts';
+import type { NightRecords } from '../nightRecords.ts';
+import { targetNight, type SiteNight, type TargetNight } from '../skyOfNight.ts';
+import { intersect, longest, lowestImagingAltDeg, upSpans } from './darkness.ts';
+import { happeningsOf, livedPlan, type Happening, type Lived } from './happened.ts';
+import type { Plan, PlanInput } from './plan.ts';
+
+/** A refocus by star widths at five places; the flip has its own. */
+const REFOCUS_MINUTES = 3;
+
+export type Leg = {
+  entry: PlanEntry | null;
+  target: Target | null;
+  targetSky: TargetNight | null;
+  /** The target is above the horizon line in these spans of the 24 hours. */
+  up: Span[];
+  /** Dark and target above the horizon line and the lowest altitude for imaging: the longest such span of the night. */
+  usable: Span | null;
+  /** How far past the meridian the tube may run, and what says so. */
+  limit: MeridianLimit;
+  /** What is left of the usable span between the targets before and after; null where nothing is. */
+  slot: Span | null;
+  /** What the plan was laid from; null without a slot, and for the eye. */
+  planInput: PlanInput | null;
+  plan: Plan | null;
+  state: Lived['state'];
+  /** What had happened when its turn came, and whether no other target follows. */
+  happened: readonly Happening[];
+  isLast: boolean;
+};
+
+/** The plan of a leg from another input, with the same that happened. */
+export const livedOfLeg = ({ happened, isLast }: Pick<Leg, 'happened' | 'isLast'>, input: PlanInput): Lived =>
+  livedPlan(input, happened, isLast);
+
+export type LegsOfNight = {
+  records: NightRecords;
+  sky: SiteNight;
+  dark: Span | null;
+  numbers: RigNumbers;
+  learned: Learned;
+};
+
+/** What a flip of this rig has taken, the middle of all; before the first one assumed, with this rig's wait until the
+ *  image stands still after the slew. Going to another target is the same work. */
+export function flipMinutesOf({ flipMinutes, steadiness }: Learned, { train }: RigNumbers): number {
+  const settleS = steadiness?.values.settleS ?? null;
+  const waitS = settleS !== null && train ? judgeSteadiness(settleS, train.focalEffectiveMm).waitAfterSlewS : 0;
+  return flipMinutes ?? ASSUMED.flipMinutes + waitS / 60;
+}
+
+type Sky = Pick<Leg, 'target' | 'targetSky' | 'up' | 'usable'> & { spans: Span[] };
+
+/** The target of an entry, its sky and when it can be used. */
+function skyOf({ records, sky, dark }: LegsOfNight, entry: PlanEntry | null): Sky {
+  const { site } = records;
+  const target = records.targets.find((t) => t.id === entry?.targetId) ?? null;
+  const targetSky = target ? targetNight(site, target, sky) : null;
+  const { startMs, endMs } = sky.events;
+  const above = (lowestDeg?: number): Span[] =>
+    targetSky ? upSpans(site, targetSky.ofDate, startMs, endMs, lowestDeg) : [];
+  const spans = dark ? intersect(above(lowestImagingAltDeg(site)), dark) : [];
+  return { target, targetSky, up: above(), usable: longest(spans), spans };
+}
+
+/** Between the end of what came before and the start that a later target is given. */
+function slotOf(
+  spans: readonly Span[],
+  entries: readonly PlanEntry[],
+  index: number,
+  freeFromMs: number,
+  changeMs: number,
+) {
+  const startMs = Date.parse(entries[index]?.startUtc ?? '') || -Infinity;
+  const next = entries.slice(index + 1).find((e) => e.startUtc !== null);
+  const toMs = next?.startUtc == null ? Infinity : Date.parse(next.startUtc) - changeMs;
+  return longest(intersect(spans, { fromMs: Math.max(startMs, freeFromMs), toMs }));
+}
+
+function inputOf(
+  entry: PlanEntry,
+  { slot, transitMs, limit }: { slot: Span; transitMs: number | null; limit: MeridianLimit },
+  { numbers, learned }: LegsOfNight,
+): PlanInput {
+  const { mount } = numbers;
+  const flipsHere = mountFlips(mount) && transitMs !== null;
+  return {
+    startMs: slot.fromMs,
+    endMs: slot.toMs,
+    subS: entry.subS,
+    gapS: entry.gapS,
+    count: entry.count,
+    windows: flipsHere ? sideWindows(limit, mount?.earliestFlipH ?? 0, transitMs) : null,
+    standsOn: null,
+    flipMinutes: flipMinutesOf(learned, numbers),
+    refocus: entry.refocusEveryMin === null ? null : { everyMin: entry.refocusEveryMin, minutes: REFOCUS_MINUTES },
+    strategy: entry.strategy,
+  };
+}
+
+type Before = { freeFromMs: number; happened: readonly Happening[] };
+
+const NOT_LAID = { planInput: null, plan: null, state: 'planned' } as const;
+
+/** The subs of an entry, with what happened to them; none without time, and for the eye. */
+function laid(entry: PlanEntry | null, about: LegsOfNight, where: Where, turn: Pick<Leg, 'happened' | 'isLast'>) {
+  const { slot } = where;
+  if (!entry || !slot || about.numbers.eyepiece) return { ...NOT_LAID, rest: turn.happened };
+  const planInput = inputOf(entry, { ...where, slot }, about);
+  return { planInput, ...livedOfLeg(turn, planInput) };
+}
+type Where = { slot: Span | null; transitMs: number | null; limit: MeridianLimit };
+
+function legOf(about: LegsOfNight, entries: readonly PlanEntry[], index: number, before: Before) {
+  const { records, numbers, learned } = about;
+  const entry = entries[index] ?? null;
+  const { spans, ...sky } = skyOf(about, entry);
+  const decDeg = sky.targetSky?.ofDate.decDeg ?? null;
+  const tube = tubeClearance(numbers, records.site.latDeg, decDeg, learned.gapShift);
+  const limit = meridianLimit(entry, ownLimits(numbers, records.rig), tube);
+  const changeMs = flipMinutesOf(learned, numbers) * MS_PER_MINUTE;
+  const slot = slotOf(spans, entries, index, before.freeFromMs, changeMs);
+  const turn = { happened: before.happened, isLast: index >= entries.length - 1 };
+  const transitMs = sky.targetSky?.transit.transitMs ?? null;
+  const { rest, ...plan } = laid(entry, about, { slot, transitMs, limit }, turn);
+  const leg: Leg = { entry, ...sky, limit, slot, ...plan, ...turn };
+  const endMs = leg.plan?.subs.at(-1)?.endMs;
+  const freeFromMs = endMs === undefined ? before.freeFromMs : endMs + changeMs;
+  return { leg, next: { freeFromMs, happened: rest } };
+}
+
+/** At least one: without a plan it is empty. */
+export function legsOf(about: LegsOfNight, entries: readonly PlanEntry[] = about.records.night.plan): [Leg, ...Leg[]] {
+  const { readings } = about.records;
+  const first = legOf(about, entries, 0, { freeFromMs: -Infinity, happened: happeningsOf(readings) });
+  const legs: [Leg, ...Leg[]] = [first.leg];
+  let before: Before = first.next;
+  for (let index = 1; index < entries.length; index += 1) {
+    const { leg, next } = legOf(about, entries, index, before);
+    legs.push(leg);
+    before = next;
+  }
+  return legs;
+}
+
+/** Which target is the mount's at a moment: the next one as soon as the subs of the one before are over. */
+export function legIndexAt(legs: readonly Leg[], timeMs: number): number {
+  let [found, overMs] = [0, -Infinity];
+  for (const [index, { plan }] of legs.entries()) {
+    const last = plan?.subs.at(-1);
+    if (!last) continue;
+    if (index > 0 && overMs > -Infinity && timeMs < overMs) break;
+    found = index;
+    overMs = last.endMs;
+  }
+  return found;
+}

@@ -1,0 +1,115 @@
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import type { Leg } from '../../../core/night/plan/legs.ts';
+import { useListing } from '../../../session/demo.ts';
+import { useNight, useSession, useShared } from '../../../session/session.ts';
+import { ownFirst, standingOptions } from '../../../session/targetOffers.ts';
+import { moved, usePlanWrite } from '../../../session/usePlanWrite.ts';
+import { NO_TIME, PLAN, SEQUENCE } from '../../../text/planWords.ts';
+import { ScrollTable } from '../../../ui/ScrollTable.tsx';
+
+type RowProps = { leg: Leg; index: number; name: string };
+
+/** Earlier, later, out of it. */
+function Order({ index, name }: Omit<RowProps, 'leg'>) {
+  const { records, legs } = useNight();
+  const { save } = usePlanWrite();
+  const { plan: entries } = records.night;
+  const act = (label: string, to: typeof entries, said: string, disabled = false) => (
+    <Button variant="outline" disabled={disabled} aria-label={`${label}: ${name}`} onClick={() => void save(to, said)}>
+      {label}
+    </Button>
+  );
+  const without = entries.filter((_, i) => i !== index);
+  return (
+    <div className="row-actions">
+      {act(SEQUENCE.up, moved(entries, index, -1), SEQUENCE.orderSaid, index === 0)}
+      {act(SEQUENCE.down, moved(entries, index, 1), SEQUENCE.orderSaid, index === legs.length - 1)}
+      {act(SEQUENCE.remove, without, `${name} taken out of the plan.`)}
+    </div>
+  );
+}
+
+function Row({ leg: { plan }, index, name }: RowProps) {
+  const { records, legIndex } = useNight();
+  const { ribbon } = useSession();
+  const { format } = useShared();
+  const [first, last] = [plan?.subs[0], plan?.subs.at(-1)];
+  return (
+    <tr className={index === legIndex ? 'here' : undefined}>
+      <th scope="row">
+        {first ? (
+          <button type="button" className="link-button" onClick={() => ribbon.scrubTo(first.startMs)}>
+            {name}
+          </button>
+        ) : (
+          name
+        )}
+      </th>
+      <td className="figures">{first ? format.clock(first.startMs) : NO_TIME}</td>
+      <td className="figures">{last && format.clock(last.endMs)}</td>
+      <td className="figures">{plan?.subs.length ?? 0}</td>
+      <td className="figures">{plan && format.duration(plan.integrationS)}</td>
+      <td>{!records.fromSnapshot && <Order index={index} name={name} />}</td>
+    </tr>
+  );
+}
+
+/** A stored target, or a bright object that stands well, at the end of the sequence. */
+function Add() {
+  const { records } = useNight();
+  const { stored, format } = useShared();
+  const listing = useListing();
+  const { add } = usePlanWrite();
+  const [choice, setChoice] = useState('');
+  const { night } = records;
+  const planned = new Set(night.plan.map((p) => p.targetId));
+  const known = ownFirst(listing(stored.targets)).map((t) => ({ value: t.id, label: t.name }));
+  const options = [...known, ...standingOptions(stored, night, format)].filter((o) => !planned.has(o.value));
+  const label = options.find((o) => o.value === choice)?.label.split(':')[0] ?? '';
+  const press = async (): Promise<void> => {
+    if ((await add(choice, `${label} added to the plan.`)).ok) setChoice('');
+  };
+  return (
+    <div className="actions">
+      <Form.Group controlId="add-target">
+        <Form.Label>{PLAN.add}</Form.Label>
+        <Form.Select value={choice} onChange={(event) => setChoice(event.target.value)}>
+          <option value="">{PLAN.addChoice}</option>
+          {options.map((o) => (
+            <option key={o.value} value={o.value}>
+              {o.label}
+            </option>
+          ))}
+        </Form.Select>
+      </Form.Group>
+      <Button variant="outline" disabled={choice === ''} onClick={() => void press()}>
+        Add
+      </Button>
+    </div>
+  );
+}
+
+/** The targets of the night one after the other. */
+export function Sequence() {
+  const { legs, records } = useNight();
+  return (
+    <div className="section">
+      <h2>{PLAN.sequence}</h2>
+      <p className="soft mb-1">{PLAN.sequenceHint}</p>
+      {records.night.plan.length > 0 && (
+        <ScrollTable label={PLAN.sequence} headings={PLAN.sequenceColumns}>
+          {legs.map((leg, i) => (
+            <Row
+              key={`${leg.entry?.targetId ?? ''}${i}`}
+              leg={leg}
+              index={i}
+              name={leg.target?.name ?? SEQUENCE.gone}
+            />
+          ))}
+        </ScrollTable>
+      )}
+      {!records.fromSnapshot && <Add />}
+    </div>
+  );
+}

@@ -1,0 +1,80 @@
+import { Button } from 'react-bootstrap';
+import { FormProvider, useForm } from 'react-hook-form';
+import { z } from 'zod';
+import { readingValues } from '../../core/records/reading.ts';
+import { FLIP, stepCount } from '../../text/flipWords.ts';
+import { CheckRow } from '../../ui/CheckRow.tsx';
+import { QuantityField } from '../../ui/form/Fields.tsx';
+import { formResolver } from '../../ui/form/formResolver.ts';
+import { HoldButton } from '../../ui/HoldButton.tsx';
+import { useNight, useShared } from '../session.ts';
+import type { Miss, WalkHere } from './useFlipWalk.ts';
+
+const missSchema = z.object({
+  missEastArcmin: readingValues.flip.shape.missEastArcmin,
+  missNorthArcmin: readingValues.flip.shape.missNorthArcmin,
+});
+
+/** The end of it: how far the target lay off, as far as somebody looked, and the minutes. */
+function Closing({ finish }: Pick<WalkHere, 'finish'>) {
+  const { system } = useShared().format;
+  const form = useForm<Miss, unknown, Miss>({
+    resolver: formResolver(missSchema),
+    defaultValues: { missEastArcmin: null, missNorthArcmin: null },
+  });
+  return (
+    <FormProvider {...form}>
+      <form className="section" noValidate onSubmit={(event) => event.preventDefault()}>
+        <h2>{FLIP.missTitle}</h2>
+        <p className="soft">{FLIP.missHint}</p>
+        <div className="fields compact">
+          <QuantityField name="missEastArcmin" label={FLIP.missEast} kind="arcmin" system={system} />
+          <QuantityField name="missNorthArcmin" label={FLIP.missNorth} kind="arcmin" system={system} />
+        </div>
+        <div className="actions">
+          <HoldButton onConfirm={() => void form.handleSubmit(finish)()}>{FLIP.finish}</HoldButton>
+        </div>
+      </form>
+    </FormProvider>
+  );
+}
+
+/** The button for the step that the hand is at. */
+export function StepAction({ here: { walk, tick, finish } }: { here: WalkHere }) {
+  const { at } = walk;
+  if (walk.state === 'closing') return <Closing finish={finish} />;
+  if (at === null) return null;
+  const number = walk.steps.findIndex(({ step }) => step === at) + 1;
+  return (
+    <div className="actions">
+      <Button variant="primary" onClick={() => tick(at, true)}>
+        {FLIP.done}
+      </Button>
+      <span className="soft">{stepCount(number, walk.steps.length)}</span>
+    </div>
+  );
+}
+
+/** All steps, ticked or to come. */
+export function FlipSteps({ here: { walk, words, tick } }: { here: WalkHere }) {
+  const { records } = useNight();
+  return (
+    <ol className="check-list">
+      {walk.steps.map(({ step, done }) => {
+        const { do: what, why } = words(step);
+        return (
+          <CheckRow
+            key={step}
+            done={done}
+            disabled={records.fromSnapshot || walk.state === 'waiting'}
+            onToggle={() => tick(step, !done)}
+          >
+            <strong>{what}</strong>
+            <br />
+            <span className="soft">{why}</span>
+          </CheckRow>
+        );
+      })}
+    </ol>
+  );
+}

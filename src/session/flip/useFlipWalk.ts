@@ -1,0 +1,47 @@
+/** The flip as a walk: where it stands by the records of the night, and what each press writes. */
+import { flipBy, flipWalk, type FlipBy, type FlipStep, type FlipWalk } from '../../core/night/plan/flipWalk.ts';
+import { settingOf } from '../../core/records/setting.ts';
+import { MS_PER_MINUTE, toUtcText } from '../../core/time/utc.ts';
+import { FLIP, flipStepWords } from '../../text/flipWords.ts';
+import { useNight, useSession, useShared } from '../session.ts';
+import { useRecord } from '../useRecord.ts';
+
+export type Miss = { missEastArcmin: number | null; missNorthArcmin: number | null };
+
+export type WalkHere = {
+  walk: FlipWalk;
+  by: FlipBy;
+  words: (step: FlipStep) => { do: string; why: string };
+  begin: () => void;
+  tick: (step: FlipStep, done: boolean) => void;
+  finish: (miss: Miss) => void;
+  /** No flip of this rig is known. */
+  first: boolean;
+};
+
+export function useFlipWalk(): WalkHere {
+  const { records, numbers } = useNight();
+  const { clock } = useSession();
+  const { format, stored } = useShared();
+  const record = useRecord();
+  const { rig, readings } = records;
+  const by = flipBy(numbers.mount);
+  const eastHeavy = records.schools.balance === 'eastHeavy';
+  const walk = flipWalk(readings, by, { guided: rig.guiding !== 'none', eastHeavy });
+  const about = { step: 'watch', subject: { type: 'rig', id: rig.id } } as const;
+  const biasStepM = (2 * settingOf(stored.settings, 'balance').biasMm) / 1000;
+  return {
+    walk,
+    by,
+    words: (step) => flipStepWords(step, by, biasStepM, format),
+    begin: () => void record({ ...about, kind: 'event', values: { what: 'flipBegun' } }, 'Flip begun.'),
+    tick: (step, done) =>
+      void record({ ...about, kind: 'check', values: { listId: walk.listId, itemId: step, done } }, null),
+    finish: (miss) => {
+      const sinceMs = walk.sinceMs ?? clock.nowMs();
+      const minutes = Math.max(0, (clock.nowMs() - sinceMs) / MS_PER_MINUTE);
+      void record({ ...about, kind: 'flip', values: { atUtc: toUtcText(sinceMs), minutes, ...miss } }, FLIP.recorded);
+    },
+    first: records.known.last('flip', rig.id) === undefined,
+  };
+}
