@@ -19,6 +19,7 @@ import {
 } from '../../src/core/sky/horizontal.ts';
 import { magneticField } from '../../src/core/sky/magnetic.ts';
 import { moonAltDeg, nightEvents, sunAltDeg } from '../../src/core/sky/nightEvents.ts';
+import { moonlight, USUAL_DARK_SKY_MAG, USUAL_EXTINCTION_MAG } from '../../src/core/sky/moonlight.ts';
 import { polarDistanceArcmin } from '../../src/core/sky/poleStars.ts';
 import { LOWEST_REFRACTED_ALT_DEG, apparentAltDeg } from '../../src/core/sky/refraction.ts';
 import { nextTransit } from '../../src/core/sky/transit.ts';
@@ -196,4 +197,16 @@ export const polarError: Adapter = (input) => {
       dec_drift_rate_start_arcsec_per_min: driftRates(error, latDeg, decDeg, haH).decPerMin,
     },
   };
+};
+
+export const moonlightTopic: Adapter = (input) => {
+  const found = moonlight({
+    moonPhaseAngleDeg: num(input, 'moonPhaseAngleDeg'),
+    moonAltDeg: 90 - num(input, 'moonZenithDeg'),
+    targetAltDeg: 90 - num(input, 'targetZenithDeg'),
+    separationDeg: num(input, 'separationDeg'),
+    extinctionMagPerAirmass: num(input, 'extinctionMagPerAirmass', USUAL_EXTINCTION_MAG),
+    darkSkyMagArcsec2: num(input, 'darkSkyMagArcsec2', USUAL_DARK_SKY_MAG),
+  });
+  return { out: { ...found } };
 };

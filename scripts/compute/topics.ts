@@ -6,7 +6,7 @@ import { level } from './level.ts';
 import { budget, dial } from './mechanics.ts';
 import { optics } from './optics.ts';
 import { power, tripod } from './payload.ts';
-import { altaz, fieldRotation, magnetic, nights, polarError, poleStars, transits } from './sky.ts';
+import { altaz, fieldRotation, magnetic, moonlightTopic, nights, polarError, poleStars, transits } from './sky.ts';
 import { isObject, type Adapter, type Answer, type Json, type JsonObject } from './types.ts';
 
 export const topics: Record<string, Adapter> = {
@@ -26,6 +26,7 @@ export const topics: Record<string, Adapter> = {
   power,
   budget,
   optics,
+  moonlight: moonlightTopic,
 };
 
 function answer(adapter: Adapter, one: Json | undefined): JsonObject {

@@ -4,7 +4,7 @@ import fc from 'fast-check';
 import { recordsOfNight, type AllRecords } from '../../src/core/night/nightRecords.ts';
 import { aimedAt, nightStatic, type NightStatic } from '../../src/core/night/nightStatic.ts';
 import { clearanceOf } from '../../src/core/mount/clearance.ts';
-import type { FlipStrategy } from '../../src/core/night/plan/plan.ts';
+import type { FlipStrategy, Sub } from '../../src/core/night/plan/plan.ts';
 import type { Part } from '../../src/core/records/part.ts';
 import { localSiderealHours } from '../../src/core/sky/ephemeris.ts';
 import { demoWorld, TRIAL_NOW } from './demoWorld.ts';
@@ -50,8 +50,12 @@ function worldOf(w: ClearNight): AllRecords {
     const { columnTopDropM, axisForwardM } = w;
     return { ...p, pastMeridianLimitH: w.mountLimitH, geometry: { ...p.geometry, columnTopDropM, axisForwardM } };
   });
-  const plan = w.targets.map(({ raJ2000Deg: _ra, decJ2000Deg: _dec, ...entry }, i) => ({
-    ...entry,
+  const plan = w.targets.map(({ strategy, subS, count, refocusEveryMin, limitH }, i) => ({
+    strategy,
+    subS,
+    count,
+    refocusEveryMin,
+    limitH,
     targetId: TARGETS[i] ?? TARGETS[0],
     gapS: 5,
     startUtc: null,
@@ -83,13 +87,25 @@ function hourAngle(timeMs: number, lonDeg: number, raDeg: number): number {
   return ((((haH + 12) % 24) + 24) % 24) - 12;
 }
 
-function legHolds(night: NightStatic, w: ClearNight, index: number, seen: Seen): void {
-  const { plan, targetSky, limit, records, dark } = aimedAt(night, index);
-  const { tube } = limit;
-  if (!plan || !targetSky || !tube || !dark) return;
-  const { lonDeg } = records.site;
-  const { raDeg, decDeg } = targetSky.ofDate;
-  const at = clearanceOf(tube.geometry, w.latDeg);
+type Aim = NonNullable<NightStatic['targetSky']>['ofDate'];
+
+/** Of a sub at a moment: the gap, and on this side of the pole the hour angle. */
+function momentHolds(night: NightStatic, { raDeg, decDeg }: Aim, side: Sub['side'], timeMs: number, latestH: number) {
+  const { tube } = night.limit;
+  if (!tube) return;
+  const { latDeg, lonDeg } = night.records.site;
+  const haH = hourAngle(timeMs, lonDeg, raDeg);
+  const state = side === 'before' ? 'beforeFlip' : 'afterFlip';
+  const { clearanceM } = clearanceOf(tube.geometry, latDeg)({ haH, decDeg, state });
+  check(clearanceM > LEAST_M, `${side} at ${haH.toFixed(3)} h only ${clearanceM.toFixed(4)} m are left`);
+  // Half a turn from the pole's upper side the hour angle says nothing of what lies past the meridian.
+  if (side === 'before' && Math.abs(haH) < 6) check(haH <= latestH, `${haH.toFixed(3)} h is past what is allowed`);
+}
+
+function legHolds(whole: NightStatic, w: ClearNight, index: number, seen: Seen): void {
+  const night = aimedAt(whole, index);
+  const { plan, targetSky, dark } = night;
+  if (!plan || !targetSky || !dark) return;
   const asked = [w.targets[index]?.limitH, w.mountLimitH, w.cableLimitH].flatMap((h) => h ?? []);
   const latestH = Math.min(6, ...asked) + 1e-3;
   if (plan.subs.some((s, i) => s.side === 'before' && plan.subs[i - 1]?.side === 'after')) seen.second += 1;
@@ -97,14 +113,8 @@ function legHolds(night: NightStatic, w: ClearNight, index: number, seen: Seen):
   for (const { startMs, endMs, side } of plan.subs) {
     check(startMs >= dark.fromMs - 1 && endMs <= dark.toMs + 1, 'a sub runs in the light');
     seen[side] += 1;
-    for (const timeMs of [startMs, (startMs + endMs) / 2, endMs]) {
-      const haH = hourAngle(timeMs, lonDeg, raDeg);
-      const state = side === 'before' ? 'beforeFlip' : 'afterFlip';
-      const { clearanceM } = at({ haH, decDeg, state });
-      check(clearanceM > LEAST_M, `${side} at ${haH.toFixed(3)} h only ${clearanceM.toFixed(4)} m are left`);
-      // Half a turn from the pole's upper side the hour angle says nothing of what lies past the meridian.
-      if (side === 'before' && Math.abs(haH) < 6) check(haH <= latestH, `${haH.toFixed(3)} h is past what is allowed`);
-    }
+    for (const timeMs of [startMs, (startMs + endMs) / 2, endMs])
+      momentHolds(night, targetSky.ofDate, side, timeMs, latestH);
   }
 }
 

@@ -97,8 +97,9 @@ export function replanHolds(input: PlanInput, pauseH: number, forH: number): voi
     true,
   );
   const past = first.subs.filter((s) => s.endMs <= pausedMs);
+  const kept = plan.subs.slice(0, past.length);
   check(
-    past.every((s, i) => plan.subs[i]?.startMs === s.startMs && plan.subs[i]?.side === s.side),
+    kept.length === past.length && kept.every((s, i) => s.startMs === past[i]?.startMs && s.side === past[i].side),
     'a sub that was taken has moved',
   );
   check(

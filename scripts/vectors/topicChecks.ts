@@ -180,8 +180,17 @@ const optics: TopicCheck = (c) =>
     return Math.abs(value) < 0.1 ? 1e-4 : 2e-4 * Math.abs(value);
   });
 
+/** Half a percent of the light; of its magnitudes as well, but a thousandth at least. */
+const moonlight: TopicCheck = (c) => {
+  const share = (key: string, least: number): number => Math.max(least, 0.005 * Math.abs(Number(c.expected[key])));
+  c.near('moonNanoLamberts', share('moonNanoLamberts', 1e-9));
+  c.near('skyMagArcsec2', 0.0054);
+  c.near('brighteningMag', share('brighteningMag', 0.001));
+};
+
 export const topicChecks: Record<string, TopicCheck> = {
   clearance: clearanceChecks,
+  moonlight,
   'pole-stars': poleStars,
   altaz,
   transits,

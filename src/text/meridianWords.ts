@@ -51,14 +51,14 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
       return 'Start **after the meridian, on the west side**: the target has crossed it when it gets dark.';
     case 'transitAfter':
     case 'limitAfterEnd':
-      return '**No flip tonight**: the night ends before the limit.';
+      return '**No flip**: the subs end before the tube must go over.';
   }
 }
 
 export function meridianReason(
   s: MeridianSaying,
   f: Format,
-  about: { transitMs: number; altDeg: number; side: 'N' | 'S'; limitSource: string } | null,
+  about: { target: string | null; transitMs: number; altDeg: number; side: 'N' | 'S'; limitSource: string } | null,
 ): string {
   switch (s.code) {
     case 'noTarget':
@@ -71,7 +71,7 @@ export function meridianReason(
       return 'During the dark hours it stays under the site’s horizon line, or lower than imaging is good for: both are set in Sites.';
     default:
       if (!about) return '';
-      return `It crosses the meridian at ${f.clock(about.transitMs)}, ${f.quantity(about.altDeg, 'angleDeg', 0)} high, ${about.side === 'N' ? 'north' : 'south'} of the zenith. ${about.limitSource}`;
+      return `${about.target ?? 'It'} crosses the meridian at ${f.clock(about.transitMs)}, ${f.quantity(about.altDeg, 'angleDeg', 0)} high, ${about.side === 'N' ? 'north' : 'south'} of the zenith. ${about.limitSource}`;
   }
 }
 

@@ -1,6 +1,7 @@
 /** Words of the plan: ways about the meridian, targets in sequence, groups to key in, the moon. */
 import type { MoonOfNight } from '../core/night/moonOfNight.ts';
 import type { ExposureGroup } from '../core/night/plan/exposureGroups.ts';
+import type { Plan } from '../core/night/plan/plan.ts';
 import type { Choice, OtherFirst } from '../core/night/plan/strategies.ts';
 import type { Format } from './format.ts';
 
@@ -12,7 +13,6 @@ export const PLAN = {
   chosen: 'Chosen',
   sequence: 'Targets in sequence',
   sequenceHint: 'A later target begins at its own start, or when the one before it is over.',
-  sequenceColumns: ['Target', 'From', 'To', 'Subs', 'Light', '[Order]'],
   add: 'Add a target',
   addChoice: 'choose…',
   groups: 'To key in',
@@ -92,6 +92,14 @@ export const SEQUENCE = {
   orderSaid: 'Order changed.',
   gone: 'a target that is gone',
 } as const;
+
+/** `18:43 to 20:48, 60 subs, 2 h 00` */
+export const sequenceWords = (
+  { subs, integrationS }: Pick<Plan, 'subs' | 'integrationS'>,
+  fromMs: number,
+  toMs: number,
+  f: Format,
+): string => `${f.clock(fromMs)} to ${f.clock(toMs)}, ${subs.length} subs, ${f.duration(integrationS)}`;
 
 /** `M 33 first: 6 h 10 min of light instead of 5 h 50 min.` */
 export function otherFirstWords({ target, nowS, thenS }: OtherFirst, f: Format): string {

@@ -76,7 +76,9 @@ export function watchReason(watch: Watch, south: boolean, motors: Motors): strin
   switch (watch.code) {
     case 'waiting':
     case 'running':
-      return watch.next === 'flip' || watch.next === 'secondFlip' ? overWords(south) : NEXT_REASONS[watch.next];
+      return watch.next === 'flip' || watch.next === 'secondFlip'
+        ? overWords(south)
+        : nextWords(watch.next, watch.target);
     case 'flipDue':
       return motors === 'both'
         ? 'Weights pass low; keep a hand near the power switch.'
@@ -91,6 +93,9 @@ export function watchReason(watch: Watch, south: boolean, motors: Motors): strin
       return '';
   }
 }
+
+const nextWords = (next: keyof typeof NEXT_REASONS, target: string | null): string =>
+  next === 'start' && target !== null ? `Then: the first sub of ${target}.` : NEXT_REASONS[next];
 
 const NEXT_REASONS: Record<Exclude<WatchEvent, 'flip' | 'secondFlip'>, string> = {
   refocus: 'Then: refocus before the next sub.',

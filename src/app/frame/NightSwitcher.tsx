@@ -28,10 +28,12 @@ const NightMenu = later(
 );
 const NightDialog = later(async () => (await import('../../features/nights/NightDialog.tsx')).NightDialog);
 
-function describe(night: Night, stored: Stored): string {
+/** @param lookedAt the target that the mount looks at; else the first of the plan. */
+function describe(night: Night, stored: Stored, lookedAt?: string): string {
   const rig = stored.rigs.find((r) => r.id === night.rigId)?.name ?? 'rig gone';
   const site = stored.sites.find((s) => s.id === night.siteId)?.name ?? 'site gone';
-  const target = stored.targets.find((t) => t.id === night.plan[0]?.targetId)?.name ?? 'no target';
+  const targetId = lookedAt ?? night.plan[0]?.targetId;
+  const target = stored.targets.find((t) => t.id === targetId)?.name ?? 'no target';
   return `${rig} · ${site} · ${target}`;
 }
 
@@ -43,7 +45,8 @@ export function NightSwitcher({ night }: { night: NightStatic | null }) {
   const shown = night?.records.night;
   const label = shown ? (
     <>
-      <strong>{formatDate(shown.eveningDate)}</strong> <span className="soft">· {describe(shown, stored)}</span>
+      <strong>{formatDate(shown.eveningDate)}</strong>{' '}
+      <span className="soft">· {describe(shown, stored, night.entry?.targetId)}</span>
     </>
   ) : (
     'Choose a night'

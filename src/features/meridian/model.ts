@@ -140,7 +140,8 @@ export function aboutOf(night: NightStatic, format: Format) {
   if (!night.targetSky) return null;
   const { transitMs, altDeg, side } = night.targetSky.transit;
   const limited = night.flips && night.plan !== null;
-  return { transitMs, altDeg, side, limitSource: limited ? limitWords(night.limit, format) : '' };
+  const target = night.legs.length > 1 ? (night.target?.name ?? null) : null;
+  return { target, transitMs, altDeg, side, limitSource: limited ? limitWords(night.limit, format) : '' };
 }
 
 /** Between two flips the tube may have to wait, free on neither side: from the last sub's end to the flip. Null where it goes

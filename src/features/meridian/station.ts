@@ -2,10 +2,12 @@
  *  none do. */
 import type { Summary } from '../../session/stationState.ts';
 
-export const meridianSummary: Summary = ({ target, targetSky, plan, numbers }, format) => {
+export const meridianSummary: Summary = ({ target, targetSky, legs, numbers }, format) => {
   if (!target) return { state: 'open', reading: '' };
   if (numbers.eyepiece) return { state: 'done', reading: targetSky ? format.clock(targetSky.transit.transitMs) : '' };
-  if (!plan || plan.subs.length === 0) return { state: 'attention', reading: 'no subs' };
-  const [flip] = plan.flips;
+  const plans = legs.flatMap(({ plan }) => plan ?? []);
+  if (plans.every(({ subs }) => subs.length === 0)) return { state: 'attention', reading: 'no subs' };
+  const flips = plans.flatMap((plan) => plan.flips);
+  const flip = flips.find((f) => !f.done) ?? flips.at(-1);
   return { state: 'done', reading: flip ? `flip ${format.clock(flip.startMs)}` : 'no flip' };
 };

@@ -1,11 +1,13 @@
 /** The watch in the run: how much light the plan gathers; done when the subs were counted. */
 import { lastReading } from '../../core/night/nightRecords.ts';
+import { lightOf } from '../../core/night/plan/legs.ts';
 import { flipProgress } from '../../core/night/plan/watch.ts';
 import type { Summary } from '../../session/stationState.ts';
 
-export const watchSummary: Summary = ({ records, plan }, format) => {
+export const watchSummary: Summary = ({ records, legs }, format) => {
   const { readings } = records;
   const begun = flipProgress(readings).state !== 'none';
   const state = lastReading(readings, 'subs') ? 'done' : begun ? 'half' : 'open';
-  return { state, reading: plan && plan.integrationS > 0 ? format.duration(plan.integrationS) : '' };
+  const lightS = lightOf(legs);
+  return { state, reading: lightS > 0 ? format.duration(lightS) : '' };
 };

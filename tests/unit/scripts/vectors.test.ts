@@ -13,6 +13,7 @@ const EXPECTED: Record<string, { file: string; cases: number; disputed?: number[
   'pole-stars': { file: 'sky/pole-stars.json', cases: 54 },
   altaz: { file: 'sky/altaz.json', cases: 110 },
   transits: { file: 'sky/transits.json', cases: 64 },
+  moonlight: { file: 'sky/moonlight.json', cases: 30 },
   nights: { file: 'sky/nights.json', cases: 49 },
   'polar-error': { file: 'sky/polar-error.json', cases: 47 },
   magnetic: { file: 'sky/magnetic.json', cases: 47 },

@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import type { FirstSubCheck } from '../../../src/core/night/plan/checklists.ts';
 import { runFor } from '../../../src/core/night/plan/run.ts';
-import type { Watch, WatchEvent } from '../../../src/core/night/plan/watch.ts';
 import { STEPS } from '../../../src/core/records/reading.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { compassPoint } from '../../../src/text/compassWords.ts';
@@ -47,7 +46,6 @@ import {
   trackingSentence,
   type TrackingSaying,
 } from '../../../src/text/trackingWords.ts';
-import { countdown, countdownWords, watchReason, watchSentence } from '../../../src/text/watchWords.ts';
 import { parts } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
@@ -221,56 +219,6 @@ describe('words of the stations', () => {
     for (const id of Object.keys(CHECK_WORDS) as FirstSubCheck[]) isSentence(CHECK_WORDS[id].why, id);
     isSentence(checksSentence(0), 'ready');
     isSentence(checksSentence(3), 'three');
-  });
-
-  it('watch: every moment has a sentence, every countdown its words', () => {
-    const t = Date.UTC(2026, 10, 24, 21, 52);
-    const events: WatchEvent[] = ['dark', 'start', 'refocus', 'flip', 'secondFlip', 'limit', 'end', 'dawn'];
-    const watches: Watch[] = [
-      { code: 'noTarget' },
-      { code: 'noSubs' },
-      { code: 'over' },
-      { code: 'byEye' },
-      { code: 'paused', target: 'M 33' },
-      { code: 'flipDue', latestMs: t },
-      { code: 'flipLate', latestMs: t },
-      { code: 'flipping', sinceMs: t },
-      ...events.flatMap((next): Watch[] => [
-        { code: 'waiting', next, untilMs: t, state: 'planned', target: null },
-        { code: 'running', sub: 46, count: 150, next, untilMs: t, state: 'running', target: null },
-      ]),
-    ];
-    for (const w of watches) {
-      for (const motors of ['both', 'raOnly', 'none'] as const) {
-        const said = watchSentence(w, f, motors);
-        isSentence(said, w.code);
-        if (motors !== 'both') expect(said, w.code).not.to.match(/send the tube/i);
-        if (!['noTarget', 'noSubs', 'byEye', 'paused'].includes(w.code))
-          isSentence(watchReason(w, false, motors), w.code);
-        if (motors !== 'both') expect(watchReason(w, false, motors), w.code).not.to.match(/power/);
-      }
-      expect(countdownWords(w) === '', w.code).to.equal(
-        ['noTarget', 'noSubs', 'over', 'byEye', 'paused'].includes(w.code),
-      );
-    }
-    const flip: Watch = {
-      code: 'running',
-      sub: 1,
-      count: 9,
-      next: 'flip',
-      untilMs: t,
-      state: 'planned',
-      target: null,
-    };
-    expect(
-      [watchReason(flip, false, 'both'), watchReason(flip, true, 'both')].map((s) => /right|left/.exec(s)?.[0]),
-    ).to.deep.equal(['right', 'left']);
-    expect([countdown(1_842_000), countdown(9_068_000), countdown(-5000), countdown(0)]).to.deep.equal([
-      '30:42',
-      '2:31:08',
-      '0:05',
-      '0:00',
-    ]);
   });
 
   it('logbook, card and data', () => {

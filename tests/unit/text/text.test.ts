@@ -104,6 +104,7 @@ describe('words', () => {
       { code: 'limitAfterEnd', transitMs: t },
     ];
     const about = {
+      target: null,
       transitMs: t,
       altDeg: 74,
       side: 'N' as const,

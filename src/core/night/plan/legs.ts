@@ -165,3 +165,7 @@ export function legIndexAt(legs: readonly Leg[], timeMs: number): number {
   }
   return found;
 }
+
+/** Light of the whole night, s. */
+export const lightOf = (legs: readonly Pick<Leg, 'plan'>[]): number =>
+  legs.reduce((sum, { plan }) => sum + (plan?.integrationS ?? 0), 0);

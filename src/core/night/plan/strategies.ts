@@ -2,7 +2,7 @@
 import { oncePer } from '../../once.ts';
 import { nearestOfPlan } from '../meridian/worstPose.ts';
 import type { NightStatic } from '../nightStatic.ts';
-import { legsOf, livedOfLeg } from './legs.ts';
+import { legsOf, lightOf, livedOfLeg } from './legs.ts';
 import type { FlipStrategy, Plan } from './plan.ts';
 
 export const STRATEGIES: readonly FlipStrategy[] = [
@@ -49,9 +49,6 @@ export type OtherFirst = {
   entries: NightStatic['records']['night']['plan'];
 };
 
-const light = (legs: readonly { plan: Plan | null }[]): number =>
-  legs.reduce((sum, { plan }) => sum + (plan?.integrationS ?? 0), 0);
-
 /** The shown target and its neighbour in the other order: the starts keep their places. Null with one target. */
 export const otherFirst = oncePer((night: NightStatic): OtherFirst | null => {
   const { records, legs, legIndex } = night;
@@ -63,5 +60,5 @@ export const otherFirst = oncePer((night: NightStatic): OtherFirst | null => {
     if (i === at) return { ...b, startUtc: a.startUtc };
     return i === at + 1 ? { ...a, startUtc: b.startUtc } : entry;
   });
-  return { target: target.name, nowS: light(legs), thenS: light(legsOf(night, entries)), entries };
+  return { target: target.name, nowS: lightOf(legs), thenS: lightOf(legsOf(night, entries)), entries };
 });

@@ -3,7 +3,6 @@ import { Button } from 'react-bootstrap';
 import { judgeSteadiness } from '../../../core/mount/steadiness.ts';
 import { flipMinutesOf } from '../../../core/night/plan/legs.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
-import { MS_PER_MINUTE } from '../../../core/time/utc.ts';
 import { FlipSteps, StepAction } from '../../../session/flip/FlipSteps.tsx';
 import { useFlipWalk } from '../../../session/flip/useFlipWalk.ts';
 import { useNight, useShared } from '../../../session/session.ts';
@@ -14,11 +13,10 @@ import { aboutOf, meridianModel } from '../model.ts';
 
 /** What a program is told. */
 function automaticOf(night: NightStatic) {
-  const { plan, targetSky, learned, numbers } = night;
-  const flip = plan?.flips.find((f) => !f.done);
+  const { plan, limit, learned, numbers } = night;
   const settleS = learned.steadiness?.values.settleS ?? null;
   return {
-    pastMin: flip && targetSky ? (flip.latestMs - targetSky.transit.transitMs) / MS_PER_MINUTE : null,
+    pastMin: plan && plan.flips.length > 0 ? limit.limitH * 60 : null,
     waitS:
       settleS !== null && numbers.train
         ? judgeSteadiness(settleS, numbers.train.focalEffectiveMm).waitAfterSlewS
@@ -43,17 +41,21 @@ export function FlipTab({ tabs }: { tabs: ReactNode }) {
       sentence={step ? step.do : meridianSentence(saying, format)}
       reason={step ? step.why : meridianReason(saying, format, aboutOf(night, format))}
       instrumentName="The flip"
-      instrument={<FlipSteps here={here} />}
+      instrument={
+        <>
+          {here.first && <p className="caution-line">{FLIP.first}</p>}
+          {!fromSnapshot && walk.state === 'waiting' && (
+            <div className="actions">
+              <Button variant="primary" onClick={here.begin}>
+                {FLIP.start}
+              </Button>
+            </div>
+          )}
+          {!fromSnapshot && <StepAction here={here} />}
+          <FlipSteps here={here} />
+        </>
+      }
     >
-      {here.first && <p className="caution-line">{FLIP.first}</p>}
-      {!fromSnapshot && walk.state === 'waiting' && (
-        <div className="actions">
-          <Button variant="primary" onClick={here.begin}>
-            {FLIP.start}
-          </Button>
-        </div>
-      )}
-      {!fromSnapshot && <StepAction here={here} />}
       {here.by === 'motors' && (
         <div className="section">
           <h2>{FLIP.automatic}</h2>

@@ -30,7 +30,6 @@ function FreeOnCard({ freeGb, keep }: { freeGb: number | null; keep: (gb: number
 function Room({ frames }: { frames: number }) {
   const { numbers, records, dark } = useNight();
   const { format, stored } = useShared();
-  const save = useSaveSetting();
   const exposures = settingOf(stored.settings, 'exposures');
   const power = powerOfRig(records.rig, records.parts, dark, settingOf(stored.settings, 'power'));
   const empty = power.batteries.flatMap((b) => b.emptyAtMs ?? []);
@@ -40,9 +39,6 @@ function Room({ frames }: { frames: number }) {
       {camera && <p className="mb-1">{cardWords(frames, cardGb(frames, camera), exposures.freeGb, format)}</p>}
       {power.batteries.length > 0 && (
         <p className="mb-1">{batteryWords(empty.length > 0 ? Math.min(...empty) : null, format)}</p>
-      )}
-      {camera && (
-        <FreeOnCard freeGb={exposures.freeGb} keep={(freeGb) => save('exposures', { ...exposures, freeGb })} />
       )}
     </>
   );
@@ -72,18 +68,23 @@ export function ExposureTable() {
           </tr>
         ))}
       </ScrollTable>
-      <Form.Group controlId="interval-counts" className="mt-2 mb-2">
-        <Form.Label>{PLAN.counts}</Form.Label>
-        <Form.Select
-          value={exposures.counts}
-          onChange={(event) =>
-            save('exposures', { ...exposures, counts: event.target.value === 'interval' ? 'interval' : 'pause' })
-          }
-        >
-          <option value="pause">{PLAN.countsPause}</option>
-          <option value="interval">{PLAN.countsInterval}</option>
-        </Form.Select>
-      </Form.Group>
+      <div className="fields mt-3">
+        <Form.Group controlId="interval-counts">
+          <Form.Label>{PLAN.counts}</Form.Label>
+          <Form.Select
+            value={exposures.counts}
+            onChange={(event) =>
+              save('exposures', { ...exposures, counts: event.target.value === 'interval' ? 'interval' : 'pause' })
+            }
+          >
+            <option value="pause">{PLAN.countsPause}</option>
+            <option value="interval">{PLAN.countsInterval}</option>
+          </Form.Select>
+        </Form.Group>
+        {night.numbers.camera && (
+          <FreeOnCard freeGb={exposures.freeGb} keep={(freeGb) => save('exposures', { ...exposures, freeGb })} />
+        )}
+      </div>
       <Room frames={groups.reduce((sum, g) => sum + g.count, 0)} />
     </div>
   );

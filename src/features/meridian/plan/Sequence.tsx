@@ -5,8 +5,7 @@ import { useListing } from '../../../session/demo.ts';
 import { useNight, useSession, useShared } from '../../../session/session.ts';
 import { ownFirst, standingOptions } from '../../../session/targetOffers.ts';
 import { moved, usePlanWrite } from '../../../session/usePlanWrite.ts';
-import { NO_TIME, PLAN, SEQUENCE } from '../../../text/planWords.ts';
-import { ScrollTable } from '../../../ui/ScrollTable.tsx';
+import { NO_TIME, PLAN, SEQUENCE, sequenceWords } from '../../../text/planWords.ts';
 
 type RowProps = { leg: Leg; index: number; name: string };
 
@@ -23,35 +22,32 @@ function Order({ index, name }: Omit<RowProps, 'leg'>) {
   const without = entries.filter((_, i) => i !== index);
   return (
     <div className="row-actions">
-      {act(SEQUENCE.up, moved(entries, index, -1), SEQUENCE.orderSaid, index === 0)}
-      {act(SEQUENCE.down, moved(entries, index, 1), SEQUENCE.orderSaid, index === legs.length - 1)}
+      {legs.length > 1 && act(SEQUENCE.up, moved(entries, index, -1), SEQUENCE.orderSaid, index === 0)}
+      {legs.length > 1 && act(SEQUENCE.down, moved(entries, index, 1), SEQUENCE.orderSaid, index === legs.length - 1)}
       {act(SEQUENCE.remove, without, `${name} taken out of the plan.`)}
     </div>
   );
 }
 
 function Row({ leg: { plan }, index, name }: RowProps) {
-  const { records, legIndex } = useNight();
+  const { records, legs, legIndex } = useNight();
   const { ribbon } = useSession();
   const { format } = useShared();
   const [first, last] = [plan?.subs[0], plan?.subs.at(-1)];
   return (
-    <tr className={index === legIndex ? 'here' : undefined}>
-      <th scope="row">
-        {first ? (
-          <button type="button" className="link-button" onClick={() => ribbon.scrubTo(first.startMs)}>
-            {name}
-          </button>
-        ) : (
-          name
-        )}
-      </th>
-      <td className="figures">{first ? format.clock(first.startMs) : NO_TIME}</td>
-      <td className="figures">{last && format.clock(last.endMs)}</td>
-      <td className="figures">{plan?.subs.length ?? 0}</td>
-      <td className="figures">{plan && format.duration(plan.integrationS)}</td>
-      <td>{!records.fromSnapshot && <Order index={index} name={name} />}</td>
-    </tr>
+    <li className={index === legIndex && legs.length > 1 ? 'here' : undefined}>
+      {first ? (
+        <Button variant="link" className="name" onClick={() => ribbon.scrubTo(first.startMs)}>
+          {name}
+        </Button>
+      ) : (
+        <strong className="name">{name}</strong>
+      )}
+      <span className="figures">
+        {plan && first && last ? sequenceWords(plan, first.startMs, last.endMs, format) : NO_TIME}
+      </span>
+      {!records.fromSnapshot && <Order index={index} name={name} />}
+    </li>
   );
 }
 
@@ -98,7 +94,7 @@ export function Sequence() {
       <h2>{PLAN.sequence}</h2>
       <p className="soft mb-1">{PLAN.sequenceHint}</p>
       {records.night.plan.length > 0 && (
-        <ScrollTable label={PLAN.sequence} headings={PLAN.sequenceColumns}>
+        <ol className="sequence">
           {legs.map((leg, i) => (
             <Row
               key={`${leg.entry?.targetId ?? ''}${i}`}
@@ -107,7 +103,7 @@ export function Sequence() {
               name={leg.target?.name ?? SEQUENCE.gone}
             />
           ))}
-        </ScrollTable>
+        </ol>
       )}
       {!records.fromSnapshot && <Add />}
     </div>
