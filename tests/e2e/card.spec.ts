@@ -37,7 +37,8 @@ test('the night card prints on one page, black on white, with all that the night
     'Compass along the axis 0.4°',
     'Latitude scale 40.9°',
     'Flange to sensor 55.5 mm',
-    'Subs before the flip 71',
+    'NGC 281 269 × 2 min, 8 h 58',
+    '18:43 71 × 2 min, pause 5 s',
     'The end stop stays on.',
   ])
     expect(pages[0]).toContain(words);
@@ -73,9 +74,10 @@ test('the calendar file holds dusk, start, flip and dawn with alarms', async ({ 
     'SUMMARY:Dark: NGC 281',
     'SUMMARY:First sub: NGC 281',
     'SUMMARY:Flip: NGC 281',
+    'SUMMARY:Last sub ends: NGC 281',
     'SUMMARY:Dawn: NGC 281',
   ])
     expect(text).toContain(words);
   expect(text).toMatch(/DTSTART:20261124T2110\d\dZ/);
-  expect(text.match(/BEGIN:VALARM/g)).toHaveLength(6);
+  expect(text.match(/BEGIN:VALARM/g)).toHaveLength(7);
 });

@@ -113,7 +113,7 @@ const attempts: Attempt[] = [
   },
   {
     name: 'a plan with an impossible limit',
-    path: `${HERON}/meridian`,
+    path: `${HERON}/meridian?tab=plan`,
     spoil: async (page) => {
       await page.getByLabel('Limit past the meridian').fill('40');
       await page.getByRole('button', { name: 'Save the plan' }).click();

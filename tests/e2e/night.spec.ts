@@ -146,6 +146,7 @@ test('the tube before its own tripod: a gap measured by day moves limit and plan
   await expect(reason).toContainText(
     'From 14 min past it on the margin of 50 mm is used up, camera to the leg in the south-west.',
   );
+  await page.getByRole('tab', { name: 'Tube and tripod' }).click();
   await expect(page.getByText(/^Power off, tube held: set the bar/)).toContainText('Measure the gap from');
   const gap = page.getByRole('textbox', { name: 'The gap there' });
   await gap.fill('wide');
@@ -164,22 +165,86 @@ test('the tube before its own tripod: a gap measured by day moves limit and plan
   await expect(reason).toContainText('From 14 min past it');
 });
 
-test('the flip walked through: begun, seen in another tab, held to be done, remembered', async ({ page, context }) => {
+/** Presses the step's button until all are done. */
+async function walkThrough(page: Page, steps: number): Promise<void> {
+  for (let step = 1; step <= steps; step += 1) {
+    await expect(page.getByText(`Step ${step} of ${steps}`)).toBeVisible();
+    await page.getByRole('button', { name: 'Done', exact: true }).press('Enter');
+  }
+}
+
+test('the flip walked through: step by step, over a reload, in another tab, held to be done, remembered', async ({
+  page,
+  context,
+}) => {
   await open(page, `${HERON}/watch?at=2026-11-24T21:10:30.000Z`);
   await expect(sentence(page)).toContainText('Flip now');
-  await page.getByRole('button', { name: 'Start flip' }).click();
-  await expect(sentence(page)).toContainText('hold “Flip done”');
+  await page.getByRole('button', { name: 'Start flip' }).press('Enter');
+  await expect(sentence(page)).toContainText('Let the sub end');
+  await page.getByRole('button', { name: 'Done', exact: true }).press('Enter');
+  await expect(sentence(page)).toContainText('Free the cables');
+  await page.reload();
+  await expect(sentence(page)).toContainText('Free the cables');
   const other = await context.newPage();
-  await open(other, `${HERON}/watch`);
-  await expect(other.locator('.sentence')).toContainText('hold “Flip done”');
+  await open(other, `${HERON}/meridian?tab=flip`);
+  await expect(other.locator('.sentence')).toContainText('Free the cables');
+  await other.getByRole('checkbox', { name: /^Let the sub end/ }).click();
+  await expect(sentence(page)).toContainText('Let the sub end');
+  await walkThrough(page, 9);
+  await page.getByLabel('Too far east').fill('far');
   const done = page.getByRole('button', { name: 'Flip done' });
   await done.click();
-  await expect(page.getByRole('button', { name: 'Press once more, or hold' })).toBeVisible();
   await page.getByRole('button', { name: 'Press once more, or hold' }).click({ delay: 1000 });
-  await expect(page.getByText('Flip done.')).toBeVisible();
+  await expect(page.getByRole('alert').first()).toContainText('number');
+  await page.getByLabel('Too far east').fill('3');
+  await page.getByLabel('Too far north').fill('4');
+  await page.getByRole('button', { name: /^(Flip done|Press once more, or hold)$/ }).click({ delay: 1000 });
+  await expect(page.locator('.toast')).toContainText('Flip recorded');
   await expect(sentence(page)).not.toContainText('Flip now');
   await page.getByRole('link', { name: /Logbook/ }).click();
-  await expect(page.locator('.reading-list')).toContainText('Flip at 19:21, took 0 min');
+  await expect(page.locator('.reading-list')).toContainText('Flip at 19:21, took 0 min, missed by 5.0′');
+});
+
+test('subs started late are laid from then; a pause keeps what was taken', async ({ page }) => {
+  await open(page, `${HERON}/watch`);
+  await page.getByRole('button', { name: 'Subs start now' }).press('Enter');
+  await expect(sentence(page)).toHaveText('Sub 1 of 251 is running. Nothing to do until 21:11.');
+  await page.getByRole('button', { name: 'Pause' }).press('Enter');
+  await expect(sentence(page)).toContainText('NGC 281 is paused.');
+  await page.reload();
+  await page.getByRole('button', { name: 'Go on' }).press('Enter');
+  await expect(sentence(page)).toContainText('is running');
+  await expect(page.getByRole('button', { name: 'Go on' })).toHaveCount(0);
+});
+
+test('three targets in sequence: added, put in order, followed by the ribbon, one way about the meridian chosen', async ({
+  page,
+}) => {
+  const problems = await open(page, `${HERON}/meridian?tab=plan`);
+  await page.getByLabel('How many subs').fill('60');
+  await page.getByRole('button', { name: 'Save the plan' }).press('Enter');
+  const order = page.locator('.sequence > li');
+  for (const name of ['M 33', 'NGC 1499']) {
+    await page.getByLabel('Add a target').selectOption({ label: name });
+    await page.getByRole('button', { name: 'Add', exact: true }).press('Enter');
+    await expect(order.filter({ hasText: name })).toBeVisible();
+  }
+  await expect(order).toHaveText([/^NGC 281.*60 subs/, /^M 33/, /^NGC 1499/]);
+  await page.getByRole('button', { name: 'Earlier: NGC 1499' }).press('Enter');
+  await expect(order).toHaveText([/^NGC 281/, /^NGC 1499/, /^M 33.*no time left/]);
+  await page.keyboard.press('u');
+  await expect(order).toHaveText([/^NGC 281/, /^M 33/, /^NGC 1499/]);
+  await page.getByRole('button', { name: 'M 33', exact: true }).press('Enter');
+  await expect(page.getByRole('heading', { name: 'Plan of M 33' })).toBeVisible();
+  await expect(page.locator('.reason')).toContainText('M 33 crosses the meridian at 21:50');
+  await expect(page.getByRole('row', { name: /M 33/ })).toHaveCount(2);
+  await page.getByRole('tab', { name: 'Tonight' }).press('Enter');
+  await page.getByRole('button', { name: 'Choose: No flip: start after the meridian' }).press('Enter');
+  await expect(page.locator('.toast')).toContainText('chosen');
+  await expect(sentence(page)).toContainText('Start after the meridian');
+  await page.reload();
+  await expect(page.getByRole('row', { name: /start after the meridian/ })).toContainText('Chosen');
+  expect(problems).toEqual([]);
 });
 
 test('the sub length is chosen by dragging and goes into the plan', async ({ page }) => {

@@ -169,6 +169,7 @@ test('a new night offers what stands well, begins when told, and goes to its fir
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Tonight');
   await expect(line(page, /M 45, Pleiades/)).toContainText(/\d\d:\d\d/);
   await line(page, /M 45, Pleiades/).click();
+  await page.getByRole('tab', { name: 'Plan' }).click();
   await page.getByLabel('Start at').fill('25:10');
   await page.getByRole('button', { name: 'Save the plan' }).click();
   await expect(page.getByText('Type a time of the clock')).toBeVisible();

@@ -1,8 +1,8 @@
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { useSearchParams } from 'react-router';
 import { altFromTrack } from '../../core/night/skyOfNight.ts';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../../core/time/utc.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
+import { useRibbonAddress } from '../../session/useRibbonAddress.ts';
 import { useIsLive, useRibbonTime } from '../../session/useTime.ts';
 import { PHASE_NAMES } from '../../text/eventWords.ts';
 import { phaseAt } from '../../core/night/nightAt.ts';
@@ -56,19 +56,9 @@ function Cursor({ width, height }: { width: number; height: number }) {
 function useScrub(width: number) {
   const night = useNight();
   const { ribbon } = useSession();
-  const [, setParams] = useSearchParams();
+  const { write } = useRibbonAddress();
   const { fromMs, toMs } = night.sky.view;
   const clamp = (timeMs: number): number => Math.min(toMs, Math.max(fromMs, timeMs));
-  const write = (): void => {
-    setParams(
-      (before) => {
-        if (ribbon.isLive()) before.delete('at');
-        else before.set('at', ribbon.toAddress());
-        return before;
-      },
-      { replace: true },
-    );
-  };
   const toPointer = (event: PointerEvent<HTMLDivElement>): void => {
     const left = event.currentTarget.getBoundingClientRect().left;
     ribbon.scrubTo(clamp(ribbonScale(night, width).invert(event.clientX - left)));

@@ -115,8 +115,8 @@ export function WatchBench() {
       {useContext(BenchNote)}
       <Sentence watch={watch} here={here} />
       {isFlip(watch) && here.first && <p className="caution-line">{FLIP.first}</p>}
-      {!night.records.fromSnapshot && <Action watch={watch} here={here} log={() => setLogging(true)} />}
       <Figures />
+      {!night.records.fromSnapshot && <Action watch={watch} here={here} log={() => setLogging(true)} />}
       {isFlip(watch) && <FlipSteps here={here} />}
       <p className="soft">
         {awake === 'maySleep' ? 'This browser lets the screen sleep.' : 'The screen stays on while this page is shown.'}

@@ -2,7 +2,8 @@ import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Leg } from '../../../core/night/plan/legs.ts';
 import { useListing } from '../../../session/demo.ts';
-import { useNight, useSession, useShared } from '../../../session/session.ts';
+import { useNight, useShared } from '../../../session/session.ts';
+import { useRibbonAddress } from '../../../session/useRibbonAddress.ts';
 import { ownFirst, standingOptions } from '../../../session/targetOffers.ts';
 import { moved, usePlanWrite } from '../../../session/usePlanWrite.ts';
 import { NO_TIME, PLAN, SEQUENCE, sequenceWords } from '../../../text/planWords.ts';
@@ -31,13 +32,13 @@ function Order({ index, name }: Omit<RowProps, 'leg'>) {
 
 function Row({ leg: { plan }, index, name }: RowProps) {
   const { records, legs, legIndex } = useNight();
-  const { ribbon } = useSession();
+  const { lookAt } = useRibbonAddress();
   const { format } = useShared();
   const [first, last] = [plan?.subs[0], plan?.subs.at(-1)];
   return (
     <li className={index === legIndex && legs.length > 1 ? 'here' : undefined}>
       {first ? (
-        <Button variant="link" className="name" onClick={() => ribbon.scrubTo(first.startMs)}>
+        <Button variant="link" className="name" onClick={() => lookAt(first.startMs)}>
           {name}
         </Button>
       ) : (
