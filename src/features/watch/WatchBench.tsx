@@ -115,7 +115,7 @@ export function WatchBench() {
       {useContext(BenchNote)}
       <Sentence watch={watch} here={here} />
       {isFlip(watch) && here.first && <p className="caution-line">{FLIP.first}</p>}
-      <Figures />
+      {watch.code !== 'flipping' && <Figures />}
       {!night.records.fromSnapshot && <Action watch={watch} here={here} log={() => setLogging(true)} />}
       {isFlip(watch) && <FlipSteps here={here} />}
       <p className="soft">

@@ -7,7 +7,7 @@ import { ClearanceView } from '../../../ui/instruments/ClearanceView.tsx';
 import { COMPASS } from '../model.ts';
 
 /** Seen from the pole's side; the others from the east. */
-const ACROSS: readonly TapeCode[] = ['footRadius'];
+const ACROSS: readonly TapeCode[] = ['tubeOffset'];
 
 /** The measures the clearance rests on, drawn where the tape is held. */
 export function MeasureTapes({ tube }: { tube: TubeClearance }) {
