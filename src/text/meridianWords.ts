@@ -55,11 +55,17 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
   }
 }
 
-export function meridianReason(
-  s: MeridianSaying,
-  f: Format,
-  about: { target: string | null; transitMs: number; altDeg: number; side: 'N' | 'S'; limitSource: string } | null,
-): string {
+/** `belowMs`: when it crosses below the pole, where the flip is there. */
+type About = {
+  target: string | null;
+  transitMs: number;
+  belowMs: number | null;
+  altDeg: number;
+  side: 'N' | 'S';
+  limitSource: string;
+};
+
+export function meridianReason(s: MeridianSaying, f: Format, about: About | null): string {
   switch (s.code) {
     case 'noTarget':
       return 'Transit, flip and subs follow from it.';
@@ -71,6 +77,8 @@ export function meridianReason(
       return 'During the dark hours it stays under the site’s horizon line, or lower than imaging is good for: both are set in Sites.';
     default:
       if (!about) return '';
+      if (about.belowMs !== null)
+        return `${about.target ?? 'It'} crosses the meridian below the pole at ${f.clock(about.belowMs)}: the weights would stand above the tube.`;
       return `${about.target ?? 'It'} crosses the meridian at ${f.clock(about.transitMs)}, ${f.quantity(about.altDeg, 'angleDeg', 0)} high, ${about.side === 'N' ? 'north' : 'south'} of the zenith. ${about.limitSource}`;
   }
 }

@@ -9,7 +9,8 @@ import {
 import type { FlipState } from '../../core/mount/pose.ts';
 import type { Nearest } from '../../core/math/segments.ts';
 import type { NightAt } from '../../core/night/nightAt.ts';
-import { CLEARANCE_MARGIN_M } from '../../core/night/meridian/meridianLimit.ts';
+import { CLEARANCE_MARGIN_M, HALF_TURN_H } from '../../core/night/meridian/meridianLimit.ts';
+import { atHourAngle } from '../../core/night/meridian/sideWindows.ts';
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../../core/time/utc.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Plan } from '../../core/night/plan/plan.ts';
@@ -135,13 +136,22 @@ export const COMPASS = {
   east: { north: ['south', 'north'], south: ['south', 'north'] },
 } as const;
 
+/** When it crosses the meridian below the pole, where the next flip is the one down there; else null. */
+function crossingBelow({ plan }: NightStatic, transitMs: number): number | null {
+  const flip = plan?.flips.find((f) => !f.done) ?? plan?.flips.at(-1);
+  if (!flip) return null;
+  const halfTurns = Math.round((flip.startMs - transitMs) / atHourAngle(0, HALF_TURN_H));
+  return halfTurns % 2 === 0 ? null : atHourAngle(transitMs, halfTurns * HALF_TURN_H);
+}
+
 /** What the reason speaks of; null without a target. */
 export function aboutOf(night: NightStatic, format: Format) {
   if (!night.targetSky) return null;
   const { transitMs, altDeg, side } = night.targetSky.transit;
   const limited = night.flips && night.plan !== null;
   const target = night.legs.length > 1 ? (night.target?.name ?? null) : null;
-  return { target, transitMs, altDeg, side, limitSource: limited ? limitWords(night.limit, format) : '' };
+  const belowMs = crossingBelow(night, transitMs);
+  return { target, transitMs, belowMs, altDeg, side, limitSource: limited ? limitWords(night.limit, format) : '' };
 }
 
 /** Between two flips the tube may have to wait, free on neither side: from the last sub's end to the flip. Null where it goes

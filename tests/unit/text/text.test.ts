@@ -106,6 +106,7 @@ describe('words', () => {
     const about = {
       target: null,
       transitMs: t,
+      belowMs: null,
       altDeg: 74,
       side: 'N' as const,
       limitSource: 'The mount’s limit stands 45 min past it.',
@@ -114,6 +115,10 @@ describe('words', () => {
       expect(plain(meridianSentence(s, metric)), s.code).to.match(/^[A-Z].*\.$/);
       expect(meridianReason(s, metric, about), s.code).to.match(/^[A-Z].*\.$/);
     }
+    const below = { ...about, target: 'IC 1396', belowMs: t };
+    expect(meridianReason({ code: 'flip', flipMs: t, subNumber: 71 }, metric, below)).to.match(
+      /^IC 1396 crosses the meridian below the pole at \d\d:\d\d: /,
+    );
     expect(plain(meridianSentence({ code: 'flip', flipMs: t, subNumber: 71 }, metric))).to.equal(
       'Flip at 21:09, after sub 71.',
     );
