@@ -1,13 +1,13 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Missing } from '../core/night/ledger/ledger.ts';
-import { ASSEMBLY_LIST, HAND_STEPS, type AssemblyStep, type BenchStep } from '../core/rig/assembly.ts';
+import { HAND_STEPS, type AssemblyStep, type BenchStep } from '../core/rig/assembly.ts';
 import { missingWords } from '../text/ledgerWords.ts';
 import { ASSEMBLY_WORDS } from '../text/packingWords.ts';
 import { CheckRow } from '../ui/CheckRow.tsx';
 import { StateMark } from '../ui/StateMark.tsx';
 import { useNight } from './session.ts';
-import { useRecord } from './useRecord.ts';
+import { useWorkTick } from './useWorkTick.ts';
 
 /** Where a step is done that is recorded on a bench. */
 const PLACES: Record<BenchStep, string> = {
@@ -22,16 +22,6 @@ const PLACES: Record<BenchStep, string> = {
 };
 
 const isHand = (step: AssemblyStep): boolean => (HAND_STEPS as readonly string[]).includes(step);
-
-/** A tick of the night's work. */
-export function useWorkTick(): (step: AssemblyStep, done: boolean) => void {
-  const { records } = useNight();
-  const record = useRecord();
-  return (step, done) => {
-    const values = { listId: ASSEMBLY_LIST, itemId: step, done };
-    void record({ step: 'payload', subject: { type: 'night', id: records.night.id }, kind: 'check', values }, null);
-  };
-}
 
 /** A line that leads to the bench where it is done. */
 export function StepLink({ to, done, children }: { to: string; done: boolean; children: ReactNode }) {

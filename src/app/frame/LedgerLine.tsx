@@ -9,7 +9,7 @@ import type { Held } from '../../core/night/ledger/movements.ts';
 import { STEPS } from '../../core/records/reading.ts';
 import type { HandStep } from '../../core/rig/assembly.ts';
 import { useNight, useShared } from '../../session/session.ts';
-import { useWorkTick } from '../../session/WorkStep.tsx';
+import { useWorkTick } from '../../session/useWorkTick.ts';
 import { lostWords, missingWords, WON_BACK } from '../../text/ledgerWords.ts';
 
 /** What is won back by hand is said here, where it is missed. */

@@ -1,6 +1,5 @@
 /** The night as a ribbon: darkness bands, altitudes of target and moon, sub blocks, the flip. All static paths; the
  *  cursor is drawn by its own component. */
-import { line } from 'd3';
 import { memo } from 'react';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Flip } from '../../core/night/plan/plan.ts';
@@ -8,6 +7,7 @@ import { phaseAt, type SkyPhase } from '../../core/night/nightAt.ts';
 import type { AltitudeTrack } from '../../core/night/skyOfNight.ts';
 import { MS_PER_HOUR } from '../../core/time/utc.ts';
 import type { Format } from '../../text/format.ts';
+import { polyline } from '../charts/polyline.ts';
 import { hourMarks } from '../charts/hourMarks.ts';
 import { straightScale, type StraightScale } from '../charts/straightScale.ts';
 
@@ -52,7 +52,7 @@ function ribbonHours(night: NightStatic, format: Format, width: number): { timeM
 function trackPath(track: AltitudeTrack, x: StraightScale, height: number): string {
   const y = straightScale([0, 90], [height - 16, STRIP + 6]);
   const points = track.altDeg.map((alt, i): [number, number] => [x(track.fromMs + i * track.stepMs), y(alt)]);
-  return line().defined(([, py]) => py < height + 40)(points) ?? '';
+  return polyline(points, (py) => py < height + 40);
 }
 
 function Subs({ night, x, height }: { night: NightStatic; x: StraightScale; height: number }) {
