@@ -40,6 +40,7 @@ export const plans: fc.Arbitrary<PlanInput> = fc.record({
   standsOn: fc.constant(null),
   flipMinutes: finite(1, 20),
   refocus: fc.option(fc.record({ everyMin: finite(5, 120), minutes: finite(1, 6) })),
+  dither: fc.option(fc.record({ everySubs: fc.integer({ min: 1, max: 5 }), seconds: finite(2, 30) })),
   strategy: fc.constantFrom<FlipStrategy>(
     'endOfCrossingSub',
     'asLateAsAllowed',

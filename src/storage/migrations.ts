@@ -126,4 +126,6 @@ export const MIGRATIONS: readonly Migration[] = [
     stores: {},
     upgrade: (transaction) => rewriteParts(transaction, withRoomyDemo),
   },
+  // New events and ways about the meridian: older pages only must not write over them.
+  { version: 10, stores: {} },
 ];

@@ -146,3 +146,7 @@ export const LIMITS = {
     fittingLimitH: 'A screw of the bracket or the ball head, as it is turned tonight.',
   },
 } as const;
+
+/** Of a mount that never flips: how far it turns about the meridian. */
+export const travelWords = ([fromH, toH]: readonly [number, number], f: Format): string =>
+  `It turns from ${f.hours(fromH)} to ${f.hours(toH)} hours about the meridian, and stops there.`;

@@ -9,7 +9,7 @@ export type MeridianSaying =
   | { code: 'notUpInDark'; target: string }
   | { code: 'byEye'; target: string; transitMs: number }
   | { code: 'noFlipMount'; target: string; transitMs: number }
-  | { code: 'noTimeLeft' | 'paused' | 'stopped'; target: string }
+  | { code: 'noTimeLeft' | 'outOfTravel' | 'paused' | 'stopped'; target: string }
   | { code: 'flip'; flipMs: number; subNumber: number }
   | { code: 'flipDone'; flipMs: number }
   | { code: 'stopAtLimit'; limitMs: number }
@@ -31,6 +31,8 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
       return `Look at **${s.target}** about **${f.clock(s.transitMs)}**: then it stands highest.`;
     case 'noTimeLeft':
       return `**No time is left for ${s.target}**: give the target before it a number of subs, or this one a start.`;
+    case 'outOfTravel':
+      return `**${s.target} lies outside this mount’s travel** while it is dark. Choose another target.`;
     case 'paused':
       return `**${s.target} is paused.** Go on from the Watch bench.`;
     case 'stopped':

@@ -82,7 +82,7 @@ test('from pack to logbook through every station by keyboard alone', async ({ pa
   await leaveField(page);
 
   await page.locator('body').press('9');
-  await expect(sentence(page)).toContainText('Sub 19 of');
+  await expect(sentence(page)).toContainText('Sub 18 of');
   await page.getByRole('button', { name: 'Log a reading' }).press('Enter');
   await page.getByRole('dialog').getByLabel('What').selectOption('Seeing');
   await type(page, 'Star width at half height', '2.2');

@@ -14,7 +14,7 @@ import { atHourAngle } from '../../core/night/meridian/sideWindows.ts';
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../../core/time/utc.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Plan } from '../../core/night/plan/plan.ts';
-import { limitWords } from '../../text/clearanceWords.ts';
+import { limitWords, travelWords } from '../../text/clearanceWords.ts';
 import type { Format } from '../../text/format.ts';
 import type { MeridianSaying } from '../../text/meridianWords.ts';
 
@@ -47,17 +47,22 @@ function planSaying(plan: Plan, transitMs: number, endMs: number): MeridianSayin
   return { code: transitMs >= endMs ? 'transitAfter' : 'limitAfterEnd', transitMs };
 }
 
+/** Why no sub is laid though it is dark and the target stands well; null where some are. */
+function notLaid({ plan, state, numbers, legIndex }: NightStatic, target: string): MeridianSaying | null {
+  if (plan === null) return { code: legIndex === 0 && numbers.mount?.travelH ? 'outOfTravel' : 'noTimeLeft', target };
+  return state === 'paused' || state === 'stopped' ? { code: state, target } : null;
+}
+
 function sayingOf(night: NightStatic): MeridianSaying {
   const { target, targetSky, dark, usable, plan, sky, records } = night;
   if (!target || !targetSky) return { code: 'noTarget' };
   const { neverRises, altDeg, transitMs } = targetSky.transit;
   if (neverRises) return { code: 'neverRises', target: target.name, altDeg, latDeg: records.site.latDeg };
   if (!dark) return { code: 'noDarkness', darkness: records.night.darkness, sunLowestDeg: sky.events.sunLowestDeg };
-  if (usable && night.numbers.eyepiece) return { code: 'byEye', target: target.name, transitMs };
   if (!usable) return { code: 'notUpInDark', target: target.name };
-  if (!plan) return { code: 'noTimeLeft', target: target.name };
-  if (night.state === 'paused') return { code: 'paused', target: target.name };
-  if (night.state === 'stopped') return { code: 'stopped', target: target.name };
+  if (night.numbers.eyepiece) return { code: 'byEye', target: target.name, transitMs };
+  const none = notLaid(night, target.name);
+  if (none || !plan) return none ?? { code: 'noTarget' };
   if (!night.flips) return { code: 'noFlipMount', target: target.name, transitMs };
   return planSaying(plan, transitMs, usable.toMs);
 }
@@ -151,7 +156,9 @@ export function aboutOf(night: NightStatic, format: Format) {
   const limited = night.flips && night.plan !== null;
   const target = night.legs.length > 1 ? (night.target?.name ?? null) : null;
   const belowMs = crossingBelow(night, transitMs);
-  return { target, transitMs, belowMs, altDeg, side, limitSource: limited ? limitWords(night.limit, format) : '' };
+  const travelH = night.flips ? null : (night.numbers.mount?.travelH ?? null);
+  const limitSource = limited ? limitWords(night.limit, format) : travelH ? travelWords(travelH, format) : '';
+  return { target, transitMs, belowMs, altDeg, side, limitSource };
 }
 
 /** Between two flips the tube may have to wait, free on neither side: from the last sub's end to the flip. Null where it goes

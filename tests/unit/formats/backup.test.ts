@@ -142,9 +142,9 @@ describe('the backup file', () => {
     ['a list instead of an object', () => '[1, 2]', 'otherProgram', /not a Tidy Owl backup/],
     [
       'a newer version',
-      (t) => t.replace(`"version":${BACKUP_VERSION}`, '"version":9'),
+      (t) => t.replace(`"version":${BACKUP_VERSION}`, `"version":${BACKUP_VERSION + 1}`),
       'newerVersion',
-      new RegExp(`version 9, this one reads ${BACKUP_VERSION}`),
+      new RegExp(`version ${BACKUP_VERSION + 1}, this one reads ${BACKUP_VERSION}`),
     ],
     [
       'a frame without its time',

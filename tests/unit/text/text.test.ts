@@ -92,6 +92,7 @@ describe('words', () => {
       { code: 'notUpInDark', target: 'M 33' },
       { code: 'noFlipMount', target: 'M 33', transitMs: t },
       { code: 'noTimeLeft', target: 'M 33' },
+      { code: 'outOfTravel', target: 'M 33' },
       { code: 'paused', target: 'M 33' },
       { code: 'stopped', target: 'M 33' },
       { code: 'flipDone', flipMs: t },

@@ -13,8 +13,8 @@ export type ExposureGroup = {
   side: MountSide;
 };
 
-/** Subs that follow each other by more than this beyond the pause are two groups. */
-const SLACK_MS = 1;
+/** Subs that follow each other by more than this beyond the pause are two groups: what a dither takes is no break. */
+const SLACK_MS = 30_000;
 
 /** In order of time; broken by flips, refocus breaks and targets. */
 export function exposureGroups({ legs }: Pick<NightStatic, 'legs'>): ExposureGroup[] {

@@ -1,14 +1,15 @@
 /** The targets of a night one after the other: each with its sky, its limits before the mount and its subs. */
 import { judgeSteadiness } from '../../mount/steadiness.ts';
 import type { PlanEntry } from '../../records/night.ts';
+import type { MountPart } from '../../records/part.ts';
 import type { Target } from '../../records/site.ts';
 import { mountFlips, type RigNumbers } from '../../rig/rigNumbers.ts';
 import type { Span } from '../../time/span.ts';
 import { MS_PER_MINUTE } from '../../time/utc.ts';
 import { ASSUMED } from '../../verdict/assumptions.ts';
 import type { Learned } from '../learned.ts';
-import { meridianLimit, ownLimits, tubeClearance, type MeridianLimit } from '../meridian/meridianLimit.ts';
-import { sideWindows } from '../meridian/sideWindows.ts';
+import { HALF_TURN_H, meridianLimit, ownLimits, tubeClearance, type MeridianLimit } from '../meridian/meridianLimit.ts';
+import { atHourAngle, sideWindows } from '../meridian/sideWindows.ts';
 import type { NightRecords } from '../nightRecords.ts';
 import { targetNight, type SiteNight, type TargetNight } from '../skyOfNight.ts';
 import { intersect, longest, lowestImagingAltDeg, upSpans } from './darkness.ts';
@@ -17,6 +18,8 @@ import type { Plan, PlanInput } from './plan.ts';
 
 /** A refocus by star widths at five places; the flip has its own. */
 const REFOCUS_MINUTES = 3;
+/** Until guiding is quiet again. */
+const DITHER_S = 10;
 
 export type Leg = {
   entry: PlanEntry | null;
@@ -61,8 +64,19 @@ export function flipMinutesOf({ flipMinutes, steadiness }: Learned, { train }: R
 
 type Sky = Pick<Leg, 'target' | 'targetSky' | 'up' | 'usable'> & { spans: Span[] };
 
+/** Of a mount that never flips, what lies within its travel; of others all. */
+function withinTravel(spans: readonly Span[], mount: MountPart | null, transitMs: number): Span[] {
+  const travelH = mountFlips(mount) ? null : (mount?.travelH ?? null);
+  if (travelH === null) return [...spans];
+  const [fromH, toH] = travelH;
+  return [-1, 0, 1].flatMap((turn) => {
+    const at = (haH: number): number => atHourAngle(transitMs, haH + 2 * HALF_TURN_H * turn);
+    return intersect(spans, { fromMs: at(fromH), toMs: at(toH) });
+  });
+}
+
 /** The target of an entry, its sky and when it can be used. */
-function skyOf({ records, sky, dark }: LegsOfNight, entry: PlanEntry | null): Sky {
+function skyOf({ records, sky, dark, numbers }: LegsOfNight, entry: PlanEntry | null): Sky {
   const { site } = records;
   const target = records.targets.find((t) => t.id === entry?.targetId) ?? null;
   const targetSky = target ? targetNight(site, target, sky) : null;
@@ -70,7 +84,8 @@ function skyOf({ records, sky, dark }: LegsOfNight, entry: PlanEntry | null): Sk
   const above = (lowestDeg?: number): Span[] =>
     targetSky ? upSpans(site, targetSky.ofDate, startMs, endMs, lowestDeg) : [];
   const spans = dark ? intersect(above(lowestImagingAltDeg(site)), dark) : [];
-  return { target, targetSky, up: above(), usable: longest(spans), spans };
+  const reached = targetSky ? withinTravel(spans, numbers.mount, targetSky.transit.transitMs) : [];
+  return { target, targetSky, up: above(), usable: longest(spans), spans: reached };
 }
 
 /** Between the end of what came before and the start that a later target is given. */
@@ -104,6 +119,7 @@ function inputOf(
     standsOn: null,
     flipMinutes: flipMinutesOf(learned, numbers),
     refocus: entry.refocusEveryMin === null ? null : { everyMin: entry.refocusEveryMin, minutes: REFOCUS_MINUTES },
+    dither: entry.ditherEvery === 0 ? null : { everySubs: entry.ditherEvery, seconds: DITHER_S },
     strategy: entry.strategy,
   };
 }

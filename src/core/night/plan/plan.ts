@@ -1,7 +1,7 @@
 /** Sub-exposures around meridian flips: no sub runs while the tube may not stand on its side of the mount. */
 import { requirePositive } from '../../result.ts';
 import { MS_PER_MINUTE } from '../../time/utc.ts';
-import { focusBreaks, subStartMs, subsThatFit, type Cadence } from './stretch.ts';
+import { refocusBreaks, roundOf, subStartMs, subsThatFit, type Cadence } from './stretch.ts';
 
 export type FlipStrategy = 'endOfCrossingSub' | 'asLateAsAllowed' | 'asSoonAsAllowed' | 'stopAtLimit' | 'startAfter';
 export type MountSide = 'before' | 'after';
@@ -30,6 +30,8 @@ export type PlanInput = {
   flipMinutes: number;
   /** Null = focus is left alone. A flip has its own. */
   refocus: { everyMin: number; minutes: number } | null;
+  /** A small step of the frame after every so many subs, and how long guiding is unquiet after it; null = none. */
+  dither: { everySubs: number; seconds: number } | null;
   strategy: FlipStrategy;
 };
 
@@ -50,14 +52,18 @@ export type Plan = {
 
 const NOTHING: Plan = { subs: [], flips: [], refocus: [], limitMs: null, stopsAtLimit: false, integrationS: 0 };
 
-function cadenceOf({ subS, gapS, refocus, flipMinutes }: PlanInput): Cadence {
+function cadenceOf({ subS, gapS, refocus, dither, flipMinutes }: PlanInput): Cadence {
   const stepMs = (subS + gapS) * 1000;
+  // A flip refocuses and settles among other things: it never takes less than these.
+  const within = (ms: number): number => Math.min(ms, (flipMinutes * MS_PER_MINUTE) / 2);
   return {
     subMs: subS * 1000,
     stepMs,
-    subsPerFocus: refocus ? Math.max(1, Math.round((refocus.everyMin * MS_PER_MINUTE) / stepMs)) : Infinity,
-    // A flip refocuses among other things: it never takes less.
-    focusMs: refocus ? Math.min(refocus.minutes, flipMinutes) * MS_PER_MINUTE : 0,
+    refocus: refocus && {
+      every: Math.max(1, Math.round((refocus.everyMin * MS_PER_MINUTE) / stepMs)),
+      ms: within(refocus.minutes * MS_PER_MINUTE),
+    },
+    dither: dither && { every: dither.everySubs, ms: within(dither.seconds * 1000) },
   };
 }
 
@@ -108,11 +114,11 @@ function wantedHere({ input, cadence }: Laying, window: SideWindow, next: SideWi
 /** More of them are not tried. */
 const MOST_TRIED = 240;
 
-/** The wanted count first; then those of one round of refocusing before it, of which one may save a break, and none: then the
+/** The wanted count first; then those of one round of breaks before it, of which one may save a break, and none: then the
  *  tube starts on the other side. So a wider limit never costs light. */
-function countsToTry({ cadence: { subsPerFocus } }: Laying, wanted: number): number[] {
+function countsToTry({ cadence }: Laying, wanted: number): number[] {
   if (wanted === 0) return [0];
-  const round = Number.isFinite(subsPerFocus) ? Math.min(subsPerFocus, wanted - 1, MOST_TRIED) : 0;
+  const round = Math.min(roundOf(cadence) - 1, wanted - 1, MOST_TRIED);
   return [wanted, ...Array.from({ length: round }, (_, i) => wanted - 1 - i), 0];
 }
 
@@ -177,7 +183,7 @@ export function planSubs(input: PlanInput): Plan {
   return {
     subs: stretches.flatMap((stretch) => subsOf(laying.cadence, stretch)),
     flips,
-    refocus: stretches.flatMap(({ fromMs, count }) => focusBreaks(laying.cadence, fromMs, count)),
+    refocus: stretches.flatMap(({ fromMs, count }) => refocusBreaks(laying.cadence, fromMs, count)),
     limitMs: flips[0]?.latestMs ?? (toMs < input.endMs ? toMs : null),
     stopsAtLimit: taken < most && toMs < input.endMs,
     integrationS: taken * input.subS,

@@ -1,42 +1,49 @@
-/** Subs that follow each other on one side of the mount, with a break to refocus after every so many. */
+/** Subs that follow each other on one side of the mount, with breaks after every so many: to refocus, to dither. */
+export type Break = { every: number; ms: number };
 export type Cadence = {
   subMs: number;
   /** From a sub's start to the next one's. */
   stepMs: number;
-  /** Subs between two refocus breaks; Infinity = none. */
-  subsPerFocus: number;
-  /** What a refocus adds to the pause. */
-  focusMs: number;
+  /** What is added to the pause after every so many subs. */
+  refocus: Break | null;
+  dither: Break | null;
 };
 
-/** How many subs fit between two moments, the first starting at once: none needs its pause behind it. */
-export function subsThatFit(
-  { subMs, stepMs, subsPerFocus, focusMs }: Cadence,
-  fromMs: number,
-  toMs: number,
-  most = Number.POSITIVE_INFINITY,
-): number {
-  const spareMs = toMs - fromMs - subMs;
-  if (!(spareMs >= 0) || most < 1) return 0;
-  if (!Number.isFinite(subsPerFocus)) return Math.min(most, 1 + Math.floor(spareMs / stepMs));
-  const periodMs = subsPerFocus * stepMs + focusMs;
-  const periods = Math.floor(spareMs / periodMs);
-  const inLast = Math.min(subsPerFocus - 1, Math.floor((spareMs - periods * periodMs) / stepMs));
-  return Math.min(most, 1 + periods * subsPerFocus + inLast);
-}
+const breaksBefore = (one: Break | null, index: number): number =>
+  one === null ? 0 : Math.floor(index / one.every) * one.ms;
 
 /** When the sub of an index starts, from 0 on. */
-export function subStartMs({ stepMs, subsPerFocus, focusMs }: Cadence, fromMs: number, index: number): number {
-  const breaks = Number.isFinite(subsPerFocus) ? Math.floor(index / subsPerFocus) : 0;
-  return fromMs + index * stepMs + breaks * focusMs;
+export function subStartMs({ stepMs, refocus, dither }: Cadence, fromMs: number, index: number): number {
+  return fromMs + index * stepMs + breaksBefore(refocus, index) + breaksBefore(dither, index);
 }
 
-/** The breaks among the first so many subs. */
-export function focusBreaks(cadence: Cadence, fromMs: number, count: number): { startMs: number; endMs: number }[] {
-  const { subsPerFocus, subMs } = cadence;
-  if (!Number.isFinite(subsPerFocus) || count < 1) return [];
-  return Array.from({ length: Math.floor((count - 1) / subsPerFocus) }, (_, i) => {
-    const next = (i + 1) * subsPerFocus;
+/** How many subs fit between two moments, the first starting at once: none needs its pause behind it. */
+export function subsThatFit(cadence: Cadence, fromMs: number, toMs: number, most = Number.POSITIVE_INFINITY): number {
+  const spareMs = toMs - fromMs - cadence.subMs;
+  if (!(spareMs >= 0) || most < 1) return 0;
+  // The last index whose start leaves room; without breaks as many as the steps allow.
+  let [low, high] = [0, Math.floor(spareMs / cadence.stepMs)];
+  while (low < high) {
+    const middle = Math.ceil((low + high) / 2);
+    if (subStartMs(cadence, 0, middle) <= spareMs) low = middle;
+    else high = middle - 1;
+  }
+  return Math.min(most, low + 1);
+}
+
+/** The refocus breaks among the first so many subs. */
+export function refocusBreaks(cadence: Cadence, fromMs: number, count: number): { startMs: number; endMs: number }[] {
+  const { refocus, subMs } = cadence;
+  if (refocus === null || count < 1) return [];
+  return Array.from({ length: Math.floor((count - 1) / refocus.every) }, (_, i) => {
+    const next = (i + 1) * refocus.every;
     return { startMs: subStartMs(cadence, fromMs, next - 1) + subMs, endMs: subStartMs(cadence, fromMs, next) };
   });
+}
+
+/** After so many subs all breaks fall as they did before. */
+export function roundOf({ refocus, dither }: Cadence): number {
+  const [a, b] = [refocus?.every ?? 1, dither?.every ?? 1];
+  const common = (x: number, y: number): number => (y === 0 ? x : common(y, x % y));
+  return (a * b) / common(a, b);
 }

@@ -15,19 +15,23 @@ import { formResolver } from '../../../ui/form/formResolver.ts';
 import { QuantityField, SelectField, TextField } from '../../../ui/form/Fields.tsx';
 
 const formSchema = planEntrySchema
-  .pick({ subS: true, gapS: true, count: true, refocusEveryMin: true, limitH: true, strategy: true })
+  .pick({ subS: true, gapS: true, count: true, refocusEveryMin: true, ditherEvery: true, limitH: true, strategy: true })
   .extend({
     start: z.string().refine((t) => t.trim() === '' || readClock(t) !== null, PLAN_START.wrong),
   });
 type PlanFields = z.infer<typeof formSchema>;
 
 const fieldsOf = (entry: PlanEntry | null, f: Format): PlanFields => {
-  const { subS, gapS, count, startUtc, refocusEveryMin, limitH, strategy } = entry ?? { ...PLAIN_PLAN, subS: 60 };
+  const { subS, gapS, count, startUtc, refocusEveryMin, ditherEvery, limitH, strategy } = entry ?? {
+    ...PLAIN_PLAN,
+    subS: 60,
+  };
   return {
     subS,
     gapS,
     count,
     refocusEveryMin,
+    ditherEvery,
     limitH,
     strategy,
     start: startUtc === null ? '' : f.clock(fromUtcText(startUtc)),
@@ -75,6 +79,13 @@ export function PlanForm() {
             kind="minutes"
             system={format.system}
             hint="Empty = focus is left alone."
+          />
+          <QuantityField
+            name="ditherEvery"
+            label="Dither after"
+            kind="count"
+            system={format.system}
+            hint="Subs; 0 = never. Each takes about 10 s."
           />
           {night.flips && (
             <QuantityField

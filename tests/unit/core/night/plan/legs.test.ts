@@ -16,7 +16,7 @@ import type { Reading } from '../../../../../src/core/records/reading.ts';
 import { separationDeg } from '../../../../../src/core/sky/horizontal.ts';
 import { moonOfDate } from '../../../../../src/core/sky/ephemeris.ts';
 import { toUtcText } from '../../../../../src/core/time/utc.ts';
-import { night } from '../../../../support/nights.ts';
+import { changed, night } from '../../../../support/nights.ts';
 import { event, NOW, parts, reading, world } from '../../../../support/records.ts';
 
 const MIN = 60_000;
@@ -91,6 +91,13 @@ describe('targets in sequence', () => {
     expect(nightEventList(focused).filter((e) => e.code === 'refocus').length).to.be.within(6, 9);
   });
 
+  it('a dither takes its seconds and breaks no group', () => {
+    const dithered = sequence([{ ditherEvery: 3, count: 30 }]);
+    expect(exposureGroups(dithered).map((g) => g.count)).to.deep.equal([30]);
+    const [from, to] = spanOf(dithered.legs[0]!);
+    expect((to - from) / 1000).to.be.closeTo(30 * 125 - 5 + 9 * 10, 1e-3);
+  });
+
   it('groups to key in break at flips, refocus and targets, and know their room on a card', () => {
     const groups = exposureGroups(three);
     expect(groups.reduce((n, g) => n + g.count, 0) * 120).to.equal(lightOf(three.legs));
@@ -99,6 +106,23 @@ describe('targets in sequence', () => {
     const focused = sequence([{ refocusEveryMin: 60, count: 60 }]);
     expect(exposureGroups(focused).map((g) => g.count)).to.deep.equal([29, 29, 2]);
     expect(cardGb(240, { widthPx: 6248, heightPx: 4176 })).to.be.closeTo(12.52, 0.01);
+  });
+});
+
+describe('a mount that never flips', () => {
+  const still = (travelH: [number, number] | null) =>
+    night({ parts: changed('demo-heron-mount', { mountKind: 'forkOnWedge', travelH }) });
+
+  it('is planned within its travel about the meridian, and not at all where that lies in the light', () => {
+    const free = still(null);
+    const { transitMs } = free.targetSky!.transit;
+    const short = still([-1, 2]);
+    const [first, last] = [short.plan!.subs[0]!, short.plan!.subs.at(-1)!];
+    const haH = (ms: number) => (ms - transitMs) / 3_600_000 / 0.9972695663;
+    expect([haH(first.startMs), haH(last.endMs)].map((h) => Math.round(h * 10) / 10)).to.deep.equal([-1, 2]);
+    expect(free.plan!.subs.length).to.be.greaterThan(short.plan!.subs.length);
+    expect([short.plan!.flips, short.usable]).to.deep.equal([[], free.usable]);
+    expect(still([-6, -5]).plan).to.equal(null);
   });
 });
 

@@ -30,6 +30,7 @@ const base: PlanInput = {
   standsOn: null,
   flipMinutes: 8,
   refocus: null,
+  dither: null,
   strategy: 'endOfCrossingSub',
 };
 const before = (input: PlanInput) => planSubs(input).subs.filter((s) => s.side === 'before');
@@ -146,22 +147,31 @@ describe('subs around the flip', () => {
     expect(next.startMs - flip!.endMs).to.equal(30 * MIN);
   });
 
+  const breaks = (most: number) =>
+    fc.record({ every: fc.integer({ min: 1, max: most }), ms: fc.integer({ min: 0, max: 300 }) });
+
+  it('dithers after so many subs', () => {
+    const { subs } = planSubs({ ...base, windows: null, gapS: 0, dither: { everySubs: 3, seconds: 10 }, count: 7 });
+    expect(subs.map((s) => s.startMs / 1000)).to.deep.equal([0, 120, 240, 370, 490, 610, 740]);
+  });
+
   it('how many fit is what laying them one by one finds', () => {
     holds(
       fc.property(
         fc.record({
           subMs: fc.integer({ min: 1, max: 900 }),
           gapMs: fc.integer({ min: 0, max: 60 }),
-          subsPerFocus: fc.integer({ min: 1, max: 20 }),
-          focusMs: fc.integer({ min: 0, max: 300 }),
+          refocus: fc.option(breaks(20)),
+          dither: fc.option(breaks(5)),
         }),
         fc.integer({ min: 0, max: 20_000 }),
-        ({ subMs, gapMs, subsPerFocus, focusMs }, toMs) => {
-          const cadence: Cadence = { subMs, stepMs: subMs + gapMs, subsPerFocus, focusMs };
+        ({ subMs, gapMs, refocus, dither }, toMs) => {
+          const cadence: Cadence = { subMs, stepMs: subMs + gapMs, refocus, dither };
+          const after = (one: Cadence['dither'], n: number) => (one && n % one.every === 0 ? one.ms : 0);
           let [count, startMs] = [0, 0];
           while (startMs + subMs <= toMs) {
             count += 1;
-            startMs += subMs + gapMs + (count % subsPerFocus === 0 ? focusMs : 0);
+            startMs += subMs + gapMs + after(refocus, count) + after(dither, count);
           }
           expect(subsThatFit(cadence, 0, toMs)).to.equal(count);
         },
