@@ -1,5 +1,6 @@
 /** Every topic that `compute` answers, by the name of its case file. */
 import { clearance } from './clearance.ts';
+import { backfocus } from './backfocus.ts';
 import { balance } from './balance.ts';
 import { knobs } from './knobs.ts';
 import { level } from './level.ts';
@@ -27,6 +28,7 @@ export const topics: Record<string, Adapter> = {
   budget,
   optics,
   moonlight: moonlightTopic,
+  backfocus,
 };
 
 function answer(adapter: Adapter, one: Json | undefined): JsonObject {

@@ -188,9 +188,26 @@ const moonlight: TopicCheck = (c) => {
   c.near('brighteningMag', share('brighteningMag', 0.001));
 };
 
+/** Lengths to two thousandths of a millimetre, everything else exactly; what a case does not tell is not asked. */
+const backfocus: TopicCheck = (c) => {
+  for (const key of ['glassAllowanceMm', 'neededMechanicalMm', 'neededFromPiecesMm']) c.near(key, 0.002);
+  if (c.has('stacksThatScrewTogether')) c.exact('stacksThatScrewTogether');
+  c.exact('withinTolerance');
+  if (c.has('best'))
+    compareTree(c, { best: c.expected['best'] ?? null }, { best: c.actual['best'] ?? null }, () => 0.002);
+  if (c.has('purchase'))
+    compareTree(
+      c,
+      { purchase: c.expected['purchase'] ?? null },
+      { purchase: c.actual['purchase'] ?? null },
+      () => 0.002,
+    );
+};
+
 export const topicChecks: Record<string, TopicCheck> = {
   clearance: clearanceChecks,
   moonlight,
+  backfocus,
   'pole-stars': poleStars,
   altaz,
   transits,

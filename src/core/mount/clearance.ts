@@ -47,6 +47,9 @@ export type Clearance = {
   barClosest: Closest;
 };
 
+type Around = Standing & { ball: Ball };
+const around = (standing: readonly Standing[]): Around[] => standing.map((s) => ({ ...s, ball: ballOf(s.capsule) }));
+
 export type Standing = { obstacle: Exclude<Obstacle, 'ground'>; capsule: Capsule };
 export type Moving = { piece: Mover; capsule: Capsule };
 
@@ -109,13 +112,29 @@ type Gap = { gapM: number; closest: Closest };
 
 const groundM = ({ from, to, radiusM }: Capsule): number => Math.min(from[2], to[2]) - radiusM;
 
-function smallestGap(moving: readonly Moving[], standing: readonly Standing[]): Gap {
+/** The ball about a capsule's middle: two are no nearer than their balls. */
+type Ball = { x: number; y: number; z: number; radiusM: number };
+
+function ballOf({ from, to, radiusM }: Capsule): Ball {
+  const [x, y, z] = [(from[0] + to[0]) / 2, (from[1] + to[1]) / 2, (from[2] + to[2]) / 2];
+  return { x, y, z, radiusM: radiusM + Math.hypot(to[0] - from[0], to[1] - from[1], to[2] - from[2]) / 2 };
+}
+
+/** True when two balls are farther apart than a gap: no need to look closer. */
+function isFarther(a: Ball, b: Ball, gapM: number): boolean {
+  const [dx, dy, dz, reachM] = [a.x - b.x, a.y - b.y, a.z - b.z, a.radiusM + b.radiusM + gapM];
+  return reachM < 0 || dx * dx + dy * dy + dz * dz > reachM * reachM;
+}
+
+function smallestGap(moving: readonly Moving[], standing: readonly Around[]): Gap {
   let gapM = Number.POSITIVE_INFINITY;
   let [piece, obstacle]: [Mover, Obstacle] = ['tube', 'ground'];
   for (const { piece: mover, capsule } of moving) {
     const groundGapM = groundM(capsule);
     if (groundGapM < gapM) [gapM, piece, obstacle] = [groundGapM, mover, 'ground'];
+    const ball = ballOf(capsule);
     for (const stand of standing) {
+      if (isFarther(ball, stand.ball, gapM)) continue;
       const betweenM = distanceBetween(capsule, stand.capsule) - capsule.radiusM - stand.capsule.radiusM;
       if (betweenM < gapM) [gapM, piece, obstacle] = [betweenM, mover, stand.obstacle];
     }
@@ -125,7 +144,7 @@ function smallestGap(moving: readonly Moving[], standing: readonly Standing[]): 
 
 /** Of tube and camera alone, for searches: at many poses. */
 export function tubeGapOf(g: ClearanceGeometry, latDeg: number): (at: SkyPose) => number {
-  const standing = standingCapsules(g, latDeg);
+  const standing = around(standingCapsules(g, latDeg));
   return (at) => {
     const [tube, camera] = movingCapsules(g, latDeg, at);
     return smallestGap([tube, camera], standing).gapM;
@@ -136,7 +155,7 @@ export function tubeGapOf(g: ClearanceGeometry, latDeg: number): (at: SkyPose) =
  *  @throws RangeError for a pivot on the ground. */
 export function clearanceOf(g: ClearanceGeometry, latDeg: number): (at: SkyPose) => Clearance {
   requirePositive('pivotHeightM', g.pivotHeightM);
-  const standing = standingCapsules(g, latDeg);
+  const standing = around(standingCapsules(g, latDeg));
   return (at) => {
     const [tube, camera, bar] = movingCapsules(g, latDeg, at);
     const ota = smallestGap([tube, camera], standing);

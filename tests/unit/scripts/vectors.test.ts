@@ -26,6 +26,7 @@ const EXPECTED: Record<string, { file: string; cases: number; disputed?: number[
   knobs: { file: 'mechanics/knobs.json', cases: 22 },
   tripod: { file: 'mechanics/tripod.json', cases: 22 },
   power: { file: 'mechanics/power.json', cases: 21 },
+  backfocus: { file: 'mechanics/backfocus.json', cases: 26 },
   clearance: { file: 'mechanics/clearance.json', cases: 45 },
 };
 
