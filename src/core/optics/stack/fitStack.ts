@@ -38,14 +38,39 @@ const rank = (a: Candidate, b: Candidate): number =>
   a.shims.shimsMm.length - b.shims.shimsMm.length ||
   compareIds(a.ids, b.ids);
 
-/** What a search goes on with. */
+/** What a search goes on with: adapters first, since they alone decide whether the threads meet, then rings. */
 type Search = {
   input: FitInput;
+  ways: readonly Way[];
+  adapters: number;
+  sums: Sums;
   shims: readonly ShimSet[];
   mostShimMm: number;
   best: Candidate[];
-  steps: number;
+  /** For this number of pieces. */
+  stepsLeft: number;
 };
+
+/** Sums of the shortest and of the longest so many copies, of the pieces from an index on. */
+type Sums = { least: number[][]; most: number[][] };
+
+function sumsOf(ways: readonly Way[], mostPieces: number): Sums {
+  const running = (lengths: readonly number[]): number[] => {
+    const sums = [0];
+    for (const mm of lengths.slice(0, mostPieces)) sums.push((sums.at(-1) ?? 0) + mm);
+    return sums;
+  };
+  const from = ways.map((_, i) =>
+    ways
+      .slice(i)
+      .flatMap(({ piece }) => Array<number>(piece.count).fill(piece.lengthMm))
+      .sort((a, b) => a - b),
+  );
+  return {
+    least: [...from.map((lengths) => running(lengths)), [0]],
+    most: [...from.map((lengths) => running([...lengths].reverse())), [0]],
+  };
+}
 
 /** Nothing with a larger error enters the list any more, mm. */
 function worstMm({ best }: Search): number {
@@ -66,113 +91,122 @@ function enter(search: Search, taken: readonly Taken[], lengthMm: number, pieces
   best.length = Math.min(best.length, SHOWN);
 }
 
-/** Sums of the shortest and of the longest so many copies, of the pieces from an index on. */
-type Sums = { least: number[][]; most: number[][] };
-
-function sumsOf(ways: readonly Way[]): Sums {
-  const running = (lengths: readonly number[]): number[] =>
-    lengths.reduce<number[]>((sums, mm) => [...sums, (sums.at(-1) ?? 0) + mm], [0]);
-  const from = ways.map((_, i) => {
-    const copies = ways.slice(i).flatMap(({ piece }) => Array<number>(piece.count).fill(piece.lengthMm));
-    return copies.sort((a, b) => a - b);
-  });
-  return {
-    least: [...from.map((l) => running(l)), [0]],
-    most: [...from.map((l) => running([...l].reverse())), [0]],
-  };
-}
-
-/** Adapters are chosen first: they alone decide whether the threads meet. */
 const isRing = ({ from, to }: Way): boolean => from === to;
+const leastOf = ({ required }: BoxPiece): number => (required === true ? 1 : 0);
 
-type RingPlace = { index: number; left: number; lengthMm: number; pieces: number };
+/** Where a choice stands: the next way, how many copies are still to be taken, the length so far; once the adapters are
+ *  chosen, the open ends that they lead by. */
+type Place = { index: number; left: number; lengthMm: number; pieces: number; met: ReadonlySet<string> | null };
 
-/** False when no choice of the rings that are left comes near enough any more. */
-function mayReach(search: Search, { least, most }: Sums, { index, left, lengthMm }: RingPlace): boolean {
-  const [shortest, longest] = [least[index]?.[left], most[index]?.[left]];
+/** False when no choice of what is left comes near enough any more. */
+function mayReach(search: Search, { index, left, lengthMm }: Place): boolean {
+  const [shortest, longest] = [search.sums.least[index]?.[left], search.sums.most[index]?.[left]];
   if (shortest === undefined || longest === undefined) return false;
   const { neededMm } = search.input;
   const worst = worstMm(search);
   return lengthMm + shortest <= neededMm + worst && lengthMm + longest + search.mostShimMm >= neededMm - worst;
 }
 
-/** Chooses exactly so many copies of rings, all of open ends that are met. */
-function chooseRings(search: Search, rings: readonly Way[], sums: Sums, taken: Taken[], at: RingPlace): void {
+/** The open ends on the way, as soon as the adapters are chosen; undefined where they do not lead to the camera. */
+function metAt({ adapters, input }: Search, taken: readonly Taken[], { index, met }: Place): Place['met'] | undefined {
+  if (index !== adapters) return met;
+  return screwsTogether(taken, input.ends) ? endsMet(taken, input.ends.from) : undefined;
+}
+
+/** Chooses exactly so many copies. */
+function choose(search: Search, taken: Taken[], at: Place): void {
   const { index, left, lengthMm, pieces } = at;
-  if (search.steps >= search.input.mostSteps) return;
-  search.steps += 1;
-  if (left === 0) {
-    if (rings.slice(index).every(({ piece }) => piece.required !== true)) enter(search, taken, lengthMm, pieces);
+  if (search.stepsLeft <= 0) return;
+  search.stepsLeft -= 1;
+  const met = metAt(search, taken, at);
+  if (met === undefined) return;
+  const way = search.ways[index];
+  if (!way) {
+    if (left === 0) enter(search, taken, lengthMm, pieces);
     return;
   }
-  const way = rings[index];
-  if (!way || !mayReach(search, sums, at)) return;
+  if (!mayReach(search, at)) return;
   const { piece } = way;
-  for (let count = Math.min(piece.count, left); count >= leastOf(piece); count -= 1) {
-    taken.push({ way, count });
-    const longerMm = lengthMm + count * piece.lengthMm;
-    chooseRings(search, rings, sums, taken, { index: index + 1, left: left - count, lengthMm: longerMm, pieces });
-    taken.pop();
+  const most = met === null || met.has(way.from) ? Math.min(piece.count, left) : 0;
+  for (let count = most; count >= leastOf(piece); count -= 1) {
+    if (count > 0) taken.push({ way, count });
+    choose(search, taken, {
+      index: index + 1,
+      left: left - count,
+      lengthMm: lengthMm + count * piece.lengthMm,
+      pieces,
+      met,
+    });
+    if (count > 0) taken.pop();
   }
 }
 
-const leastOf = ({ required }: BoxPiece): number => (required === true ? 1 : 0);
-
-type Chosen = { taken: Taken[]; lengthMm: number; pieces: number; rings: Way[]; sums: Sums };
-
 /** Every set of adapters that leads from corrector to camera, with the rings that fit somewhere on its way. */
-function adapterSets({ ends, box, mostPieces, mostSteps }: FitInput): { sets: Chosen[]; proven: boolean } {
+function adapterSets({ ends, box, mostPieces, mostSteps }: FitInput): { rings: Way[]; taken: Taken[] }[] | null {
   const ways = box.filter((p) => p.count > 0).map(wayOf);
   const adapters = ways.filter((w) => !isRing(w));
   const rings = ways.filter(isRing);
-  const sets: Chosen[] = [];
+  const sets: { rings: Way[]; taken: Taken[] }[] = [];
   let steps = 0;
-  const choose = (index: number, taken: Taken[], pieces: number): void => {
+  const chooseAll = (index: number, taken: Taken[], pieces: number): void => {
     steps += 1;
     if (steps > mostSteps || pieces > mostPieces) return;
     const way = adapters[index];
-    if (!way) {
-      if (!screwsTogether(taken, ends)) return;
-      const met = endsMet(taken, ends.from);
-      if (rings.some((r) => r.piece.required === true && !met.has(r.from))) return;
-      const fitting = rings.filter((r) => met.has(r.from)).sort((a, b) => b.piece.lengthMm - a.piece.lengthMm);
-      const lengthMm = taken.reduce((sum, t) => sum + t.count * t.way.piece.lengthMm, 0);
-      sets.push({ taken: taken.filter((t) => t.count > 0), lengthMm, pieces, rings: fitting, sums: sumsOf(fitting) });
+    if (way) {
+      for (let count = leastOf(way.piece); count <= way.piece.count; count += 1)
+        chooseAll(index + 1, [...taken, { way, count }], pieces + count);
       return;
     }
-    for (let count = leastOf(way.piece); count <= way.piece.count; count += 1)
-      choose(index + 1, [...taken, { way, count }], pieces + count);
+    if (!screwsTogether(taken, ends)) return;
+    const met = endsMet(taken, ends.from);
+    if (rings.some((r) => r.piece.required === true && !met.has(r.from))) return;
+    sets.push({ rings: rings.filter((r) => met.has(r.from)), taken });
   };
-  choose(0, [], 0);
-  return { sets, proven: steps <= mostSteps };
+  chooseAll(0, [], 0);
+  return steps <= mostSteps ? sets : null;
 }
 
 /** How many sets screw together, whatever their length; null when that is more work than allowed. */
 export function countStacks(input: FitInput): number | null {
-  const { sets, proven } = adapterSets(input);
-  if (!proven) return null;
+  const sets = adapterSets(input);
   // Rings that fit may be taken in any number of copies, those that are required at least once.
-  return sets.reduce(
-    (sum, { rings }) => sum + rings.reduce((ways, { piece }) => ways * (piece.count + 1 - leastOf(piece)), 1),
-    0,
-  );
+  const ways = ({ rings }: { rings: Way[] }): number =>
+    rings.reduce((product, { piece }) => product * (piece.count + 1 - leastOf(piece)), 1);
+  return sets && sets.reduce((sum, set) => sum + ways(set), 0);
+}
+
+function searchOf(input: FitInput): Search {
+  const ways = input.box.filter((p) => p.count > 0).map(wayOf);
+  const longestFirst = (a: Way, b: Way): number => b.piece.lengthMm - a.piece.lengthMm;
+  const adapters = ways.filter((w) => !isRing(w)).sort(longestFirst);
+  const all = [...adapters, ...ways.filter(isRing).sort(longestFirst)];
+  const shims = shimSets(input.shims, input.mostShimsMm);
+  return {
+    input,
+    ways: all,
+    adapters: adapters.length,
+    sums: sumsOf(all, input.mostPieces),
+    shims,
+    mostShimMm: shims.at(-1)?.totalMm ?? 0,
+    best: [],
+    stepsLeft: 0,
+  };
 }
 
 /** The five nearest stacks. Looked for by their number of pieces, so that five that fit to the hundredth end the search.
  *  @param onProgress told before each number of pieces. */
 export function fitStack(input: FitInput, onProgress: (pieces: number) => void = () => undefined): Fit {
-  const sets = shimSets(input.shims, input.mostShimsMm);
-  const search: Search = { input, shims: sets, mostShimMm: sets.at(-1)?.totalMm ?? 0, best: [], steps: 0 };
-  const { sets: adapters, proven } = adapterSets(input);
+  const search = searchOf(input);
   const copies = input.box.reduce((sum, p) => sum + p.count, 0);
-  for (let pieces = 0; pieces <= Math.min(input.mostPieces, copies); pieces += 1) {
+  const mostPieces = Math.min(input.mostPieces, copies);
+  let proven = true;
+  for (let pieces = 0; pieces <= mostPieces; pieces += 1) {
     if (search.best.length === SHOWN && search.best[SHOWN - 1]?.errorKey === 0) break;
     onProgress(pieces);
-    for (const set of adapters) {
-      const left = pieces - set.pieces;
-      if (left < 0) continue;
-      chooseRings(search, set.rings, set.sums, [...set.taken], { index: 0, left, lengthMm: set.lengthMm, pieces });
-    }
+    // Each number of pieces gets its share, so that a box with too many ways still shows some of every kind.
+    search.stepsLeft = Math.ceil(input.mostSteps / (mostPieces + 1));
+    choose(search, [], { index: 0, left: pieces, lengthMm: 0, pieces, met: null });
+    proven = proven && search.stepsLeft > 0;
   }
   return {
     best: search.best.map(({ ids, shims, lengthMm }) => ({
@@ -181,6 +215,6 @@ export function fitStack(input: FitInput, onProgress: (pieces: number) => void =
       lengthMm,
       errorMm: lengthMm - input.neededMm,
     })),
-    proven: proven && search.steps < input.mostSteps,
+    proven,
   };
 }
