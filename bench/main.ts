@@ -8,6 +8,8 @@ import { nightAt } from '../src/core/night/nightAt.ts';
 import { nightStatic, type NightStatic } from '../src/core/night/nightStatic.ts';
 import type { NightRecords } from '../src/core/night/nightRecords.ts';
 import { PLAIN_PLAN } from '../src/core/night/plan/plainPlan.ts';
+import { fitStack } from '../src/core/optics/stack/fitStack.ts';
+import { endsOf, type BoxPiece } from '../src/core/optics/stack/joints.ts';
 import { clearanceMap } from '../src/core/mount/clearanceMap.ts';
 import { shiftDate } from '../src/core/time/civil.ts';
 import { createApp } from '../server/app.ts';
@@ -29,6 +31,34 @@ function withFive(records: NightRecords): NightRecords {
   return { ...records, night: { ...records.night, plan } };
 }
 
+const joint = (thread: string, gender: 'male' | 'female') => ({ thread, gender });
+
+/** Sixty different pieces: as somebody may own them, and of two threads that turn into each other at every piece. */
+function fitTimes(): { usual: number; worst: number } {
+  const threads = ['42', '48', '54'];
+  const piece = (i: number, from: string, to: string, lengthMm: number): BoxPiece => ({
+    id: `p${i}`,
+    lengthMm,
+    count: 1,
+    front: joint(from, 'female'),
+    rear: joint(to, 'male'),
+  });
+  const usual = Array.from({ length: 60 }, (_, i) => {
+    const from = threads[(i * 7) % 3] ?? '42';
+    return piece(i, from, i % 3 === 0 ? (threads[(i * 5 + 1) % 3] ?? '42') : from, 1 + ((i * 37) % 240) / 10);
+  });
+  const worst = Array.from({ length: 60 }, (_, i) =>
+    i % 2 === 0 ? piece(i, '42', '48', 1.03 + i * 0.37) : piece(i, '48', '42', 1.03 + i * 0.37),
+  );
+  const run = (box: BoxPiece[], neededMm: number): number =>
+    timed(() => {
+      const ends = endsOf(joint('48', 'male'), joint('42', 'female'));
+      fitStack({ neededMm, ends, box, shims: [], mostShimsMm: 1, mostPieces: 12, mostSteps: 8_000_000 });
+    });
+  run(usual, 38.1667);
+  return { usual: run(usual, 38.1667), worst: run(worst, 200.123) };
+}
+
 /** The core alone, warmed up: 40 different nights, 2000 moments. */
 function coreFigures(): Figure[] {
   const nights = Array.from({ length: 60 }, (_, i) => nightRecords({ date: shiftDate('2026-11-01', i) }));
@@ -37,7 +67,10 @@ function coreFigures(): Figure[] {
   const timesOfFive = fives.map((records) => timed(() => void nightStatic(records))).slice(20);
   const night = nightStatic(nightRecords());
   const moments = Array.from({ length: 2500 }, (_, i) => timed(() => void nightAt(night, NOW + i * 7919))).slice(500);
+  const fit = fitTimes();
   return [
+    { name: 'stack from a box of 60 pieces', value: fit.usual, unit: 'ms', target: 500 },
+    { name: 'best found of the worst box of 60', value: fit.worst, unit: 'ms', target: 2000 },
     { name: 'nightStatic, median of 40 nights', value: median(times), unit: 'ms', target: 30 },
     { name: 'nightStatic with five targets, median of 40 nights', value: median(timesOfFive), unit: 'ms', target: 30 },
     { name: 'nightAt, median of 2000 moments', value: median(moments), unit: 'ms', target: 1 },

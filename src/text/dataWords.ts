@@ -113,6 +113,7 @@ export function lostSentence(held: Held, newest: Copy | null): string {
 
 export const JOB_WORDS: Record<string, string> = {
   beginning: 'Beginning',
+  fit: 'Trying the pieces of the box',
   reading: 'Reading the file',
   checking: 'Checking every record',
   collecting: 'Reading what is here',

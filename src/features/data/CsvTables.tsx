@@ -5,7 +5,7 @@ import type { Stored } from '../../storage/useStored.ts';
 import { LIST_NAMES } from '../../text/storedWords.ts';
 import { saveFile } from '../../ui/saveFile.ts';
 import { useSaving } from './useSaving.ts';
-import { WorkGoing } from './WorkGoing.tsx';
+import { WorkGoing } from '../../session/WorkGoing.tsx';
 
 const TABLES: readonly CsvTable[] = ['parts', 'rigs', 'sites', 'targets', 'nights', 'settings', 'readings'];
 

@@ -3,7 +3,7 @@ import { Form } from 'react-bootstrap';
 import { Problem } from '../../ui/Problem.tsx';
 import { ImportPreview } from './ImportPreview.tsx';
 import type { Importing } from './useImport.ts';
-import { WorkGoing } from './WorkGoing.tsx';
+import { WorkGoing } from '../../session/WorkGoing.tsx';
 
 export function ImportFile({ importing }: { importing: Importing }) {
   const { state, going, read, show, watch, reset } = importing;

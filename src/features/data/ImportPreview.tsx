@@ -11,7 +11,7 @@ import { useWholeWrite } from '../../session/useWholeWrite.ts';
 import { useBusy } from '../../session/useWrite.ts';
 import { countsWords } from '../../text/dataWords.ts';
 import { fieldLabel, tableName, valueWords } from '../../text/storedWords.ts';
-import type { Watched } from './useWatched.ts';
+import type { Watched } from '../../session/useWatched.ts';
 import { SideChoice } from '../../ui/form/SideChoice.tsx';
 
 const nameOf = (record: object): string => {

@@ -8,7 +8,7 @@ import { savedWords } from '../../text/dataWords.ts';
 import { Problem } from '../../ui/Problem.tsx';
 import { saveFile } from '../../ui/saveFile.ts';
 import { useSaving } from './useSaving.ts';
-import { WorkGoing } from './WorkGoing.tsx';
+import { WorkGoing } from '../../session/WorkGoing.tsx';
 
 /** Everything as one JSON file. */
 export function SaveEverything() {

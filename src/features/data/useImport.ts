@@ -5,7 +5,7 @@ import { seedOf } from '../../session/recordWork.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import type { ChosenFile, Shown } from '../../storage/recordJobs.ts';
 import { fileWords, WORKER_DIED } from '../../text/dataWords.ts';
-import { useWatched, type Watched } from './useWatched.ts';
+import { useWatched, type Watched } from '../../session/useWatched.ts';
 
 export type ImportState =
   | { step: 'idle' }

@@ -5,7 +5,7 @@ import { useShared } from '../../session/session.ts';
 import type { WriteCode } from '../../storage/transact.ts';
 import { SAVE_WORDS } from '../../text/dataWords.ts';
 import { writeWords } from '../../text/errorWords.ts';
-import { useWatched, type Going, type Watched } from './useWatched.ts';
+import { useWatched, type Going, type Watched } from '../../session/useWatched.ts';
 
 type Save = <T>(make: (options: Watched) => Promise<Result<T, WriteCode>>, keep: (made: T) => void) => Promise<void>;
 

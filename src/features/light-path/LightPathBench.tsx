@@ -10,6 +10,7 @@ import { FigureList } from '../../ui/FigureList.tsx';
 import { SensorCircle } from '../../ui/instruments/SensorCircle.tsx';
 import { StarOnPixels } from '../../ui/instruments/StarOnPixels.tsx';
 import { TrainSection } from '../../ui/instruments/TrainSection.tsx';
+import { FitFromBox } from './FitFromBox.tsx';
 import { lightPathModel, starOnSensor } from './model.ts';
 
 /** Every piece with its length and threads, numbered as in the drawing. */
@@ -108,6 +109,7 @@ export function LightPathBench() {
       }
     >
       {spacing && <PieceList lightPath={lightPath} />}
+      {spacing && <FitFromBox />}
       {train && <Optics train={train} />}
       {train && <OnSensor train={train} lightPath={lightPath} coverage={circle?.coverage ?? null} />}
       {!night.records.fromSnapshot && (

@@ -193,16 +193,16 @@ function searchOf(input: FitInput): Search {
   };
 }
 
-/** The five nearest stacks. Looked for by their number of pieces, so that five that fit to the hundredth end the search.
- *  @param onProgress told before each number of pieces. */
-export function fitStack(input: FitInput, onProgress: (pieces: number) => void = () => undefined): Fit {
+/** The five nearest stacks, step by step: tells each number of pieces before it looks at it, so that a worker can report and
+ *  be cancelled. Five that fit to the hundredth end the search. */
+export function* fitSteps(input: FitInput): Generator<{ pieces: number; of: number }, Fit> {
   const search = searchOf(input);
   const copies = input.box.reduce((sum, p) => sum + p.count, 0);
   const mostPieces = Math.min(input.mostPieces, copies);
   let proven = true;
   for (let pieces = 0; pieces <= mostPieces; pieces += 1) {
     if (search.best.length === SHOWN && search.best[SHOWN - 1]?.errorKey === 0) break;
-    onProgress(pieces);
+    yield { pieces, of: mostPieces };
     // Each number of pieces gets its share, so that a box with too many ways still shows some of every kind.
     search.stepsLeft = Math.ceil(input.mostSteps / (mostPieces + 1));
     choose(search, [], { index: 0, left: pieces, lengthMm: 0, pieces, met: null });
@@ -217,4 +217,10 @@ export function fitStack(input: FitInput, onProgress: (pieces: number) => void =
     })),
     proven,
   };
+}
+
+/** All steps at once. */
+export function fitStack(input: FitInput): Fit {
+  const steps = fitSteps(input);
+  for (let step = steps.next(); ; step = steps.next()) if (step.done === true) return step.value;
 }

@@ -1,7 +1,7 @@
 /** The solver against every chain of small boxes, laid piece by piece. */
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { countStacks, fitStack, type FitInput } from '../../../../../src/core/optics/stack/fitStack.ts';
+import { countStacks, fitStack, fitSteps, type FitInput } from '../../../../../src/core/optics/stack/fitStack.ts';
 import { endsOf, type BoxPiece, type JointEnd } from '../../../../../src/core/optics/stack/joints.ts';
 import { onePurchase } from '../../../../../src/core/optics/stack/purchase.ts';
 import { bestShims, hundredths, shimSets } from '../../../../../src/core/optics/stack/shims.ts';
@@ -118,8 +118,7 @@ describe('a stack from the box', () => {
   });
 
   it('tells the pieces that it looks at, one number after the other', () => {
-    const seen: number[] = [];
-    fitStack({ ...base, neededMm: 1000 }, (n) => seen.push(n));
+    const seen = [...fitSteps({ ...base, neededMm: 1000 })].map(({ pieces }) => pieces);
     expect(seen).to.deep.equal([0, 1, 2, 3, 4, 5]);
   });
 

@@ -1,6 +1,6 @@
 /** Long work with what it reports and a way to stop it, for the place where it was begun. */
 import { useState } from 'react';
-import type { Progress } from '../../workers/protocol.ts';
+import type { Progress } from '../workers/protocol.ts';
 
 export type Watched = { onProgress: (progress: Progress) => void; signal: AbortSignal };
 export type Going = { progress: Progress; cancel: () => void };

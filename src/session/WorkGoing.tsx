@@ -1,5 +1,5 @@
 import { Button, ProgressBar } from 'react-bootstrap';
-import { JOB_WORDS } from '../../text/dataWords.ts';
+import { JOB_WORDS } from '../text/dataWords.ts';
 import type { Going } from './useWatched.ts';
 
 /** How far long work has come, and a way to stop it. */
