@@ -45,7 +45,8 @@ function fitTimes(): { usual: number; worst: number } {
   });
   const usual = Array.from({ length: 60 }, (_, i) => {
     const from = threads[(i * 7) % 3] ?? '42';
-    return piece(i, from, i % 3 === 0 ? (threads[(i * 5 + 1) % 3] ?? '42') : from, 1 + ((i * 37) % 240) / 10);
+    const to = i % 3 === 0 ? (threads[(i + Math.floor(i / 7)) % 3] ?? '42') : from;
+    return piece(i, i % 6 === 0 ? '48' : from, to, 1 + ((i * 37) % 240) / 10);
   });
   const worst = Array.from({ length: 60 }, (_, i) =>
     i % 2 === 0 ? piece(i, '42', '48', 1.03 + i * 0.37) : piece(i, '48', '42', 1.03 + i * 0.37),

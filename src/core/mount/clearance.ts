@@ -5,7 +5,7 @@ import { RAD_PER_DEG } from '../math/angles.ts';
 import { distanceBetween, nearest, type Nearest, type Segment } from '../math/segments.ts';
 import type { Vec3 } from '../math/vectors.ts';
 import { requirePositive } from '../result.ts';
-import { pose, type FlipState } from './pose.ts';
+import { pose, type FlipState, type Pose } from './pose.ts';
 import { feetAround } from './tripod.ts';
 
 export type ClearanceGeometry = {
@@ -70,27 +70,32 @@ export function standingCapsules(g: ClearanceGeometry, latDeg: number): Standing
   return [column, ...legs];
 }
 
+/** A place in a pose: so far along the declination axis, so far along the tube. */
+const placeIn = ({ tube, side }: Pose, g: ClearanceGeometry, sideM: number, alongM: number): Vec3 => [
+  sideM * side[0] + alongM * tube[0],
+  sideM * side[1] + alongM * tube[1],
+  g.pivotHeightM + sideM * side[2] + alongM * tube[2],
+];
+
+/** Tube and camera: the camera goes on from the tube's back. */
+function tubeCapsules(g: ClearanceGeometry, stands: Pose): [Moving, Moving] {
+  const at = (alongM: number): Vec3 => placeIn(stands, g, g.tubeOffsetM, alongM);
+  const back = at(-g.tubeBackM);
+  return [
+    { piece: 'tube', capsule: { from: back, to: at(g.tubeFrontM), radiusM: g.tubeRadiusM } },
+    { piece: 'camera', capsule: { from: back, to: at(-g.tubeBackM - g.cameraLengthM), radiusM: g.cameraRadiusM } },
+  ];
+}
+
 /** What moves, with the tube looking to a place of the sky. */
 export function movingCapsules(
   g: ClearanceGeometry,
   latDeg: number,
   { haH, decDeg, state }: SkyPose,
 ): [Moving, Moving, Moving] {
-  const { tube, side } = pose(haH, decDeg, state, latDeg);
-  const at = (sideM: number, alongM: number): Vec3 => [
-    sideM * side[0] + alongM * tube[0],
-    sideM * side[1] + alongM * tube[1],
-    g.pivotHeightM + sideM * side[2] + alongM * tube[2],
-  ];
-  const back = at(g.tubeOffsetM, -g.tubeBackM);
-  return [
-    { piece: 'tube', capsule: { from: back, to: at(g.tubeOffsetM, g.tubeFrontM), radiusM: g.tubeRadiusM } },
-    {
-      piece: 'camera',
-      capsule: { from: back, to: at(g.tubeOffsetM, -g.tubeBackM - g.cameraLengthM), radiusM: g.cameraRadiusM },
-    },
-    { piece: 'bar', capsule: { from: at(0, 0), to: at(-g.barLengthM, 0), radiusM: g.barRadiusM } },
-  ];
+  const stands = pose(haH, decDeg, state, latDeg);
+  const bar = { from: placeIn(stands, g, 0, 0), to: placeIn(stands, g, -g.barLengthM, 0), radiusM: g.barRadiusM };
+  return [...tubeCapsules(g, stands), { piece: 'bar', capsule: bar }];
 }
 
 /** The head between column and tube, for a drawing: it is not reckoned with. */
@@ -145,10 +150,7 @@ function smallestGap(moving: readonly Moving[], standing: readonly Around[]): Ga
 /** Of tube and camera alone, for searches: at many poses. */
 export function tubeGapOf(g: ClearanceGeometry, latDeg: number): (at: SkyPose) => number {
   const standing = around(standingCapsules(g, latDeg));
-  return (at) => {
-    const [tube, camera] = movingCapsules(g, latDeg, at);
-    return smallestGap([tube, camera], standing).gapM;
-  };
+  return ({ haH, decDeg, state }) => smallestGap(tubeCapsules(g, pose(haH, decDeg, state, latDeg)), standing).gapM;
 }
 
 /** Clearance at any place of the sky. A tube of 80 mm at the vectors' first tripod stays 149 mm clear at the meridian.

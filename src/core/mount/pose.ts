@@ -17,9 +17,10 @@ export type Pose = {
 const DEG_PER_HOUR = 15;
 
 /** Direction of an hour angle on the celestial equator. */
-function onEquator(haH: number, latDeg: number): Vec3 {
-  const [h, lat] = [haH * DEG_PER_HOUR * RAD_PER_DEG, latDeg * RAD_PER_DEG];
-  return [-Math.sin(h), -Math.sin(lat) * Math.cos(h), Math.cos(lat) * Math.cos(h)];
+function onEquator(haH: number, sinLat: number, cosLat: number): Vec3 {
+  const h = haH * DEG_PER_HOUR * RAD_PER_DEG;
+  const cosH = Math.cos(h);
+  return [-Math.sin(h), -sinLat * cosH, cosLat * cosH];
 }
 
 /** Quarter of a turn in hour angle: the bar is level when the tube looks along the meridian. */
@@ -34,8 +35,11 @@ export function pose(haH: number, decDeg: number, state: FlipState, latDeg: numb
   requireRange('decDeg', decDeg, -90, 90);
   requireRange('latDeg', latDeg, -90, 90);
   const [dec, lat] = [decDeg * RAD_PER_DEG, latDeg * RAD_PER_DEG];
-  const equator = onEquator(haH, latDeg);
-  const northPole: Vec3 = [0, Math.cos(lat), Math.sin(lat)];
-  const along = (i: 0 | 1 | 2): number => Math.cos(dec) * equator[i] + Math.sin(dec) * northPole[i];
-  return { tube: [along(0), along(1), along(2)], side: onEquator(haH + SIDE_AHEAD_H[state], latDeg) };
+  // The sky asks this a hundred thousand times: each sine once. The north pole stands at (0, cos lat, sin lat).
+  const [sinLat, cosLat, sinDec, cosDec] = [Math.sin(lat), Math.cos(lat), Math.sin(dec), Math.cos(dec)];
+  const [x, y, z] = onEquator(haH, sinLat, cosLat);
+  return {
+    tube: [cosDec * x, cosDec * y + sinDec * cosLat, cosDec * z + sinDec * sinLat],
+    side: onEquator(haH + SIDE_AHEAD_H[state], sinLat, cosLat),
+  };
 }

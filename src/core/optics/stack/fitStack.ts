@@ -44,6 +44,9 @@ type Search = {
   ways: readonly Way[];
   adapters: number;
   sums: Sums;
+  /** How often each open end was left more than entered so far; the ends that no later adapter touches, by index. */
+  net: Map<string, number>;
+  closing: readonly (readonly string[])[];
   shims: readonly ShimSet[];
   mostShimMm: number;
   best: Candidate[];
@@ -107,6 +110,33 @@ function mayReach(search: Search, { index, left, lengthMm }: Place): boolean {
   return lengthMm + shortest <= neededMm + worst && lengthMm + longest + search.mostShimMm >= neededMm - worst;
 }
 
+/** Left once more than entered where the stack begins, entered once more where it ends. */
+const wantedNet = ({ from, to }: Ends, end: string): number => Number(end === from) - Number(end === to);
+
+/** False when an open end that nothing touches any more is left hanging. */
+const mayClose = ({ net, closing, input }: Search, index: number): boolean =>
+  (closing[index] ?? []).every((end) => (net.get(end) ?? 0) === wantedNet(input.ends, end));
+
+/** The open ends by the index from which on no adapter touches them. */
+function closingOf(adapters: readonly Way[], { from, to }: Ends): string[][] {
+  const last = new Map<string, number>([
+    [from, 0],
+    [to, 0],
+  ]);
+  adapters.forEach((way, i) => {
+    last.set(way.from, i + 1);
+    last.set(way.to, i + 1);
+  });
+  return Array.from({ length: adapters.length + 1 }, (_, i) =>
+    [...last].flatMap(([end, index]) => (index === i ? [end] : [])),
+  );
+}
+
+function passed({ net }: Search, { from, to }: Way, count: number): void {
+  net.set(from, (net.get(from) ?? 0) + count);
+  net.set(to, (net.get(to) ?? 0) - count);
+}
+
 /** The open ends on the way, as soon as the adapters are chosen; undefined where they do not lead to the camera. */
 function metAt({ adapters, input }: Search, taken: readonly Taken[], { index, met }: Place): Place['met'] | undefined {
   if (index !== adapters) return met;
@@ -118,6 +148,7 @@ function choose(search: Search, taken: Taken[], at: Place): void {
   const { index, left, lengthMm, pieces } = at;
   if (search.stepsLeft <= 0) return;
   search.stepsLeft -= 1;
+  if (!mayClose(search, index)) return;
   const met = metAt(search, taken, at);
   if (met === undefined) return;
   const way = search.ways[index];
@@ -130,6 +161,7 @@ function choose(search: Search, taken: Taken[], at: Place): void {
   const most = met === null || met.has(way.from) ? Math.min(piece.count, left) : 0;
   for (let count = most; count >= leastOf(piece); count -= 1) {
     if (count > 0) taken.push({ way, count });
+    passed(search, way, count);
     choose(search, taken, {
       index: index + 1,
       left: left - count,
@@ -137,6 +169,7 @@ function choose(search: Search, taken: Taken[], at: Place): void {
       pieces,
       met,
     });
+    passed(search, way, -count);
     if (count > 0) taken.pop();
   }
 }
@@ -185,6 +218,8 @@ function searchOf(input: FitInput): Search {
     input,
     ways: all,
     adapters: adapters.length,
+    net: new Map(),
+    closing: closingOf(adapters, input.ends),
     sums: sumsOf(all, input.mostPieces),
     shims,
     mostShimMm: shims.at(-1)?.totalMm ?? 0,
@@ -193,15 +228,30 @@ function searchOf(input: FitInput): Search {
   };
 }
 
+const UM_PER_MM = 1000;
+
+/** No set can come nearer than this, in hundredths: all lengths lie on a grid, as tenths of a millimetre do, and what is
+ *  needed lies off it. Lengths finer than a micrometre have none. */
+function leastErrorKey({ box, shims, neededMm }: FitInput): number {
+  const lengthsUm = [...box.map((p) => p.lengthMm), ...shims.map((s) => s.thicknessMm)].map((mm) => mm * UM_PER_MM);
+  if (lengthsUm.some((um) => Math.abs(um - Math.round(um)) > 1e-6)) return 0;
+  const common = (a: number, b: number): number => (b === 0 ? a : common(b, a % b));
+  const gridMm = lengthsUm.map(Math.round).reduce(common, 0) / UM_PER_MM;
+  if (gridMm === 0) return 0;
+  const overMm = neededMm - gridMm * Math.floor(neededMm / gridMm);
+  return hundredths(Math.min(overMm, gridMm - overMm));
+}
+
 /** The five nearest stacks, step by step: tells each number of pieces before it looks at it, so that a worker can report and
- *  be cancelled. Five that fit to the hundredth end the search. */
+ *  be cancelled. Five that come as near as these lengths can end the search: what follows has more pieces. */
 export function* fitSteps(input: FitInput): Generator<{ pieces: number; of: number }, Fit> {
   const search = searchOf(input);
   const copies = input.box.reduce((sum, p) => sum + p.count, 0);
   const mostPieces = Math.min(input.mostPieces, copies);
+  const leastKey = leastErrorKey(input);
   let proven = true;
   for (let pieces = 0; pieces <= mostPieces; pieces += 1) {
-    if (search.best.length === SHOWN && search.best[SHOWN - 1]?.errorKey === 0) break;
+    if ((search.best[SHOWN - 1]?.errorKey ?? Infinity) <= leastKey) break;
     yield { pieces, of: mostPieces };
     // Each number of pieces gets its share, so that a box with too many ways still shows some of every kind.
     search.stepsLeft = Math.ceil(input.mostSteps / (mostPieces + 1));

@@ -104,6 +104,17 @@ describe('a stack from the box', () => {
     expect(stacks).to.be.greaterThan(500);
   });
 
+  it('ends when five come as near as their lengths can, however much is left to try', () => {
+    const tenths = Array.from({ length: 40 }, (_, i) => ring(`t${i}`, 2 + i * 0.1));
+    const seen = [...fitSteps({ ...base, box: tenths, neededMm: 11.1667 })];
+    expect(Math.max(...seen.map(({ pieces }) => pieces))).to.be.below(5);
+    const { best, proven } = fitStack({ ...base, box: tenths, neededMm: 11.1667 });
+    expect([proven, best.every((s) => hundredths(s.errorMm) === 3)]).to.deep.equal([true, true]);
+    // A shim of another grid can come nearer: then the search goes on for it.
+    const finer = fitStack({ ...base, box: tenths, neededMm: 11.1667, shims: [{ thicknessMm: 0.067, count: 1 }] });
+    expect(hundredths(finer.best[0]!.errorMm)).to.equal(0);
+  });
+
   it('stops at so many pieces, and says when it could not look at everything', () => {
     expect(fitStack({ ...base, mostPieces: 1 }).best.map((s) => s.ids)).to.deep.equal([['c'], ['b'], ['a'], ['d'], []]);
     const short = fitStack({ ...base, mostSteps: 6 });
