@@ -78,6 +78,7 @@ test('the calendar file holds dusk, start, flip and dawn with alarms', async ({ 
     'SUMMARY:Dawn: NGC 281',
   ])
     expect(text).toContain(words);
+  expect(text).toContain('UID:flip-0-demo-tonight-heron@tidy-owl');
   expect(text).toMatch(/DTSTART:20261124T2110\d\dZ/);
   expect(text.match(/BEGIN:VALARM/g)).toHaveLength(7);
 });

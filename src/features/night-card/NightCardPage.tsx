@@ -13,7 +13,7 @@ import { modelYearsWords } from '../../text/levelWords.ts';
 import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
 import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
 import { saveFile } from '../../ui/saveFile.ts';
-import { CALENDAR_ALARMS, nightCard, type DialRow, type NightCard } from './model.ts';
+import { CALENDAR_ALARMS, nightCard, type CardEvent, type DialRow, type NightCard } from './model.ts';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 
 function Part({ title, children }: { title: string; children: ReactNode }) {
@@ -150,12 +150,15 @@ function CalendarButton({ card }: { card: NightCard }) {
   const { records, target, numbers } = useNight();
   const { clock } = useSession();
   const save = (): void => {
+    const nth = (event: CardEvent): number =>
+      card.events.filter((e) => e.code === event.code && e.timeMs < event.timeMs).length;
     const events = card.events.flatMap((event): CalendarEvent[] => {
       const [alarmMinutes, todo] = [CALENDAR_ALARMS[event.code], calendarTodo(event.code, motorsOf(numbers.mount))];
       if (alarmMinutes === undefined || todo === undefined) return [];
       return [
         {
-          uid: `${event.code}-${event.timeMs}-${records.night.id}@tidy-owl`,
+          // A plan that was changed replaces its events in the calendar.
+          uid: `${event.code}-${nth(event)}-${records.night.id}@tidy-owl`,
           startMs: event.timeMs,
           endMs: event.timeMs,
           summary: `${cardEventName({ ...event, target: null })}: ${event.target ?? target?.name ?? records.rig.name}`,

@@ -17,8 +17,13 @@ export function SubsRun({ watch }: { watch: Watch }) {
     void record({ ...about, kind: 'event', values: { what } }, RUN_WORDS[what].said);
   };
   if (!may) return null;
-  return runActions(watch, legIndex < legs.length - 1).map((what) => (
-    <Button key={what} variant={what === 'resumed' ? 'primary' : 'outline'} onClick={() => press(what)}>
+  // By their place: so that the second press of a double one is known as such, though the button has another name by then.
+  return runActions(watch, legIndex < legs.length - 1).map((what, i) => (
+    <Button
+      key={i}
+      variant={what === 'resumed' ? 'primary' : 'outline'}
+      onClick={({ detail }) => detail < 2 && press(what)}
+    >
       {RUN_WORDS[what].button}
     </Button>
   ));

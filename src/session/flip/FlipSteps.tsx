@@ -47,7 +47,8 @@ export function StepAction({ here: { walk, tick, finish } }: { here: WalkHere })
   const number = walk.steps.findIndex(({ step }) => step === at) + 1;
   return (
     <div className="actions">
-      <Button variant="primary" onClick={() => tick(at, true)}>
+      {/* The second press of a double one meets the next step: it counts for none. */}
+      <Button variant="primary" onClick={({ detail }) => detail < 2 && tick(at, true)}>
         {FLIP.done}
       </Button>
       <span className="soft">{stepCount(number, walk.steps.length)}</span>
