@@ -4,10 +4,11 @@ import fc from 'fast-check';
 import { recordsOfNight, type AllRecords } from '../../src/core/night/nightRecords.ts';
 import { aimedAt, nightStatic, type NightStatic } from '../../src/core/night/nightStatic.ts';
 import { clearanceOf } from '../../src/core/mount/clearance.ts';
-import type { FlipStrategy, Sub } from '../../src/core/night/plan/plan.ts';
+import type { Sub } from '../../src/core/night/plan/plan.ts';
 import type { Part } from '../../src/core/records/part.ts';
 import { localSiderealHours } from '../../src/core/sky/ephemeris.ts';
 import { demoWorld, TRIAL_NOW } from './demoWorld.ts';
+import { STRATEGIES } from '../../src/core/night/plan/strategies.ts';
 import { evenly as finite } from './evenly.ts';
 
 const TARGETS = ['demo-ngc281', 'demo-m33', 'demo-ngc1499'] as const;
@@ -20,13 +21,7 @@ export const clearNights = fc.record({
     fc.record({
       raJ2000Deg: finite(0, 359),
       decJ2000Deg: finite(-60, 85),
-      strategy: fc.constantFrom<FlipStrategy>(
-        'endOfCrossingSub',
-        'asLateAsAllowed',
-        'asSoonAsAllowed',
-        'startAfter',
-        'stopAtLimit',
-      ),
+      strategy: fc.constantFrom(...STRATEGIES),
       subS: fc.constantFrom(60, 300, 900),
       count: fc.option(fc.integer({ min: 1, max: 60 })),
       refocusEveryMin: fc.option(fc.constantFrom(30, 60)),

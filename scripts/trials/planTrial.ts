@@ -1,7 +1,8 @@
 /** Plans of random nights: where subs may run, what a wider limit does, and that what is past stays. */
 import fc from 'fast-check';
 import { livedPlan } from '../../src/core/night/plan/happened.ts';
-import { planSubs, type FlipStrategy, type PlanInput, type SideWindow } from '../../src/core/night/plan/plan.ts';
+import { planSubs, type PlanInput, type SideWindow } from '../../src/core/night/plan/plan.ts';
+import { STRATEGIES } from '../../src/core/night/plan/strategies.ts';
 import { evenly as finite } from './evenly.ts';
 
 const HOUR_MS = 3_600_000;
@@ -41,13 +42,7 @@ export const plans: fc.Arbitrary<PlanInput> = fc.record({
   flipMinutes: finite(1, 20),
   refocus: fc.option(fc.record({ everyMin: finite(5, 120), minutes: finite(1, 6) })),
   dither: fc.option(fc.record({ everySubs: fc.integer({ min: 1, max: 5 }), seconds: finite(2, 30) })),
-  strategy: fc.constantFrom<FlipStrategy>(
-    'endOfCrossingSub',
-    'asLateAsAllowed',
-    'asSoonAsAllowed',
-    'startAfter',
-    'stopAtLimit',
-  ),
+  strategy: fc.constantFrom(...STRATEGIES),
 });
 
 /** Every sub within the night and within a window of its side; none over another, a flip or a break. */
@@ -95,7 +90,7 @@ export function replanHolds(input: PlanInput, pauseH: number, forH: number): voi
       { what: 'paused', timeMs: pausedMs },
       { what: 'resumed', timeMs: pausedMs + forH * HOUR_MS },
     ],
-    true,
+    { targetId: 'one', later: new Set() },
   );
   const past = first.subs.filter((s) => s.endMs <= pausedMs);
   const kept = plan.subs.slice(0, past.length);

@@ -1,6 +1,7 @@
 /** Writing the plan of the shown night: one entry, their order, or one more target, each one step to undo. */
 import { PLAIN_PLAN } from '../core/night/plan/plainPlan.ts';
 import type { Night, PlanEntry } from '../core/records/night.ts';
+import { refuse } from '../core/result.ts';
 import { updateHead } from '../storage/heads.ts';
 import { writeTogether } from '../storage/writeTogether.ts';
 import { useNight } from './session.ts';
@@ -27,22 +28,24 @@ export function usePlanWrite() {
   return {
     save: (entries: Entries, said: string) =>
       write(['plan', id, entries], (w) => updateHead(w, 'nights', id, { plan: [...entries] }, { baseRev: rev }), said),
-    /** @param choice a stored target, or a bright object that becomes one. */
-    add: (choice: string, said: string) => {
-      const { subS } = plan.at(-1) ?? { subS: 60 };
-      return write(
-        ['plan', id, 'add', choice, rev],
-        (w) => {
+    /** Behind whatever is planned when it is written.
+     *  @param choice a stored target, or a bright object that becomes one. */
+    add: (choice: string, said: string) =>
+      write(
+        ['plan', id, 'add', choice, plan.length],
+        async (w) => {
+          const night = await w.db.heads('nights').get(id);
+          if (!night) return refuse('missingRecord', { id });
           const bright = brightTarget(choice);
           const targetId = bright ? w.newId() : choice;
-          const patch: Pick<Night, 'plan'> = { plan: [...plan, { ...PLAIN_PLAN, targetId, subS }] };
+          const { subS } = night.plan.at(-1) ?? { subS: 60 };
+          const patch: Pick<Night, 'plan'> = { plan: [...night.plan, { ...PLAIN_PLAN, targetId, subS }] };
           return writeTogether(w, id, [
             ...(bright ? [{ table: 'targets' as const, id: targetId, body: bright }] : []),
-            { table: 'nights', id, patch, baseRev: rev },
+            { table: 'nights', id, patch, baseRev: night.rev },
           ]);
         },
         said,
-      );
-    },
+      ),
   };
 }

@@ -2,6 +2,8 @@
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 
+type NothingLaid = 'noTimeLeft' | 'startTooLate' | 'noSubFits' | 'outOfTravel' | 'paused' | 'stopped';
+
 export type MeridianSaying =
   | { code: 'noTarget' }
   | { code: 'neverRises'; target: string; altDeg: number; latDeg: number }
@@ -9,13 +11,23 @@ export type MeridianSaying =
   | { code: 'notUpInDark'; target: string }
   | { code: 'byEye'; target: string; transitMs: number }
   | { code: 'noFlipMount'; target: string; transitMs: number }
-  | { code: 'noTimeLeft' | 'outOfTravel' | 'paused' | 'stopped'; target: string }
+  | { code: NothingLaid; target: string }
   | { code: 'flip'; flipMs: number; subNumber: number }
   | { code: 'flipDone'; flipMs: number }
   | { code: 'stopAtLimit'; limitMs: number }
-  | { code: 'transitBefore' | 'belowPole'; transitMs: number }
+  | { code: 'transitBefore' | 'belowPole'; startMs: number }
   | { code: 'transitAfter'; transitMs: number }
   | { code: 'limitAfterEnd'; transitMs: number };
+
+/** Why no sub is laid, or none any more. */
+const NOTHING_LAID: Record<NothingLaid, (target: string) => Said> = {
+  noTimeLeft: (t) => `**No time is left for ${t}**: give the target before it a number of subs, or this one a start.`,
+  startTooLate: (t) => `**The start you set leaves no time for ${t}**: set an earlier one under Plan.`,
+  noSubFits: (t) => `**No sub of ${t} fits** before the limit: choose another way about the meridian.`,
+  outOfTravel: (t) => `**${t} lies outside this mount’s travel** while it is dark. Choose another target.`,
+  paused: (t) => `**${t} is paused.** Go on from the Watch bench.`,
+  stopped: (t) => `**${t} is done** for tonight.`,
+};
 
 export function meridianSentence(s: MeridianSaying, f: Format): Said {
   switch (s.code) {
@@ -30,17 +42,16 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
     case 'byEye':
       return `Look at **${s.target}** about **${f.clock(s.transitMs)}**: then it stands highest.`;
     case 'noTimeLeft':
-      return `**No time is left for ${s.target}**: give the target before it a number of subs, or this one a start.`;
+    case 'startTooLate':
+    case 'noSubFits':
     case 'outOfTravel':
-      return `**${s.target} lies outside this mount’s travel** while it is dark. Choose another target.`;
     case 'paused':
-      return `**${s.target} is paused.** Go on from the Watch bench.`;
     case 'stopped':
-      return `**${s.target} is done** for tonight.`;
+      return NOTHING_LAID[s.code](s.target);
     case 'flipDone':
       return `The flip was done at **${f.clock(s.flipMs)}**. Let it run.`;
     case 'belowPole':
-      return 'Start **on the side it comes from**: the target crosses the meridian below the pole tonight.';
+      return `Start at **${f.clock(s.startMs)}, with the tube on the west side**: no flip is needed this side of the crossing below the pole.`;
     case 'noFlipMount':
       return 'This mount **needs no flip**. Let it run.';
     case 'flip':
@@ -50,7 +61,7 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
     case 'stopAtLimit':
       return `Stop at **${f.clock(s.limitMs)}**: the tube may not run further.`;
     case 'transitBefore':
-      return 'Start **after the meridian, on the west side**: the target has crossed it when it gets dark.';
+      return `Start at **${f.clock(s.startMs)}, after the meridian, with the tube on the east side**: no flip is needed.`;
     case 'transitAfter':
     case 'limitAfterEnd':
       return '**No flip**: the subs end before the tube must go over.';

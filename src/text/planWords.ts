@@ -92,6 +92,10 @@ export const SEQUENCE = {
   orderSaid: 'Order changed.',
   gone: 'a target that is gone',
 } as const;
+export const takenOutWords = (name: string): string => `${name} taken out of the plan.`;
+export const addedWords = (name: string): string => `${name} added to the plan.`;
+export const firstWords = (name: string): string => `${name} comes first.`;
+export const chosenWords = (way: string): string => `${way}: chosen.`;
 
 /** `18:43 to 20:48, 60 subs, 2 h 00` */
 export const sequenceWords = (

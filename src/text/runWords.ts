@@ -18,7 +18,8 @@ export function runActions(watch: Watch, another: boolean): RunAction[] {
     case 'waiting':
       return watch.state === 'planned' ? ['started'] : watch.state === 'running' ? ['paused', ...next] : [];
     case 'running':
-      return watch.state === 'planned' ? ['started', 'paused', ...next] : ['paused', ...next];
+      // What stays keeps its place, so that nothing moves under the finger.
+      return watch.state === 'planned' ? ['paused', ...next, 'started'] : ['paused', ...next];
     case 'paused':
       return ['resumed', ...next];
     default:

@@ -5,13 +5,14 @@ import type { RigFit } from '../core/rig/boxFit.ts';
 import type { Task } from './protocol.ts';
 import { serve } from './serve.ts';
 
+/** `purchase`: only where no stack is within tolerance. */
 export type FitFound = Fit & { purchase: Purchase | null };
 export type FitTask = Task<RigFit, FitFound>;
 
 const SHORTEST_MM = 1;
 const MOST_STEPS = 2_000_000;
 
-serve<RigFit, FitFound>(async ({ input, correctorRear, cameraFront }, context) => {
+serve<RigFit, FitFound>(async ({ input, correctorRear, cameraFront, toleranceMm }, context) => {
   const steps = fitSteps(input);
   let step = steps.next();
   while (step.done !== true) {
@@ -21,5 +22,6 @@ serve<RigFit, FitFound>(async ({ input, correctorRear, cameraFront }, context) =
   }
   const { neededMm, box } = input;
   const asked = { neededMm, box, correctorRear, cameraFront, leastMm: SHORTEST_MM, mostSteps: MOST_STEPS };
-  return { ...step.value, purchase: onePurchase(asked) };
+  const fits = step.value.best.some(({ errorMm }) => Math.abs(errorMm) <= toleranceMm);
+  return { ...step.value, purchase: fits ? null : onePurchase(asked) };
 });

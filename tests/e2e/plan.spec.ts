@@ -79,7 +79,7 @@ test('three targets in sequence: added, put in order, followed by the ribbon, on
   await page.getByRole('tab', { name: 'Tonight' }).press('Enter');
   await page.getByRole('button', { name: 'Choose: No flip: start after the meridian' }).press('Enter');
   await expect(page.locator('.toast')).toContainText('chosen');
-  await expect(sentence(page)).toContainText('Start after the meridian');
+  await expect(sentence(page)).toContainText('after the meridian, with the tube on the east side');
   await page.reload();
   await expect(page.getByRole('row', { name: /start after the meridian/ })).toContainText('Chosen');
   expect(problems).toEqual([]);

@@ -141,7 +141,8 @@ export const readingValues = {
     .object({ count: z.number().int().min(0).max(1_000_000), usable: z.number().int().min(0).max(1_000_000) })
     .refine((v) => v.usable <= v.count, { path: ['usable'], message: 'moreThanTaken' }),
   check: z.object({ listId: lineSchema(200), itemId: lineSchema(200), done: z.boolean() }),
-  event: z.object({ what: z.enum(EVENTS) }),
+  /** Of the subs' events: which target they are of. */
+  event: z.object({ what: z.enum(EVENTS), targetId: idSchema.optional() }),
   timing: z.object({ step: stepSchema, minutes: bounded(0, 1440) }),
   note: z.object({ text: textSchema(4000) }),
   retract: z.object({ readingId: idSchema }),

@@ -14,7 +14,7 @@ const MOST_STEPS = 8_000_000;
 const STAYING: ReadonlySet<Part['kind']> = new Set(['wheel', 'guider', 'rotator', 'tiltPlate']);
 const isThere = (p: Part): boolean => p.deletedAtUtc === null && !p.archived && p.count > 0;
 
-export type RigFit = { input: FitInput; correctorRear: JointEnd; cameraFront: JointEnd };
+export type RigFit = { input: FitInput; correctorRear: JointEnd; cameraFront: JointEnd; toleranceMm: number };
 
 /** Spacers of the whole box; of the pieces with a use of their own those that stand in the train, and these must stay. */
 function boxOf(parts: readonly Part[], train: ReadonlySet<string>): BoxPiece[] {
@@ -41,6 +41,7 @@ export function boxFit(
   return {
     correctorRear: corrector.rear,
     cameraFront: camera.front,
+    toleranceMm: spacing.toleranceMm,
     input: {
       neededMm: spacing.neededMm - camera.depthMm,
       ends: endsOf(corrector.rear, camera.front),

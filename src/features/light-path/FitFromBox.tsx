@@ -35,7 +35,7 @@ function Row({ stack, take }: { stack: Stack; take: () => void }) {
   );
 }
 
-function Found({ found, toleranceMm }: { found: FitFound; toleranceMm: number }) {
+function Found({ found }: { found: FitFound }) {
   const { rig, parts } = useNight().records;
   const { format } = useShared();
   const write = useWrite();
@@ -44,7 +44,6 @@ function Found({ found, toleranceMm }: { found: FitFound; toleranceMm: number })
     const said = 'The stack is this rig’s train now.';
     void write(['train', rig.id, train], (w) => updateHead(w, 'rigs', rig.id, { train }, { baseRev: rig.rev }), said);
   };
-  const fits = found.best.some((s) => Math.abs(s.errorMm) <= toleranceMm);
   const name = (id: string): string => parts.find((p) => p.id === id)?.name ?? id;
   return (
     <>
@@ -57,7 +56,7 @@ function Found({ found, toleranceMm }: { found: FitFound; toleranceMm: number })
         </ol>
       )}
       {!found.proven && <p className="soft">{FIT.unproven}</p>}
-      {!fits && found.purchase && <p>{purchaseWords(found.purchase, name, format)}</p>}
+      {found.purchase && <p>{purchaseWords(found.purchase, name, format)}</p>}
     </>
   );
 }
@@ -97,7 +96,7 @@ export function FitFromBox() {
         </div>
       )}
       {shown?.problem != null && <Problem>{shown.problem}</Problem>}
-      {shown?.found && <Found found={shown.found} toleranceMm={lightPath.spacing?.toleranceMm ?? 0} />}
+      {shown?.found && <Found found={shown.found} />}
     </div>
   );
 }

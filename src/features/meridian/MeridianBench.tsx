@@ -4,7 +4,7 @@ import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { clockChangeWords } from '../../text/eventWords.ts';
-import { flipViewWords, meridianReason, meridianSentence, STRETCH_NAMES } from '../../text/meridianWords.ts';
+import { flipViewWords, STRETCH_NAMES } from '../../text/meridianWords.ts';
 import { moonWords } from '../../text/planWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
@@ -12,7 +12,7 @@ import { FigureList } from '../../ui/FigureList.tsx';
 import { FlipView } from '../../ui/instruments/FlipView.tsx';
 import { Approach } from './Approach.tsx';
 import { FlipTab } from './flip/FlipTab.tsx';
-import { aboutOf, isAfterFlip, meridianModel } from './model.ts';
+import { isAfterFlip, meridianModel, saidOf } from './model.ts';
 import { ExposureTable } from './plan/ExposureTable.tsx';
 import { PlanForm } from './plan/PlanForm.tsx';
 import { Sequence } from './plan/Sequence.tsx';
@@ -94,20 +94,19 @@ function Figures() {
 function TonightTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
-  const { saying } = meridianModel(night);
-  const sentence = meridianSentence(saying, format);
+  const said = saidOf(night, format);
   const { tube } = night.limit;
+  const label = plain(said.sentence);
   return (
     <BenchLayout
       title="Meridian"
       tabs={tabs}
-      sentence={sentence}
-      reason={meridianReason(saying, format, aboutOf(night, format))}
+      {...said}
       instrumentName="The mount"
-      instrument={tube ? <Approach tube={tube} label={plain(sentence)} /> : undefined}
+      instrument={tube ? <Approach tube={tube} label={label} /> : undefined}
     >
       <div className="dial-row">
-        {night.target && !tube && <Attitude label={plain(sentence)} />}
+        {night.target && !tube && <Attitude label={label} />}
         <Figures />
       </div>
       <StrategyTable />
@@ -118,13 +117,11 @@ function TonightTab({ tabs }: { tabs: ReactNode }) {
 function PlanTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
-  const { saying } = meridianModel(night);
   return (
     <BenchLayout
       title="Meridian"
       tabs={tabs}
-      sentence={meridianSentence(saying, format)}
-      reason={meridianReason(saying, format, aboutOf(night, format))}
+      {...saidOf(night, format)}
       instrumentName="The plan"
       instrument={<Sequence />}
     >
@@ -139,16 +136,9 @@ function PlanTab({ tabs }: { tabs: ReactNode }) {
 function TubeTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
-  const { saying } = meridianModel(night);
   const { tube } = night.limit;
   return (
-    <BenchLayout
-      title="Meridian"
-      tabs={tabs}
-      sentence={meridianSentence(saying, format)}
-      reason={meridianReason(saying, format, aboutOf(night, format))}
-      instrumentName="The tube"
-    >
+    <BenchLayout title="Meridian" tabs={tabs} {...saidOf(night, format)} instrumentName="The tube">
       {tube && <WorstPose tube={tube} />}
       <OwnLimits />
       {tube && <MapOfTube tube={tube} />}

@@ -13,10 +13,15 @@ import { CLEARANCE_MARGIN_M, HALF_TURN_H } from '../../core/night/meridian/merid
 import { atHourAngle } from '../../core/night/meridian/sideWindows.ts';
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../../core/time/utc.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
+import { cardGb, exposureGroups } from '../../core/night/plan/exposureGroups.ts';
+import { flipMinutesOf, slewWaitS } from '../../core/night/plan/legs.ts';
 import type { Plan } from '../../core/night/plan/plan.ts';
+import type { SettingValue } from '../../core/records/setting.ts';
+import { powerOfRig } from '../../core/rig/powerOfRig.ts';
 import { limitWords, travelWords } from '../../text/clearanceWords.ts';
 import type { Format } from '../../text/format.ts';
-import type { MeridianSaying } from '../../text/meridianWords.ts';
+import { meridianReason, meridianSentence, type MeridianSaying } from '../../text/meridianWords.ts';
+import type { Said } from '../../text/said.ts';
 
 export type MeridianModel = {
   saying: MeridianSaying;
@@ -43,14 +48,22 @@ function planSaying(plan: Plan, transitMs: number, endMs: number): MeridianSayin
   if (done) return { code: 'flipDone', flipMs: done.startMs };
   const [first] = plan.subs;
   if (first?.side === 'after')
-    return first.startMs < transitMs ? { code: 'belowPole', transitMs } : { code: 'transitBefore', transitMs };
+    return { code: first.startMs < transitMs ? 'belowPole' : 'transitBefore', startMs: first.startMs };
   return { code: transitMs >= endMs ? 'transitAfter' : 'limitAfterEnd', transitMs };
 }
 
-/** Why no sub is laid though it is dark and the target stands well; null where some are. */
-function notLaid({ plan, state, numbers, legIndex }: NightStatic, target: string): MeridianSaying | null {
-  if (plan === null) return { code: legIndex === 0 && numbers.mount?.travelH ? 'outOfTravel' : 'noTimeLeft', target };
-  return state === 'paused' || state === 'stopped' ? { code: state, target } : null;
+/** Why no plan could be laid though it is dark and the target stands well. */
+function noPlanCode({ numbers, legIndex, entry }: NightStatic): 'outOfTravel' | 'startTooLate' | 'noTimeLeft' {
+  if (legIndex === 0 && entry?.startUtc == null && numbers.mount?.travelH) return 'outOfTravel';
+  return entry?.startUtc == null ? 'noTimeLeft' : 'startTooLate';
+}
+
+/** Why no sub is laid; null where some are. */
+function notLaid(night: NightStatic, target: string): MeridianSaying | null {
+  const { plan, state } = night;
+  if (plan === null) return { code: noPlanCode(night), target };
+  if (state === 'paused' || state === 'stopped') return { code: state, target };
+  return plan.subs.length === 0 ? { code: 'noSubFits', target } : null;
 }
 
 function sayingOf(night: NightStatic): MeridianSaying {
@@ -150,7 +163,7 @@ function crossingBelow({ plan }: NightStatic, transitMs: number): number | null 
 }
 
 /** What the reason speaks of; null without a target. */
-export function aboutOf(night: NightStatic, format: Format) {
+function aboutOf(night: NightStatic, format: Format) {
   if (!night.targetSky) return null;
   const { transitMs, altDeg, side } = night.targetSky.transit;
   const limited = night.flips && night.plan !== null;
@@ -170,3 +183,36 @@ export function waitOf({ plan }: NightStatic): { fromMs: number; toMs: number } 
   return { fromMs: flip.latestMs, toMs: flip.startMs };
 }
 const WAIT_MS = 600_000;
+
+/** The bench's sentence and its reason, the same on all its pages. */
+export function saidOf(night: NightStatic, format: Format): { sentence: Said; reason: string } {
+  const { saying } = meridianModel(night);
+  return {
+    sentence: meridianSentence(saying, format),
+    reason: meridianReason(saying, format, aboutOf(night, format)),
+  };
+}
+
+/** What a program that flips by itself is told. */
+export function automaticOf({ plan, limit, learned, numbers }: NightStatic) {
+  return {
+    pastMin: plan && plan.flips.length > 0 ? limit.limitH * 60 : null,
+    waitS: slewWaitS(learned, numbers),
+    pauseMin: flipMinutesOf(learned, numbers),
+  };
+}
+
+/** What the subs of all targets need: frames, room on a card, and whether the batteries last. */
+export function roomOf(night: NightStatic, power: SettingValue<'power'>) {
+  const { records, dark, numbers } = night;
+  const groups = exposureGroups(night);
+  const frames = groups.reduce((sum, { count }) => sum + count, 0);
+  const { batteries } = powerOfRig(records.rig, records.parts, dark, power);
+  const empty = batteries.flatMap((b) => b.emptyAtMs ?? []);
+  return {
+    groups,
+    frames,
+    neededGb: numbers.camera ? cardGb(frames, numbers.camera) : null,
+    battery: batteries.length === 0 ? null : { emptyAtMs: empty.length > 0 ? Math.min(...empty) : null },
+  };
+}

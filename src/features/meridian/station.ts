@@ -5,6 +5,7 @@ import type { Summary } from '../../session/stationState.ts';
 export const meridianSummary: Summary = ({ target, targetSky, legs, numbers }, format) => {
   if (!target) return { state: 'open', reading: '' };
   if (numbers.eyepiece) return { state: 'done', reading: targetSky ? format.clock(targetSky.transit.transitMs) : '' };
+  if (legs.some(({ state }) => state === 'paused')) return { state: 'attention', reading: 'paused' };
   const plans = legs.flatMap(({ plan }) => plan ?? []);
   if (plans.every(({ subs }) => subs.length === 0)) return { state: 'attention', reading: 'no subs' };
   const flips = plans.flatMap((plan) => plan.flips);

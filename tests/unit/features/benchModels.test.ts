@@ -17,6 +17,8 @@ describe('meridian model', () => {
     expect(code({})).to.equal('flip');
     expect(code({ plan: { strategy: 'stopAtLimit' } })).to.equal('stopAtLimit');
     expect(code({ plan: { startUtc: '2026-11-24T23:30:00.000Z' } })).to.equal('transitBefore');
+    expect(code({ plan: { startUtc: '2026-11-25T06:30:00.000Z' } })).to.equal('startTooLate');
+    expect(code({ plan: { strategy: 'stopAtLimit', limitH: -6 } })).to.equal('noSubFits');
     expect(code({ targetId: null })).to.equal('noTarget');
     expect(code({ targetId: 'demo-ngc3372' })).to.equal('neverRises');
     expect(code({ parts: mounts({ mountKind: 'forkOnWedge' }) })).to.equal('noFlipMount');

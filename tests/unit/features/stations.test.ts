@@ -41,6 +41,8 @@ describe('station states', () => {
     expect(summary('meridian')).to.deep.equal({ state: 'done', reading: 'flip 21:10' });
     expect(state('meridian', { targetId: 'demo-ngc104' })).to.equal('attention');
     expect(state('meridian', { targetId: null })).to.equal('open');
+    const paused = event('paused', { takenAtUtc: '2026-11-24T19:30:00.000Z' });
+    expect(summary('meridian', { readings: [paused] })).to.deep.equal({ state: 'attention', reading: 'paused' });
   });
 
   it('level asks for bearing and level both', () => {

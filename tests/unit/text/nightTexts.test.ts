@@ -87,7 +87,7 @@ describe('words of the night as it runs', () => {
       runActions({ code: 'waiting', next: 'start', untilMs: T, state, target: null }, false);
     expect([waiting('planned'), waiting('running')]).to.deep.equal([['started'], ['paused']]);
     const running = { code: 'running', sub: 1, count: 2, next: 'end', untilMs: T, target: null } as const;
-    expect(runActions({ ...running, state: 'planned' }, true)).to.deep.equal(['started', 'paused', 'stopped']);
+    expect(runActions({ ...running, state: 'planned' }, true)).to.deep.equal(['paused', 'stopped', 'started']);
     expect(runActions({ ...running, state: 'running' }, false)).to.deep.equal(['paused']);
     expect(runActions({ code: 'paused', target: 'M 33' }, true)).to.deep.equal(['resumed', 'stopped']);
     expect(runActions({ code: 'flipDue', latestMs: T }, true)).to.deep.equal([]);

@@ -3,8 +3,9 @@ import type { Reading } from '../../records/reading.ts';
 import { MS_PER_MINUTE } from '../../time/utc.ts';
 import { planSubs, type Flip, type MountSide, type Plan, type PlanInput } from './plan.ts';
 
+/** `targetId`: of which target; absent = of the one whose turn it was. */
 export type Happening =
-  | { what: 'started' | 'paused' | 'resumed' | 'stopped'; timeMs: number }
+  | { what: 'started' | 'paused' | 'resumed' | 'stopped'; timeMs: number; targetId?: string }
   | { what: 'flipped'; timeMs: number; endMs: number };
 
 /** In order of time. */
@@ -15,9 +16,10 @@ export function happeningsOf(readings: readonly Reading[]): Happening[] {
       return [{ what: 'flipped', timeMs, endMs: timeMs + r.values.minutes * MS_PER_MINUTE }];
     }
     if (r.kind !== 'event') return [];
-    const { what } = r.values;
+    const { what, targetId } = r.values;
     const isOfSubs = what === 'started' || what === 'paused' || what === 'resumed' || what === 'stopped';
-    return isOfSubs ? [{ what, timeMs: Date.parse(r.takenAtUtc) }] : [];
+    const timeMs = Date.parse(r.takenAtUtc);
+    return isOfSubs ? [{ what, timeMs, ...(targetId === undefined ? {} : { targetId }) }] : [];
   });
   return all.sort((a, b) => a.timeMs - b.timeMs);
 }
@@ -26,12 +28,17 @@ export type Lived = {
   plan: Plan;
   /** `planned`: by the clock, nobody said that it began. `paused`: nothing runs until it is said to go on. */
   state: 'planned' | 'running' | 'paused' | 'stopped';
+  /** From when on the mount is free for the next target: after the last sub, or when this one was said to be done; while it is
+   *  paused, as it had been planned. Null where nothing was laid. */
+  overMs: number | null;
   /** Of what happened, what belongs to the targets that follow. */
   rest: readonly Happening[];
 };
 
 /** `cameTo`: the side on which the tube was put while nothing ran. */
-type State = Pick<Lived, 'plan' | 'state'> & { cameTo: MountSide | null; flipsDone: readonly Flip[] };
+type State = Pick<Lived, 'plan' | 'state' | 'overMs'> & { cameTo: MountSide | null; flipsDone: readonly Flip[] };
+
+const endOf = ({ subs }: Plan): number | null => subs.at(-1)?.endMs ?? null;
 
 const other = (side: MountSide): MountSide => (side === 'before' ? 'after' : 'before');
 
@@ -58,7 +65,8 @@ function goOn(input: PlanInput, state: State, cutMs: number, fromMs: number, sta
   const taken = state.plan.subs.filter((s) => s.endMs <= cutMs).length;
   const count = input.count === null ? null : input.count - taken;
   const rest = count === null || count > 0 ? planSubs({ ...input, startMs: fromMs, standsOn, count }) : null;
-  return { ...state, plan: joined(input, state, cutMs, rest), state: 'running', cameTo: null };
+  const plan = joined(input, state, cutMs, rest);
+  return { ...state, plan, state: 'running', overMs: endOf(plan), cameTo: null };
 }
 
 /** The planned flip that a flip stands for: the first that nobody has done yet. */
@@ -88,22 +96,46 @@ function after(input: PlanInput, state: State, one: Happening): State {
         ? goOn(input, state, timeMs, timeMs, state.cameTo ?? sideAt(state.plan, timeMs))
         : state;
     case 'paused':
-    case 'stopped':
-      return { ...state, plan: joined(input, state, timeMs, null), state: one.what };
+    case 'stopped': {
+      const overMs = one.what === 'stopped' ? timeMs : state.overMs;
+      return { ...state, plan: joined(input, state, timeMs, null), state: one.what, overMs };
+    }
     case 'flipped':
       return flipped(input, state, timeMs, one.endMs);
   }
 }
 
-/** Lays the plan and goes through what happened to it, until it was over.
- *  @param isLast no other target follows, so that whatever comes later is still of this one. */
-export function livedPlan(input: PlanInput, happenings: readonly Happening[], isLast: boolean): Lived {
-  let now: State = { plan: planSubs(input), state: 'planned', cameTo: null, flipsDone: [] };
+/** Whose turn it is. */
+export type Turn = {
+  targetId: string;
+  /** The targets that follow. */
+  later: ReadonlySet<string>;
+};
+
+/** True when what happened ends this target's turn: it comes after the last sub, or is of a target that follows. */
+function endsTurn({ state, overMs }: State, one: Happening, { targetId, later }: Turn): boolean {
+  if (later.size === 0) return false;
+  if ('targetId' in one && one.targetId !== targetId) return later.has(one.targetId);
+  return state === 'stopped' || (state !== 'paused' && one.timeMs >= (overMs ?? Infinity));
+}
+
+/** Of a target that is not in the plan any more. */
+const isOfNobody = (one: Happening, { targetId, later }: Turn): boolean =>
+  'targetId' in one && one.targetId !== targetId && !later.has(one.targetId);
+
+/** Lays the plan and goes through what happened to it, until its turn was over. */
+export function livedPlan(input: PlanInput, happenings: readonly Happening[], turn: Turn): Lived {
+  const planned = planSubs(input);
+  let now: State = { plan: planned, state: 'planned', overMs: endOf(planned), cameTo: null, flipsDone: [] };
+  const lived = (rest: readonly Happening[]): Lived => ({ plan: now.plan, state: now.state, overMs: now.overMs, rest });
   for (const [i, one] of happenings.entries()) {
-    const overMs = now.plan.subs.at(-1)?.endMs ?? input.endMs;
-    const isOver = now.state === 'stopped' || (now.state !== 'paused' && one.timeMs >= overMs);
-    if (isOver && !isLast) return { plan: now.plan, state: now.state, rest: happenings.slice(i) };
+    if (isOfNobody(one, turn)) continue;
+    if (endsTurn(now, one, turn)) {
+      // Another target was begun while this one ran: from then on it is over.
+      if (one.timeMs < (now.overMs ?? -Infinity)) now = after(input, now, { what: 'stopped', timeMs: one.timeMs });
+      return lived(happenings.slice(i));
+    }
     now = after(input, now, one);
   }
-  return { plan: now.plan, state: now.state, rest: [] };
+  return lived([]);
 }

@@ -13,7 +13,7 @@ import { atHourAngle, sideWindows } from '../meridian/sideWindows.ts';
 import type { NightRecords } from '../nightRecords.ts';
 import { targetNight, type SiteNight, type TargetNight } from '../skyOfNight.ts';
 import { intersect, longest, lowestImagingAltDeg, upSpans } from './darkness.ts';
-import { happeningsOf, livedPlan, type Happening, type Lived } from './happened.ts';
+import { happeningsOf, livedPlan, type Happening, type Lived, type Turn } from './happened.ts';
 import type { Plan, PlanInput } from './plan.ts';
 
 /** A refocus by star widths at five places; the flip has its own. */
@@ -37,14 +37,16 @@ export type Leg = {
   planInput: PlanInput | null;
   plan: Plan | null;
   state: Lived['state'];
-  /** What had happened when its turn came, and whether no other target follows. */
+  /** From when on the mount is free for the next target; null where nothing was laid. */
+  overMs: number | null;
+  /** What had happened when its turn came, and the targets that follow. */
   happened: readonly Happening[];
-  isLast: boolean;
+  turn: Turn;
 };
 
 /** The plan of a leg from another input, with the same that happened. */
-export const livedOfLeg = ({ happened, isLast }: Pick<Leg, 'happened' | 'isLast'>, input: PlanInput): Lived =>
-  livedPlan(input, happened, isLast);
+export const livedOfLeg = ({ happened, turn }: Pick<Leg, 'happened' | 'turn'>, input: PlanInput): Lived =>
+  livedPlan(input, happened, turn);
 
 export type LegsOfNight = {
   records: NightRecords;
@@ -54,13 +56,16 @@ export type LegsOfNight = {
   learned: Learned;
 };
 
+/** Until this rig's image stands still after a slew, s; null = never tapped. */
+export function slewWaitS({ steadiness }: Learned, { train }: RigNumbers): number | null {
+  const settleS = steadiness?.values.settleS ?? null;
+  return settleS !== null && train ? judgeSteadiness(settleS, train.focalEffectiveMm).waitAfterSlewS : null;
+}
+
 /** What a flip of this rig has taken, the middle of all; before the first one assumed, with this rig's wait until the
  *  image stands still after the slew. Going to another target is the same work. */
-export function flipMinutesOf({ flipMinutes, steadiness }: Learned, { train }: RigNumbers): number {
-  const settleS = steadiness?.values.settleS ?? null;
-  const waitS = settleS !== null && train ? judgeSteadiness(settleS, train.focalEffectiveMm).waitAfterSlewS : 0;
-  return flipMinutes ?? ASSUMED.flipMinutes + waitS / 60;
-}
+export const flipMinutesOf = (learned: Learned, numbers: RigNumbers): number =>
+  learned.flipMinutes ?? ASSUMED.flipMinutes + (slewWaitS(learned, numbers) ?? 0) / 60;
 
 type Sky = Pick<Leg, 'target' | 'targetSky' | 'up' | 'usable'> & { spans: Span[] };
 
@@ -126,14 +131,14 @@ function inputOf(
 
 type Before = { freeFromMs: number; happened: readonly Happening[] };
 
-const NOT_LAID = { planInput: null, plan: null, state: 'planned' } as const;
+const NOT_LAID = { planInput: null, plan: null, state: 'planned', overMs: null } as const;
 
 /** The subs of an entry, with what happened to them; none without time, and for the eye. */
-function laid(entry: PlanEntry | null, about: LegsOfNight, where: Where, turn: Pick<Leg, 'happened' | 'isLast'>) {
+function laid(entry: PlanEntry | null, about: LegsOfNight, where: Where, lived: Pick<Leg, 'happened' | 'turn'>) {
   const { slot } = where;
-  if (!entry || !slot || about.numbers.eyepiece) return { ...NOT_LAID, rest: turn.happened };
+  if (!entry || !slot || about.numbers.eyepiece) return { ...NOT_LAID, rest: lived.happened };
   const planInput = inputOf(entry, { ...where, slot }, about);
-  return { planInput, ...livedOfLeg(turn, planInput) };
+  return { planInput, ...livedOfLeg(lived, planInput) };
 }
 type Where = { slot: Span | null; transitMs: number | null; limit: MeridianLimit };
 
@@ -146,12 +151,12 @@ function legOf(about: LegsOfNight, entries: readonly PlanEntry[], index: number,
   const limit = meridianLimit(entry, ownLimits(numbers, records.rig), tube);
   const changeMs = flipMinutesOf(learned, numbers) * MS_PER_MINUTE;
   const slot = slotOf(spans, entries, index, before.freeFromMs, changeMs);
-  const turn = { happened: before.happened, isLast: index >= entries.length - 1 };
+  const later = new Set(entries.slice(index + 1).map((e) => e.targetId));
+  const lived = { happened: before.happened, turn: { targetId: entry?.targetId ?? '', later } };
   const transitMs = sky.targetSky?.transit.transitMs ?? null;
-  const { rest, ...plan } = laid(entry, about, { slot, transitMs, limit }, turn);
-  const leg: Leg = { entry, ...sky, limit, slot, ...plan, ...turn };
-  const endMs = leg.plan?.subs.at(-1)?.endMs;
-  const freeFromMs = endMs === undefined ? before.freeFromMs : endMs + changeMs;
+  const { rest, ...plan } = laid(entry, about, { slot, transitMs, limit }, lived);
+  const leg: Leg = { entry, ...sky, limit, slot, ...plan, ...lived };
+  const freeFromMs = leg.overMs === null ? before.freeFromMs : leg.overMs + changeMs;
   return { leg, next: { freeFromMs, happened: rest } };
 }
 
@@ -169,15 +174,15 @@ export function legsOf(about: LegsOfNight, entries: readonly PlanEntry[] = about
   return legs;
 }
 
-/** Which target is the mount's at a moment: the next one as soon as the subs of the one before are over. */
-export function legIndexAt(legs: readonly Leg[], timeMs: number): number {
+/** Which target is the mount's at a moment: the next one as soon as the one before is over. One that is paused keeps it until
+ *  it is said to go on or to be done. */
+export function legIndexAt(legs: readonly Pick<Leg, 'overMs' | 'state'>[], timeMs: number): number {
   let [found, overMs] = [0, -Infinity];
-  for (const [index, { plan }] of legs.entries()) {
-    const last = plan?.subs.at(-1);
-    if (!last) continue;
-    if (index > 0 && overMs > -Infinity && timeMs < overMs) break;
+  for (const [index, leg] of legs.entries()) {
+    if (leg.overMs === null) continue;
+    if (timeMs < overMs) break;
     found = index;
-    overMs = last.endMs;
+    overMs = leg.state === 'paused' ? Infinity : leg.overMs;
   }
   return found;
 }

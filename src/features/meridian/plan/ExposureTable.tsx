@@ -1,15 +1,14 @@
 import { Form } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
-import { cardGb, exposureGroups } from '../../../core/night/plan/exposureGroups.ts';
 import { settingOf, settingValues } from '../../../core/records/setting.ts';
-import { powerOfRig } from '../../../core/rig/powerOfRig.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { useSaveSetting } from '../../../session/useWrite.ts';
 import { batteryWords, cardWords, PLAN } from '../../../text/planWords.ts';
 import { QuantityField } from '../../../ui/form/Fields.tsx';
 import { formResolver } from '../../../ui/form/formResolver.ts';
 import { ScrollTable } from '../../../ui/ScrollTable.tsx';
+import { roomOf } from '../model.ts';
 
 const schema = z.object({ freeGb: settingValues.exposures.shape.freeGb });
 type Fields = z.infer<typeof schema>;
@@ -27,30 +26,13 @@ function FreeOnCard({ freeGb, keep }: { freeGb: number | null; keep: (gb: number
   );
 }
 
-function Room({ frames }: { frames: number }) {
-  const { numbers, records, dark } = useNight();
-  const { format, stored } = useShared();
-  const exposures = settingOf(stored.settings, 'exposures');
-  const power = powerOfRig(records.rig, records.parts, dark, settingOf(stored.settings, 'power'));
-  const empty = power.batteries.flatMap((b) => b.emptyAtMs ?? []);
-  const { camera } = numbers;
-  return (
-    <>
-      {camera && <p className="mb-1">{cardWords(frames, cardGb(frames, camera), exposures.freeGb, format)}</p>}
-      {power.batteries.length > 0 && (
-        <p className="mb-1">{batteryWords(empty.length > 0 ? Math.min(...empty) : null, format)}</p>
-      )}
-    </>
-  );
-}
-
 /** The subs as groups to key into an intervalometer, with what they need. */
 export function ExposureTable() {
   const night = useNight();
   const { format, stored } = useShared();
   const save = useSaveSetting();
   const exposures = settingOf(stored.settings, 'exposures');
-  const groups = exposureGroups(night);
+  const { groups, frames, neededGb, battery } = roomOf(night, settingOf(stored.settings, 'power'));
   if (groups.length === 0) return null;
   const asInterval = exposures.counts === 'interval';
   const column = asInterval ? PLAN.interval : PLAN.pause;
@@ -81,11 +63,12 @@ export function ExposureTable() {
             <option value="interval">{PLAN.countsInterval}</option>
           </Form.Select>
         </Form.Group>
-        {night.numbers.camera && (
+        {neededGb !== null && (
           <FreeOnCard freeGb={exposures.freeGb} keep={(freeGb) => save('exposures', { ...exposures, freeGb })} />
         )}
       </div>
-      <Room frames={groups.reduce((sum, g) => sum + g.count, 0)} />
+      {neededGb !== null && <p className="mb-1">{cardWords(frames, neededGb, exposures.freeGb, format)}</p>}
+      {battery && <p className="mb-1">{batteryWords(battery.emptyAtMs, format)}</p>}
     </div>
   );
 }

@@ -4,9 +4,9 @@ import type { Leg } from '../../../core/night/plan/legs.ts';
 import { useListing } from '../../../session/demo.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { useRibbonAddress } from '../../../session/useRibbonAddress.ts';
-import { ownFirst, standingOptions } from '../../../session/targetOffers.ts';
+import { brightTarget, ownFirst, standingOptions } from '../../../session/targetOffers.ts';
 import { moved, usePlanWrite } from '../../../session/usePlanWrite.ts';
-import { NO_TIME, PLAN, SEQUENCE, sequenceWords } from '../../../text/planWords.ts';
+import { addedWords, NO_TIME, PLAN, SEQUENCE, sequenceWords, takenOutWords } from '../../../text/planWords.ts';
 
 type RowProps = { leg: Leg; index: number; name: string };
 
@@ -25,7 +25,7 @@ function Order({ index, name }: Omit<RowProps, 'leg'>) {
     <div className="row-actions">
       {legs.length > 1 && act(SEQUENCE.up, moved(entries, index, -1), SEQUENCE.orderSaid, index === 0)}
       {legs.length > 1 && act(SEQUENCE.down, moved(entries, index, 1), SEQUENCE.orderSaid, index === legs.length - 1)}
-      {act(SEQUENCE.remove, without, `${name} taken out of the plan.`)}
+      {act(SEQUENCE.remove, without, takenOutWords(name))}
     </div>
   );
 }
@@ -63,9 +63,9 @@ function Add() {
   const planned = new Set(night.plan.map((p) => p.targetId));
   const known = ownFirst(listing(stored.targets)).map((t) => ({ value: t.id, label: t.name }));
   const options = [...known, ...standingOptions(stored, night, format)].filter((o) => !planned.has(o.value));
-  const label = options.find((o) => o.value === choice)?.label.split(':')[0] ?? '';
+  const name = brightTarget(choice)?.name ?? known.find((o) => o.value === choice)?.label ?? '';
   const press = async (): Promise<void> => {
-    if ((await add(choice, `${label} added to the plan.`)).ok) setChoice('');
+    if ((await add(choice, addedWords(name))).ok) setChoice('');
   };
   return (
     <div className="actions">

@@ -3,7 +3,7 @@ import { otherFirst, strategyChoices, type Choice } from '../../../core/night/pl
 import { useNight, useShared } from '../../../session/session.ts';
 import { usePlanWrite, withEntry } from '../../../session/usePlanWrite.ts';
 import { STRATEGY_NAMES } from '../../../text/meridianWords.ts';
-import { otherFirstWords, PLAN, riskWords, spareWords } from '../../../text/planWords.ts';
+import { chosenWords, firstWords, otherFirstWords, PLAN, riskWords, spareWords } from '../../../text/planWords.ts';
 import { ScrollTable } from '../../../ui/ScrollTable.tsx';
 
 function Way({ choice, chosen, choose }: { choice: Choice; chosen: boolean; choose: (() => void) | null }) {
@@ -43,7 +43,7 @@ function TheOtherFirst() {
     <div className="actions">
       <span>{otherFirstWords(other, format)}</span>
       {!night.records.fromSnapshot && (
-        <Button variant="outline" onClick={() => void save(other.entries, `${other.target} comes first.`)}>
+        <Button variant="outline" onClick={() => void save(other.entries, firstWords(other.target))}>
           {other.target} first
         </Button>
       )}
@@ -59,7 +59,7 @@ export function StrategyTable() {
   const { entry, records, legIndex } = night;
   if (choices.length === 0 || !entry) return null;
   const choose = (strategy: Choice['strategy']): void =>
-    void save(withEntry(records.night.plan, legIndex, { strategy }), `${STRATEGY_NAMES[strategy]}: chosen.`);
+    void save(withEntry(records.night.plan, legIndex, { strategy }), chosenWords(STRATEGY_NAMES[strategy]));
   return (
     <div className="section">
       <h2>{PLAN.ways}</h2>

@@ -82,6 +82,30 @@ describe('targets in sequence', () => {
     expect(spanOf(lived.legs[1]!)[0]).to.equal(stopMs + 30 * MIN);
   });
 
+  it('a pause keeps the mount until it is gone on with or said to be done, before the first sub too', () => {
+    const [startMs, lastMs] = spanOf(first!);
+    const paused = (timeMs: number) =>
+      sequence([{ count: 60 }, { count: 100 }, {}], [event('paused', { takenAtUtc: toUtcText(timeMs) })]);
+    for (const timeMs of [startMs + 60_000, startMs + 60 * MIN]) {
+      const { legs } = paused(timeMs);
+      expect([legIndexAt(legs, timeMs + MIN), legIndexAt(legs, lastMs + 60 * MIN)]).to.deep.equal([0, 0]);
+      expect(watchAt(paused(timeMs), lastMs + MIN)).to.deep.equal({ code: 'paused', target: 'NGC 281' });
+      // What follows stays where it was planned.
+      expect(spanOf(legs[1]!)).to.deep.equal(spanOf(second!));
+    }
+  });
+
+  it('a target that is taken out of the plan takes what was said of it along', () => {
+    const startMs = Math.floor(spanOf(first!)[0]);
+    const done = reading(
+      'event',
+      { what: 'stopped', targetId: 'demo-ngc281' },
+      { id: 'r-done', takenAtUtc: toUtcText(startMs + 60 * MIN) },
+    );
+    const left = sequence([{ targetId: 'demo-m33' }], [done]);
+    expect([left.state, left.plan!.subs.length > 100]).to.deep.equal(['planned', true]);
+  });
+
   it('events name their target only where there are several', () => {
     const names = (one: NightStatic) =>
       nightEventList(one).flatMap(({ code, target }) => (code === 'start' ? [target] : []));

@@ -189,7 +189,8 @@ describe('subs around the flip', () => {
 });
 
 describe('the plan as the night went', () => {
-  const lay = (happened: Happening[], input = base, isLast = true) => livedPlan(input, happened, isLast);
+  const lay = (happened: Happening[], input = base, isLast = true) =>
+    livedPlan(input, happened, { targetId: 'one', later: new Set(isLast ? [] : ['two']) });
   const kept = planSubs(base).subs;
 
   it('started late nothing is counted as taken before; started twice is started once', () => {
@@ -261,6 +262,28 @@ describe('the plan as the night went', () => {
     expect(lay(happened, base, true).rest).to.deep.equal([]);
     const over: Happening[] = [{ what: 'started', timeMs: 7.99 * HOUR }];
     expect(lay(over, { ...base, count: 10 }, false).rest).to.deep.equal(over);
+  });
+
+  it('what is said of a target is its own, whatever the order of the plan became', () => {
+    const own: Happening = { what: 'started', timeMs: HOUR, targetId: 'one' };
+    const gone: Happening = { what: 'stopped', timeMs: 0.5 * HOUR, targetId: 'taken out' };
+    expect(lay([gone, own]).plan).to.deep.equal(lay([own]).plan);
+    expect(lay([gone]).state).to.equal('planned');
+    // Another that follows is begun while this one runs: it is over from then on.
+    const next: Happening = { what: 'started', timeMs: 2 * HOUR, targetId: 'two' };
+    const cut = lay([own, next], base, false);
+    expect([cut.state, cut.overMs, cut.rest]).to.deep.equal(['stopped', 2 * HOUR, [next]]);
+    expect(cut.plan.subs.every((s) => s.endMs <= 2 * HOUR)).to.equal(true);
+  });
+
+  it('the mount is free after the last sub, when a target is said to be done, and in a pause as it was planned', () => {
+    const over = (...happened: Happening[]) => lay(happened, base, false).overMs;
+    expect(over()).to.equal(kept.at(-1)!.endMs);
+    expect(over({ what: 'stopped', timeMs: HOUR })).to.equal(HOUR);
+    expect(over({ what: 'paused', timeMs: HOUR })).to.equal(kept.at(-1)!.endMs);
+    expect(over({ what: 'started', timeMs: HOUR })).to.equal(
+      lay([{ what: 'started', timeMs: HOUR }]).plan.subs.at(-1)!.endMs,
+    );
   });
 
   it('what is past never moves when it is laid anew', () => {
