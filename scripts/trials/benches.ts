@@ -7,11 +7,14 @@ import { nightAt, OVERHEAD } from '../../src/core/night/nightAt.ts';
 import type { NightStatic } from '../../src/core/night/nightStatic.ts';
 import { watchAt } from '../../src/core/night/plan/watch.ts';
 import { settingOf } from '../../src/core/records/setting.ts';
+import { eyepieceViews } from '../../src/core/rig/eyepieces.ts';
 import { BRIGHT_STARS } from '../../src/core/sky/brightStars.ts';
 import { drivenSaying } from '../../src/features/balance/drivenModel.ts';
 import { axisModel } from '../../src/features/balance/model.ts';
 import { piecesModel, smallThings } from '../../src/features/balance/piecesModel.ts';
 import { bearingModel, latitudeModel, levelModel } from '../../src/features/level/model.ts';
+import { cornersSaying } from '../../src/features/light-path/corners/cornersModel.ts';
+import { opticsOfNight } from '../../src/features/light-path/numbers/numbersModel.ts';
 import { lightPathModel } from '../../src/features/light-path/model.ts';
 import { foldedTicks } from '../../src/features/logbook/model.ts';
 import { isAfterFlip, meridianModel } from '../../src/features/meridian/model.ts';
@@ -31,6 +34,9 @@ import { stopSummary } from '../../src/app/frame/summaries.ts';
 import { makeFormat } from '../../src/text/format.ts';
 import { readingLine } from '../../src/text/readingWords.ts';
 
+const eyepiecesOf = ({ numbers, records }: NightStatic) =>
+  numbers.tube ? eyepieceViews(numbers.tube, records.parts) : [];
+
 type Benches = Record<string, () => unknown>;
 const momentOf = ({ sky }: NightStatic): number => sky.view.fromMs + (sky.view.toMs - sky.view.fromMs) / 3;
 const balance = settingOf([], 'balance');
@@ -44,6 +50,8 @@ function indoors(night: NightStatic): Benches {
     run: () => night.run.stops.map((stop) => stopSummary(stop, night, format)),
     ribbon: () => [sky.view, night.dark, night.up, night.plan],
     lightPath: () => lightPathModel(night),
+    optics: () => [opticsOfNight(night), eyepiecesOf(night)],
+    corners: () => cornersSaying(night),
     load: () => loadModel(records).payload,
     footing: () => footingSaying(loadModel(records).payload),
     power: () => powerModel(night, settingOf([], 'power')),

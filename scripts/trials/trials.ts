@@ -8,6 +8,7 @@ import { anyRecordProperty } from './anyRecordTrial.ts';
 import { clearNightHolds, clearNights } from './clearNightsTrial.ts';
 import { commandsProperty } from './commandsTrial.ts';
 import { tubeSideMomentKgM } from './hung.ts';
+import { cornersTrial } from './cornersTrial.ts';
 import { importProperty } from './importTrial.ts';
 import { evenly as finite } from './evenly.ts';
 import { driftTrial } from './driftTrial.ts';
@@ -132,6 +133,7 @@ export const TRIALS: readonly Trial[] = [
     asRaw(fc.tuple(rigs, fc.array(mass, { minLength: 1, maxLength: 6 })), balanceHolds),
   ),
   tipTrial,
+  cornersTrial,
   driftTrial,
   plateTrial,
   knobTrial,

@@ -10,7 +10,7 @@ import type { OwlDatabase } from './database.ts';
 import { checkNight } from './checkNight.ts';
 
 /** Counts up when a digest of the same readings would hold anything else: a test compares. Others are made anew. */
-export const DIGEST_VERSION = 3;
+export const DIGEST_VERSION = 4;
 type Versioned = { version: number };
 
 const isOurs = ({ version }: Versioned): boolean => version === DIGEST_VERSION;

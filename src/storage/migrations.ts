@@ -128,4 +128,6 @@ export const MIGRATIONS: readonly Migration[] = [
   },
   // New events and ways about the meridian: older pages only must not write over them.
   { version: 10, stores: {} },
+  // Corners by eye, pieces turned round, lengths of threads: older pages only must not write over them.
+  { version: 11, stores: {} },
 ];

@@ -1,6 +1,7 @@
 /** Words of the night card and of its calendar file. */
 import type { Motors } from '../core/mount/motors.ts';
 import type { NightEvent } from '../core/night/nightAt.ts';
+import type { Format } from './format.ts';
 
 type CardCode = NightEvent['code'] | 'setUp' | 'align';
 
@@ -52,3 +53,7 @@ export const cardCautions = (motors: Motors): readonly string[] => [
     : 'Cables free before every slew and the flip. Be at the mount for the first flip with a new rig.',
   'Never look for the sun through tube, finder or polar finder.',
 ];
+
+/** `55.5 mm of 55.7 mm wanted` */
+export const spacingLine = (spacing: { presentMm: number; neededMm: number }, f: Format): string =>
+  `${f.quantity(spacing.presentMm, 'opticsMm')} of ${f.quantity(spacing.neededMm, 'opticsMm')} wanted`;

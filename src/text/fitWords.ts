@@ -1,6 +1,7 @@
 /** Words of fitting a stack from the parts box. */
 import type { JointEnd } from '../core/optics/stack/joints.ts';
 import type { Stack } from '../core/optics/stack/fitStack.ts';
+import type { Failing } from '../core/optics/stack/whereItFails.ts';
 import type { Purchase } from '../core/optics/stack/purchase.ts';
 import type { Format } from './format.ts';
 
@@ -10,7 +11,7 @@ export const FIT = {
   start: 'Fit from my box',
   found: 'Stacks found, the nearest first',
   take: 'Take this stack',
-  nothing: 'No set of your pieces screws together between this corrector and this camera.',
+  taken: 'The stack is this rig’s train now.',
   unproven: 'Your box has more ways than were tried: these are the best found, not proven to be the best.',
   cancelled: 'Cancelled. The train is as it was.',
   died: 'The fitting stopped on this device. Nothing was changed. Press again.',
@@ -27,6 +28,22 @@ export function stackWords(names: readonly string[], shimsMm: readonly number[],
 export function offWords({ errorMm }: Pick<Stack, 'errorMm'>, f: Format): string {
   if (Math.abs(errorMm) < 0.005) return 'fits';
   return `${f.quantity(Math.abs(errorMm), 'opticsMm', 2)} ${errorMm < 0 ? 'short' : 'long'}`;
+}
+
+/** An open end as the solver names it, gender first. */
+const openWords = (end: string): string => end.split(' ').reverse().join(' ');
+const listed = (ends: readonly string[]): string => ends.map(openWords).join(', ');
+
+/** The joint at which every way ends. */
+export function nothingWords(failing: Failing, name: (id: string) => string): string {
+  switch (failing.code) {
+    case 'noWay':
+      return `No set of your pieces screws together. From the corrector they lead to ${listed(failing.reached)}; the camera is reached only from ${listed(failing.wanted)}. An adapter from one of the first to one of the second is missing.`;
+    case 'required':
+      return `${name(failing.id)} must stay in the train, but no way of your pieces leads through it. Take it out of the train, or enter an adapter.`;
+    case 'copies':
+      return 'No set of your pieces screws together: there are not enough copies, or a way back is missing.';
+  }
 }
 
 const endWords = ({ thread, gender }: JointEnd): string => `${thread} ${gender}`;

@@ -1,8 +1,9 @@
 /** Sentences of the light-path bench. */
-import type { Misfit } from '../core/rig/lightPathOfRig.ts';
+import type { Misfit } from '../core/rig/trainJoints.ts';
 import type { Sampling } from '../core/optics/train.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
+import { threadWords } from './trainWords.ts';
 
 export type LightPathSaying =
   | { code: 'incomplete' }
@@ -33,8 +34,11 @@ export function lightPathSentence(s: LightPathSaying, f: Format): Said {
         : `Begin with the **${f.quantity(s.eyepieceMm, 'opticsMm', 0)} eyepiece**: ${timesWords(s.magnification, f)}, and ${f.quantity(s.fieldDeg, 'angleDeg', 1)} of sky.`;
     case 'noCorrector':
       return '**Nothing to set**: no corrector asks for a distance.';
-    case 'misfit':
-      return `**${s.misfit.beforeName}** does not screw into **${s.misfit.afterName}**. Put an adapter between them.`;
+    case 'misfit': {
+      const turnable = s.misfit.turnable[0];
+      const mend = turnable ? `Turn ${turnable.name} round.` : 'Put an adapter between them.';
+      return `**${s.misfit.beforeName}** does not screw into **${s.misfit.afterName}**. ${mend}`;
+    }
     case 'right':
       return `Leave it: the sensor stands at **${f.quantity(s.presentMm, 'opticsMm')}**, within tolerance.`;
     case 'short':
@@ -44,14 +48,23 @@ export function lightPathSentence(s: LightPathSaying, f: Format): Said {
   }
 }
 
-/** `55.7 mm wanted: 55.0 mm by the corrector and 0.7 mm for the filter glass` */
-function wantedWords(neededMm: number, glassMm: number, f: Format): string {
+/** What the wanted distance is made of. */
+export type Wanted = { glassMm: number; learnedMm: number };
+
+/** `55.7 mm wanted: 55.0 mm by the corrector and 0.7 mm for the filter glass`; what corners taught is said too. */
+function wantedWords(neededMm: number, { glassMm, learnedMm }: Wanted, f: Format): string {
   const wanted = `${f.quantity(neededMm, 'opticsMm')} wanted`;
-  if (glassMm <= 0) return `${wanted} by the corrector`;
-  return `${wanted}: ${f.quantity(neededMm - glassMm, 'opticsMm')} by the corrector and ${f.quantity(glassMm, 'opticsMm')} for the filter glass`;
+  const added = [
+    ...(glassMm > 0 ? [`${f.quantity(glassMm, 'opticsMm')} for the filter glass`] : []),
+    ...(learnedMm === 0
+      ? []
+      : [`${f.quantity(Math.abs(learnedMm), 'opticsMm', 2)} ${learnedMm < 0 ? 'less ' : ''}by your corners`]),
+  ];
+  if (added.length === 0) return `${wanted} by the corrector`;
+  return `${wanted}: ${[`${f.quantity(neededMm - glassMm - learnedMm, 'opticsMm')} by the corrector`, ...added].join(' and ')}`;
 }
 
-export function lightPathReason(s: LightPathSaying, glassMm: number, f: Format): string {
+export function lightPathReason(s: LightPathSaying, wanted: Wanted, f: Format): string {
   switch (s.code) {
     case 'incomplete':
       return 'Scale, field and spacing follow from them.';
@@ -65,16 +78,12 @@ export function lightPathReason(s: LightPathSaying, glassMm: number, f: Format):
       const off = Math.abs(s.errorMm);
       const how =
         off < 0.05 ? 'exactly the' : `${f.quantity(off, 'opticsMm')} ${s.errorMm > 0 ? 'more' : 'less'} than the`;
-      return `That is ${how} ${wantedWords(s.neededMm, glassMm, f)}; up to ${f.quantity(s.toleranceMm, 'opticsMm')} does not show at this focal ratio.`;
+      return `That is ${how} ${wantedWords(s.neededMm, wanted, f)}; up to ${f.quantity(s.toleranceMm, 'opticsMm')} does not show at this focal ratio.`;
     }
     case 'short':
     case 'long':
-      return `From the corrector’s rear flange to the sensor the pieces give ${f.quantity(s.presentMm, 'opticsMm')}; ${wantedWords(s.neededMm, glassMm, f)}.`;
+      return `From the corrector’s rear flange to the sensor the pieces give ${f.quantity(s.presentMm, 'opticsMm')}; ${wantedWords(s.neededMm, wanted, f)}.`;
   }
-}
-
-export function threadWords(joint: { thread: string; gender: 'male' | 'female' }): string {
-  return `${joint.thread} ${joint.gender}`;
 }
 
 export const SAMPLING_WORDS: Record<Sampling, string> = {

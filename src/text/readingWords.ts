@@ -1,7 +1,9 @@
 /** Every kind of reading as a name and a line of words, for the logbook and the night card. */
+import { PLACES } from '../core/records/corners.ts';
 import type { EventName, Reading, ReadingKind, ReadingOf } from '../core/records/reading.ts';
 import { fromUtcText } from '../core/time/utc.ts';
 import { DROP_NAMES } from './balanceWords.ts';
+import { PLACE_NAMES, seenStarWords } from './cornersWords.ts';
 import type { Format } from './format.ts';
 import { compassPoint } from './compassWords.ts';
 import { errorWords } from './polarWords.ts';
@@ -30,6 +32,7 @@ export const READING_NAMES: Record<ReadingKind, string> = {
   gap: 'Gap to the leg',
   flip: 'Flip',
   corners: 'Corners',
+  cornersSeen: 'Corners by eye',
   pointingMiss: 'Pointing',
   battery: 'Battery',
   seeing: 'Seeing',
@@ -111,6 +114,8 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
     `at ${format.clock(fromUtcText(v.atUtc))}, took ${format.quantity(v.minutes, 'minutes')}${v.missEastArcmin === null || v.missNorthArcmin === null ? '' : `, missed by ${format.quantity(Math.hypot(v.missEastArcmin, v.missNorthArcmin), 'arcmin')}`}`,
   corners: (v, { format }) =>
     `spread ${v.sigmaArcsec.map((s) => format.quantity(s, 'arcsec', 1)).join(', ')}, ${v.direction === 'radial' ? 'along' : 'across'} the radius`,
+  cornersSeen: (v, { format }) =>
+    `${PLACES.map((place) => `${PLACE_NAMES[place]} ${seenStarWords(v.places[place])}`).join(', ')}${v.spacingMm === null ? '' : `; sensor at ${format.quantity(v.spacingMm, 'opticsMm', 2)}`}`,
   pointingMiss: (v, { format }) => `missed by ${format.quantity(Math.hypot(v.raArcmin, v.decArcmin), 'arcmin')}`,
   battery: (v, { format }) => `${format.quantity(v.voltageV, 'volts')}, ${format.quantity(v.fraction, 'percent')} left`,
   seeing: (v, { format }) => format.quantity(v.fwhmArcsec, 'arcsec', 1),

@@ -12,6 +12,7 @@ import { knobsOf, lockShiftOfMount, type Knobs } from './pole/knobsOfMount.ts';
 import { plateOfFinder, type PlateOfFinder } from './pole/plateOfFinder.ts';
 import { scaleBias, type ScaleBias } from './pole/scaleBias.ts';
 import type { LearnedLockShift } from '../mount/knobs.ts';
+import { spacingTried, type SpacingTried } from './spacingTried.ts';
 import { learnedRaKgM } from './balance/tipOfNight.ts';
 
 /** How far is looked back: what was long ago says little of the rig as it is. */
@@ -31,6 +32,8 @@ export type Learned = {
   readonly track: ReadingOf<'track'> | undefined;
   readonly steadiness: ReadingOf<'steadiness'> | undefined;
   readonly corners: ReadingOf<'corners'> | undefined;
+  /** The distances that were tried behind this corrector, and where its best one lies. */
+  readonly spacing: SpacingTried;
   /** Focus of this rig on earlier nights, oldest first. */
   readonly focus: readonly ReadingOf<'focus'>[];
   /** What a flip of this rig took on earlier nights, the middle of all; null before the first. */
@@ -70,6 +73,7 @@ export const learnedOf = oncePer((records: NightRecords): Learned => {
     track: () => known.last('track', rig.mountId),
     steadiness: () => known.last('steadiness', rig.id),
     corners: () => known.last('corners', rig.cameraId),
+    spacing: () => spacingTried(records),
     focus: () => firstOf(earlier.latest('focus', { subjectId: rig.id }), KEPT_FOCUS).reverse(),
     flipMinutes: () =>
       median(firstOf(earlier.latest('flip', { subjectId: rig.id }), KEPT_FLIPS).map((r) => r.values.minutes)),

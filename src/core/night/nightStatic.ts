@@ -45,7 +45,10 @@ export const nightStatic = oncePer((records: NightRecords): NightStatic => {
   const learned = learnedOf(records);
   const sky = siteNight(records.site, records.night.eveningDate);
   const dark = darkSpan(sky.events, records.night.darkness);
-  const numbers = rigNumbers(records.rig, records.parts, learned.raMomentKgM);
+  const numbers = rigNumbers(records.rig, records.parts, {
+    momentKgM: learned.raMomentKgM,
+    spacingMm: learned.spacing.learnedMm,
+  });
   const { balance } = numbers;
   const legs = legsOf({ records, sky, dark, numbers, learned });
   return {

@@ -26,3 +26,9 @@ export function focusLine(points: readonly FocusPoint[]): FocusLine | null {
   const umPerDeg = covariance / variance;
   return { umPerDeg, count: points.length, positionUmAt: (temperatureC) => meanUm + umPerDeg * (temperatureC - meanC) };
 }
+
+/** By how many degrees the air may change until half the tolerance is used up: 97 um at 38 um per degree: 1.3.
+ *  Infinite for a focus that never moves. */
+export function refocusAfterC(toleranceUm: number, umPerDeg: number): number {
+  return toleranceUm / 2 / Math.abs(umPerDeg);
+}

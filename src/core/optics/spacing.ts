@@ -2,12 +2,15 @@
  *  Source: shift of a plane plate (Hecht, Optics, 2017, ch. 5); the tolerance is a rule of thumb. */
 import { glassShiftMm } from './lightPath.ts';
 
-export type SpacingPiece = { id: string; name: string; lengthMm: number };
+/** `gapMm`: air before it, where a thread reaches the ground before its shoulder. */
+export type SpacingPiece = { id: string; name: string; lengthMm: number; gapMm?: number };
 export type Plate = { id: string; name: string; thicknessMm: number; index: number };
 export type PlacedPiece = SpacingPiece & { fromMm: number; toMm: number };
 
 export type Spacing = {
   specifiedMm: number;
+  /** What corners taught to add to it. */
+  learnedMm: number;
   /** What filter glass adds to the distance that is needed. */
   glassMm: number;
   neededMm: number;
@@ -26,25 +29,27 @@ export function spacingToleranceMm(focalRatio: number): number {
   return Math.min(1, Math.max(0.2, focalRatio / 10));
 }
 
-/** Needed = specified + sum t (1 - 1/n) of all glass between corrector and sensor; present = pieces + camera's depth. */
+/** Needed = specified + learned + sum t (1 - 1/n) of all glass between corrector and sensor; present = pieces + camera's depth. */
 export function spacingSum(input: {
   specifiedMm: number;
+  learnedMm: number;
   pieces: readonly SpacingPiece[];
   glass: readonly Plate[];
   camera: SpacingPiece;
   toleranceMm: number;
 }): Spacing {
   const glassMm = glassShiftMm(input.glass);
-  const neededMm = input.specifiedMm + glassMm;
+  const neededMm = input.specifiedMm + input.learnedMm + glassMm;
   let reachedMm = 0;
   const pieces = [...input.pieces, input.camera].map((piece): PlacedPiece => {
-    const fromMm = reachedMm;
-    reachedMm += piece.lengthMm;
+    const fromMm = reachedMm + (piece.gapMm ?? 0);
+    reachedMm = fromMm + piece.lengthMm;
     return { ...piece, fromMm, toMm: reachedMm };
   });
   const errorMm = reachedMm - neededMm;
   return {
     specifiedMm: input.specifiedMm,
+    learnedMm: input.learnedMm,
     glassMm,
     neededMm,
     presentMm: reachedMm,

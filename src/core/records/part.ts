@@ -13,7 +13,12 @@ import {
   positiveMmSchema,
 } from './common.ts';
 
-const jointSchema = z.object({ thread: lineSchema(40).min(1), gender: z.enum(['male', 'female']) });
+/** `lengthMm`: of a male thread to its shoulder, of a female one to its ground; absent or null = not measured. */
+const jointSchema = z.object({
+  thread: lineSchema(40).min(1),
+  gender: z.enum(['male', 'female']),
+  lengthMm: positiveMmSchema.nullable().optional(),
+});
 
 /** One bolt or pair of knobs: what a turn does. Of two opposed knobs `clockwiseMoves` is said of the right one, of two
  *  opposed bolts of the rear one, as seen from behind the mount; the other one then moves the axis back. */
@@ -103,6 +108,11 @@ export const partKinds = {
     rear: jointSchema.nullable(),
     /** Diameter that is lit well, at its own focal length; null = not known. */
     imageCircleMm: positiveMmSchema.nullable(),
+    /** How its focuser counts; absent or null = nobody said. */
+    focuser: z
+      .object({ unit: z.enum(['step', 'turn', 'mark']), umPerUnit: z.number().min(0.01).max(100_000) })
+      .nullable()
+      .optional(),
   },
   corrector: {
     factor: z.number().min(0.1).max(10),

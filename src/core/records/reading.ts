@@ -1,6 +1,7 @@
 /** Readings: what was measured, immutable. Numbers with units in their names. */
 import { z } from 'zod';
 import { bounded, hoursSchema, idSchema, lineSchema, textSchema, utcSchema } from './common.ts';
+import { PAST_FOCUS, STICKS } from './corners.ts';
 
 export const STEPS = [
   'light-path',
@@ -134,6 +135,24 @@ export const readingValues = {
     verdict: lineSchema(80),
     spacingMm: bounded(0, 20_000).nullable(),
   }),
+  /** What the eye saw at five places of a frame, with what distance from the corrector's flange; its subject is the corrector,
+   *  the camera where there is none. */
+  cornersSeen: z.object({
+    places: z.object({
+      topLeft: seenStar(),
+      topRight: seenStar(),
+      bottomLeft: seenStar(),
+      bottomRight: seenStar(),
+      centre: seenStar(),
+    }),
+    centreFocused: z.boolean(),
+    highTarget: z.boolean(),
+    exposureS: bounded(0.001, 3600),
+    pastFocus: z.enum(PAST_FOCUS),
+    spacingMm: bounded(0, 20_000).nullable(),
+    /** What of it filter glass asked for. */
+    glassMm: bounded(0, 100),
+  }),
   pointingMiss: z.object({ raArcmin: arcmin, decArcmin: arcmin, state: stateSchema }),
   battery: z.object({ voltageV: bounded(0, 100), fraction: bounded(0, 1) }),
   seeing: z.object({ fwhmArcsec: bounded(0.1, 20) }),
@@ -147,6 +166,10 @@ export const readingValues = {
   note: z.object({ text: textSchema(4000) }),
   retract: z.object({ readingId: idSchema }),
 };
+
+function seenStar() {
+  return z.object({ stick: z.enum(STICKS), strong: z.boolean() });
+}
 
 function cornerSigma() {
   return bounded(0, 1000);
@@ -194,6 +217,7 @@ export const readingSchema = z.discriminatedUnion('kind', [
   of('gap'),
   of('flip'),
   of('corners'),
+  of('cornersSeen'),
   of('pointingMiss'),
   of('battery'),
   of('seeing'),

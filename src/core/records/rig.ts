@@ -34,6 +34,8 @@ export const rigSchema = z.object({
   cameraId: idSchema,
   placed: z.array(placedSchema).max(200),
   train: z.array(idSchema).max(60),
+  /** Parts of the train that stand in it turned round. */
+  turned: z.array(idSchema).max(60).optional(),
   supplies: z.array(
     z.object({ loadId: idSchema, batteryId: idSchema, cableIds: z.array(idSchema), port: lineSchema(40) }),
   ),

@@ -2,10 +2,7 @@
 import { spacingSum, spacingToleranceMm, type Plate, type Spacing, type SpacingPiece } from '../optics/spacing.ts';
 import type { Part, PartOf } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
-
-type Joint = NonNullable<PartOf<'tube'>['rear']>;
-/** Two neighbours that do not screw together. */
-export type Misfit = { beforeName: string; afterName: string; before: Joint; after: Joint };
+import { bottomedIn, misfitsOf, standingOf, type Bottomed, type Misfit } from './trainJoints.ts';
 
 export type LightPath = {
   corrector: PartOf<'corrector'> | null;
@@ -13,6 +10,10 @@ export type LightPath = {
   spacing: Spacing | null;
   plates: Plate[];
   misfits: Misfit[];
+  /** Threads that reach the ground before their shoulder: each adds its gap to the distance. */
+  bottomed: Bottomed[];
+  /** Which piece of `spacing` an index in the chain of joints is. */
+  pieceAt: (chainIndex: number) => number;
   /** Diameter lit at the sensor; null = not known. */
   imageCircleMm: number | null;
 };
@@ -33,21 +34,10 @@ function pieceOf(part: Part): SpacingPiece | null {
   }
 }
 
-const joints = (part: Part): { front: Joint | null; rear: Joint | null } => ({
-  front: 'front' in part ? part.front : null,
-  rear: 'rear' in part ? part.rear : null,
-});
-
-/** Neighbours hold together when threads are equal and genders opposite; shims and filters lie loose between. */
-function misfitsOf(chain: readonly Part[]): Misfit[] {
-  const screwed = chain.filter((p) => p.kind !== 'shim' && p.kind !== 'filter');
-  return screwed.slice(1).flatMap((part, i): Misfit[] => {
-    const previous = screwed[i];
-    if (!previous) return [];
-    const [before, after] = [joints(previous).rear, joints(part).front];
-    if (!before || !after || (before.thread === after.thread && before.gender !== after.gender)) return [];
-    return [{ beforeName: previous.name, afterName: part.name, before, after }];
-  });
+/** The last corrector of a train, from which the distance to the sensor counts. */
+export function correctorOf(rig: Rig, parts: readonly Part[]): PartOf<'corrector'> | null {
+  const byId = new Map(parts.map((p) => [p.id, p]));
+  return behindCorrector(rig.train.flatMap((id) => byId.get(id) ?? [])).corrector;
 }
 
 /** Pieces of the train behind its last corrector, in the order of the light, without the camera. */
@@ -63,31 +53,44 @@ const toPlates = (pieces: readonly Part[]): Plate[] =>
     p.kind === 'filter' ? [{ id: p.id, name: p.name, thicknessMm: p.thicknessMm, index: p.index }] : [],
   );
 
+type Optics = { tube: PartOf<'tube'> | null; camera: PartOf<'camera'> | null; focalRatio: number | null };
+
+/** @param learnedMm by how much farther than specified the sensor must stand, as corners showed. */
 export function lightPathOf(
   rig: Rig,
   parts: ReadonlyMap<string, Part>,
-  tube: PartOf<'tube'> | null,
-  camera: PartOf<'camera'> | null,
-  focalRatio: number | null,
+  { tube, camera, focalRatio }: Optics,
+  learnedMm: number,
 ): LightPath {
   const train = rig.train.flatMap((id) => parts.get(id) ?? []);
   const { corrector, pieces } = behindCorrector(train);
   const plates = toPlates(pieces);
-  const spacing =
-    corrector && camera
-      ? spacingSum({
-          specifiedMm: corrector.backFocusMm,
-          pieces: pieces.flatMap((p) => pieceOf(p) ?? []),
-          glass: plates,
-          camera: { id: camera.id, name: camera.name, lengthMm: camera.depthMm },
-          toleranceMm: spacingToleranceMm(focalRatio ?? 5),
-        })
-      : null;
+  const imageCircleMm = corrector ? corrector.imageCircleMm : (tube?.imageCircleMm ?? null);
+  if (!corrector || !camera)
+    return { corrector, spacing: null, plates, misfits: [], bottomed: [], pieceAt: () => 0, imageCircleMm };
+  const turned = new Set(rig.turned);
+  const chain = [corrector, ...pieces, camera].map((part) => standingOf(part, turned));
+  const bottomed = bottomedIn(chain);
+  // The corrector stands first in the chain.
+  const gapMm = (at: number): number => bottomed.get(at + 1)?.gapMm ?? 0;
+  const spacing = spacingSum({
+    specifiedMm: corrector.backFocusMm,
+    learnedMm,
+    pieces: pieces.flatMap((p, i) => {
+      const piece = pieceOf(p);
+      return piece ? [{ ...piece, gapMm: gapMm(i) }] : [];
+    }),
+    glass: plates,
+    camera: { id: camera.id, name: camera.name, lengthMm: camera.depthMm, gapMm: gapMm(pieces.length) },
+    toleranceMm: spacingToleranceMm(focalRatio ?? 5),
+  });
   return {
     corrector,
     spacing,
     plates,
-    misfits: corrector && camera ? misfitsOf([corrector, ...pieces, camera]) : [],
-    imageCircleMm: corrector ? corrector.imageCircleMm : (tube?.imageCircleMm ?? null),
+    misfits: misfitsOf(chain),
+    bottomed: [...bottomed.values()],
+    pieceAt: (chainIndex) => chain.slice(1, chainIndex).filter(({ part }) => pieceOf(part) !== null).length,
+    imageCircleMm,
   };
 }

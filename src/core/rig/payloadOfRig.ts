@@ -109,7 +109,7 @@ function oneKgMore({ mount }: RigNumbers, load: Load | null): LoadVerdict | null
 
 /** Judges a rig as it stands or as it is being dragged. */
 export function payloadOf(rig: Rig, { parts, site, schools, goodInertiaKgM2, learnedRaKgM }: Circumstances): Payload {
-  const numbers = rigNumbers(rig, parts, learnedRaKgM);
+  const numbers = rigNumbers(rig, parts, { momentKgM: learnedRaKgM });
   const load = loadOfRig(numbers, schools.loadShare, goodInertiaKgM2);
   const balance = onBar(numbers);
   const box = numbers.balance;

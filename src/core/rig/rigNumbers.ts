@@ -36,6 +36,14 @@ export type RigNumbers = {
   gaps: RigGap[];
 };
 
+/** What nights taught of a rig that its records do not say. */
+export type Taught = {
+  /** Moment about the polar axis that an earlier balance showed beyond the stated masses. */
+  momentKgM: number;
+  /** By how much farther than specified the sensor must stand, as corners showed. */
+  spacingMm: number;
+};
+
 /** A small star tracker, with a ball head or a bracket. */
 export function isTracker(mount: Pick<MountPart, 'mountKind'> | null): boolean {
   return mount?.mountKind === 'trackerBallHead' || mount?.mountKind === 'trackerBracket';
@@ -120,9 +128,8 @@ function gapsOf(found: Pick<RigNumbers, 'mount' | 'tube' | 'camera' | 'eyepiece'
   return missing.filter((gap) => gap !== false);
 }
 
-/** Resolves a rig against the parts it names. Nothing throws: what is missing is listed in `gaps`.
- *  @param learnedMomentKgM moment about the polar axis that an earlier balance showed beyond the stated masses. */
-export function rigNumbers(rig: Rig, all: readonly Part[], learnedMomentKgM = 0): RigNumbers {
+/** Resolves a rig against the parts it names. Nothing throws: what is missing is listed in `gaps`. */
+export function rigNumbers(rig: Rig, all: readonly Part[], taught: Partial<Taught> = {}): RigNumbers {
   const parts = new Map(all.filter((p) => p.deletedAtUtc === null).map((p) => [p.id, p]));
   const mount = partOf(parts, rig.mountId, 'mount');
   const tube = partOf(parts, rig.imagingTubeId, 'tube');
@@ -141,8 +148,13 @@ export function rigNumbers(rig: Rig, all: readonly Part[], learnedMomentKgM = 0)
           heightPx: camera.heightPx,
         })
       : null;
-  const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all, learnedMomentKgM) : null;
-  const lightPath = lightPathOf(rig, parts, tube, camera, train?.focalRatio ?? null);
+  const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all, taught.momentKgM ?? 0) : null;
+  const lightPath = lightPathOf(
+    rig,
+    parts,
+    { tube, camera, focalRatio: train?.focalRatio ?? null },
+    taught.spacingMm ?? 0,
+  );
   const gaps = gapsOf({ mount, tube, camera, eyepiece, masses });
   return { mount, tube, camera, eyepiece, support, train, lightPath, masses, balance, gaps };
 }

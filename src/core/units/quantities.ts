@@ -23,6 +23,7 @@ export type QuantityKind =
   | 'imageScale'
   | 'count'
   | 'temperature'
+  | 'temperatureStep'
   | 'volts'
   | 'amps'
   | 'ampHours'
@@ -97,6 +98,11 @@ const UNITS: Record<QuantityKind, Record<UnitSystem, UnitOf>> = {
   temperature: {
     metric: { symbol: '°C', perBase: 1, decimals: 0 },
     imperial: { symbol: '°F', perBase: 1.8, decimals: 0, offset: 32 },
+  },
+  /** A difference of two temperatures. */
+  temperatureStep: {
+    metric: { symbol: '°C', perBase: 1, decimals: 1 },
+    imperial: { symbol: '°F', perBase: 1.8, decimals: 1 },
   },
   volts: same('V', 1),
   amps: same('A', 2),

@@ -7,7 +7,7 @@ import { rigNumbers } from '../../core/rig/rigNumbers.ts';
 
 export const guessedPlace = oncePer(({ records, learned }: NightStatic): Guesses | null =>
   guessesOf(records.rig, records.parts, (rig, parts) => {
-    const { balance } = rigNumbers(rig, parts, learned.raMomentKgM);
+    const { balance } = rigNumbers(rig, parts, { momentKgM: learned.raMomentKgM });
     return balance && balance.movable.length > 0 ? raBalance(balance.input).positionM : null;
   }),
 );

@@ -1,7 +1,7 @@
 import { DEFAULT_REFERENCE_ARM_M } from '../../core/mount/load.ts';
 import type { PartKind } from '../../core/records/part.ts';
 
-const thread = { thread: 'M42x0.75', gender: 'female' };
+const thread = { thread: 'M42x0.75', gender: 'female', lengthMm: null };
 const blankSpacer = { lengthMm: null, front: thread, rear: { ...thread, gender: 'male' }, required: false };
 
 /** What a new part starts from: nothing measured, only choices. */
@@ -40,7 +40,7 @@ export const BLANK_PART: Record<PartKind, Record<string, unknown>> = {
   corrector: {
     factor: null,
     backFocusMm: null,
-    rear: { thread: 'M48x0.75', gender: 'male' },
+    rear: { thread: 'M48x0.75', gender: 'male', lengthMm: null },
     cornerRuleInverted: false,
     focalMm: null,
     imageCircleMm: null,

@@ -44,5 +44,6 @@ export const check = (path: string, label: string): FieldSpec => ({ type: 'check
 export const joint = (path: string, label: string): FieldSpec[] => [
   { type: 'text', path: `${path}.thread`, label: `${label}: thread` },
   select(`${path}.gender`, `${label}: side`, { male: 'male (outside thread)', female: 'female (inside thread)' }),
+  q(`${path}.lengthMm`, `${label}: thread length`, 'opticsMm', 'To shoulder or ground. Empty = not measured.'),
 ];
 export const group = (fields: FieldSpec[]): FieldGroup => ({ title: null, fields });

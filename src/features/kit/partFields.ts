@@ -46,9 +46,26 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
         path: 'rear',
         addLabel: 'Enter the rear thread',
         removeLabel: 'Forget the rear thread',
-        value: { thread: 'M48x0.75', gender: 'female' },
+        value: { thread: 'M48x0.75', gender: 'female', lengthMm: null },
       },
       fields: joint('rear', 'Rear'),
+    },
+    {
+      title: 'Focuser',
+      optional: {
+        path: 'focuser',
+        addLabel: 'Say how its focuser counts',
+        removeLabel: 'Forget how its focuser counts',
+        value: { unit: 'step', umPerUnit: null },
+      },
+      fields: [
+        select('focuser.unit', 'It counts in', {
+          step: 'motor steps',
+          turn: 'turns of the knob',
+          mark: 'marks of a scale',
+        }),
+        q('focuser.umPerUnit', 'One moves the focus by', 'focusUm'),
+      ],
     },
   ],
   corrector: [

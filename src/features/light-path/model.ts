@@ -4,7 +4,7 @@ import type { LightPath } from '../../core/rig/lightPathOfRig.ts';
 import { trueFieldDeg, visualView } from '../../core/optics/lightPath.ts';
 import type { PartOf } from '../../core/records/part.ts';
 import { circleFit, type CircleFit } from '../../core/optics/spacing.ts';
-import { samplingOf, type Sampling, type Train } from '../../core/optics/train.ts';
+import type { Train } from '../../core/optics/train.ts';
 import type { LightPathSaying } from '../../text/lightPathWords.ts';
 
 export type LightPathModel = {
@@ -41,10 +41,4 @@ export function lightPathModel({ numbers }: NightStatic): LightPathModel {
     lightPath,
     circle: train && imageCircleMm !== null ? circleFit(imageCircleMm, train.sensorDiagonalMm) : null,
   };
-}
-
-/** The star of the budget on this camera: width in pixels and what that says of the sampling. */
-export function starOnSensor(fwhmArcsec: number, scaleArcsecPerPx: number): { fwhmPx: number; sampling: Sampling } {
-  const fwhmPx = fwhmArcsec / scaleArcsecPerPx;
-  return { fwhmPx, sampling: samplingOf(fwhmPx) };
 }

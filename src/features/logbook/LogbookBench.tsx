@@ -16,7 +16,7 @@ import { WindowedTable, type RowRef } from '../../ui/WindowedTable.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 import { TextField } from '../../ui/form/Fields.tsx';
 import { Empty } from '../../ui/Problem.tsx';
-import { filterRows, nightRows, polarTrend, smoothed, type NightRow, type TrendPoint } from './model.ts';
+import { filterRows, nightRows, polarTrend, sameTrend, smoothed, type NightRow, type TrendPoint } from './model.ts';
 import { NightInFull } from './NightInFull.tsx';
 
 const YEAR_MS = 365 * MS_PER_DAY;
@@ -160,6 +160,15 @@ function AddNote() {
   );
 }
 
+/** The same object for as long as the same points are drawn. */
+function useTrend(rows: readonly NightRow[]): readonly TrendPoint[] {
+  const fresh = useMemo(() => polarTrend(rows), [rows]);
+  const [kept, setKept] = useState<readonly TrendPoint[]>(fresh);
+  const trend = sameTrend(kept, fresh);
+  if (trend !== kept) setKept(trend);
+  return trend;
+}
+
 export function LogbookBench() {
   const { records } = useNight();
   const { stored, format } = useShared();
@@ -176,7 +185,7 @@ export function LogbookBench() {
   const wanted = useDeferredValue(filter);
   const shown = useMemo(() => filterRows(rows, wanted), [rows, wanted]);
   const own = rows.find((r) => r.night.id === records.night.id);
-  const trend = useMemo(() => polarTrend(shown), [shown]);
+  const trend = useTrend(shown);
   // What was pressed is answered first, the drawing follows.
   const drawn = useDeferredValue(trend);
   return (

@@ -3,10 +3,11 @@ import { isFlipList } from '../../core/night/plan/flipWalk.ts';
 import { ASSEMBLY_LIST } from '../../core/rig/assembly.ts';
 import { INVENTORY_LIST, PACKING_LIST } from '../../core/rig/packing.ts';
 import { median } from '../../core/math/statistics.ts';
+import type { NightSummary } from '../../core/night/nightSummary.ts';
 import type { ReadingsByNight } from '../../core/night/readingIndex.ts';
 import type { Reference } from '../../core/night/pole/poleReference.ts';
 import type { Night } from '../../core/records/night.ts';
-import { oncePerKey } from '../../core/once.ts';
+import { latestPer, oncePerKey } from '../../core/once.ts';
 import { formatDateIn } from '../../core/time/civil.ts';
 import { livingNights, yearOf } from '../../core/night/livingNights.ts';
 import type { Reading } from '../../core/records/reading.ts';
@@ -42,16 +43,21 @@ type Measured = Pick<NightRow, 'polarArcmin' | 'balanceM' | 'seeingArcsec' | 'su
 const NOTHING: Measured = { polarArcmin: null, balanceM: null, seeingArcsec: null, subs: null, readings: 0 };
 
 /** The last word of a night on each of the things compared. @param goal the pole that this user aims at. */
-function measured(readings: ReadingsByNight, nightId: string, goal: Reference): Measured {
-  const summary = readings.get(nightId)?.summary;
-  if (!summary) return NOTHING;
+const measured = oncePerKey((summary: NightSummary, goal: Reference): Measured => {
   const { polarArcmin, balanceM, seeingArcsec, subs } = summary;
   return { polarArcmin: polarArcmin?.[goal] ?? null, balanceM, seeingArcsec, subs, readings: summary.readings };
-}
+});
 
-/** Once per night: a long list is drawn again with each reading. */
-const searchedOf = oncePerKey((night: Night, words: string): string => `${night.eveningDate} ${words}`.toLowerCase());
+type Said = Pick<NightRow, 'night' | 'date' | 'rig' | 'site' | 'target' | 'searched'>;
 const dateOf = oncePerKey((night: Night, year: string): string => formatDateIn(year, night.eveningDate));
+/** A name is one line. */
+const APART = '\n';
+/** Kept per night: a long list is drawn again with each reading. @param words date, rig, site and target. */
+const saidOf = latestPer((night: Night, words: string): Said => {
+  const [date = '', rig = '', site = '', target = ''] = words.split(APART);
+  const searched = `${night.eveningDate} ${date} ${rig} ${site} ${target}`.toLowerCase();
+  return { night, date, rig, site, target, searched };
+});
 
 type Named = { id: string; name: string };
 const namesById = (records: readonly Named[]): ReadonlyMap<string, string> =>
@@ -63,14 +69,10 @@ export function nightRows(records: Records, goal: Reference): NightRow[] {
   const nights = livingNights(records.nights);
   const year = yearOf(nights);
   return nights.map((night): NightRow => {
-    const names = {
-      rig: rigs?.get(night.rigId) ?? '',
-      site: sites?.get(night.siteId) ?? '',
-      target: targets?.get(night.plan[0]?.targetId ?? '') ?? '',
-    };
-    const date = dateOf(night, year);
-    const searched = searchedOf(night, `${date} ${names.rig} ${names.site} ${names.target}`);
-    return { night, date, ...names, searched, ...measured(records.readings, night.id, goal) };
+    const target = targets?.get(night.plan[0]?.targetId ?? '') ?? '';
+    const words = [dateOf(night, year), rigs?.get(night.rigId) ?? '', sites?.get(night.siteId) ?? '', target];
+    const summary = records.readings.get(night.id)?.summary;
+    return { ...saidOf(night, words.join(APART)), ...(summary ? measured(summary, goal) : NOTHING) };
   });
 }
 
@@ -100,14 +102,27 @@ export function polarTrend(rows: readonly NightRow[]): TrendPoint[] {
     .reverse();
 }
 
+const isSamePoint = (a: TrendPoint, b: TrendPoint | undefined): boolean =>
+  a.nightId === b?.nightId && a.arcmin === b.arcmin && a.date === b.date;
+
+/** The trend of before where nothing of it changed: most readings are not of the pole, and thousands of points are drawn only
+ *  when they are others. */
+export function sameTrend(before: readonly TrendPoint[], now: readonly TrendPoint[]): readonly TrendPoint[] {
+  return before.length === now.length && now.every((p, i) => isSamePoint(p, before[i])) ? before : now;
+}
+
 /** Nights on either side that a middle value is taken over. */
 const AROUND = 10;
+/** A chart has room for no more of them. */
+const MOST_SMOOTHED = 400;
 
-/** Each point at the middle value of the nights around it: what a long trend tells through its scatter. */
+/** Points at the middle value of the nights around them: what a long trend tells through its scatter. */
 export function smoothed(points: readonly TrendPoint[]): TrendPoint[] {
-  return points.map((point, i) => {
+  const every = Math.ceil(points.length / MOST_SMOOTHED);
+  return points.flatMap((point, i) => {
+    if (i % every !== 0 && i !== points.length - 1) return [];
     const around = points.slice(Math.max(0, i - AROUND), i + AROUND + 1).map((p) => p.arcmin);
-    return { ...point, arcmin: median(around) ?? point.arcmin };
+    return [{ ...point, arcmin: median(around) ?? point.arcmin }];
   });
 }
 

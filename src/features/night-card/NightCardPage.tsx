@@ -7,7 +7,7 @@ import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { judgementName } from '../../text/budgetWords.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
-import { calendarTodo, cardCautions, cardEventName } from '../../text/cardWords.ts';
+import { calendarTodo, cardCautions, cardEventName, spacingLine } from '../../text/cardWords.ts';
 import { groupWords, onMeridianName, subsWords } from '../../text/planWords.ts';
 import { modelYearsWords } from '../../text/levelWords.ts';
 import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
@@ -90,7 +90,7 @@ function Settings({ card }: { card: NightCard }) {
           ['Latitude scale', format.quantity(card.scaleDeg, 'angleDeg')],
           ...weights,
           ...(card.tubeM === null ? [] : [['Tube in its rings', format.quantity(card.tubeM, 'barLength')] as const]),
-          ...(card.spacing ? [['Flange to sensor', format.quantity(card.spacing.presentMm, 'opticsMm')] as const] : []),
+          ...(card.spacing ? [['Flange to sensor', spacingLine(card.spacing, format)] as const] : []),
           ...(card.focus
             ? [
                 [

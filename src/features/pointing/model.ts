@@ -1,5 +1,6 @@
 /** What focus and pointing show, as codes and figures. */
-import { focusLine, type FocusLine, type FocusPoint } from '../../core/optics/focusDrift.ts';
+import { focusOfNight } from '../../core/night/focusOfNight.ts';
+import type { FocusLine, FocusPoint } from '../../core/optics/focusDrift.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { FocusSaying } from '../../text/pointingWords.ts';
 
@@ -14,11 +15,9 @@ export type FocusModel = {
  *  last night alone. */
 export function focusModel(night: NightStatic, temperatureC: number | null): FocusModel {
   const { rig, tonight: ofNight } = night.records;
-  const before = night.learned.focus;
-  const points = [...before, ...ofNight.of('focus', rig.id)].map((r) => r.values);
-  const line = focusLine(points);
-  const tonight = ofNight.last('focus');
-  const last = before.at(-1);
+  const { points, line } = focusOfNight(night.records);
+  const tonight = ofNight.last('focus', rig.id);
+  const last = night.learned.focus.at(-1);
   const saying = (): FocusSaying => {
     if (tonight) return { code: 'tonight', ...tonight.values };
     if (line && temperatureC !== null)

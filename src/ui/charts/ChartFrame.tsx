@@ -1,9 +1,8 @@
 /** The one frame of all charts: axes with grid, a spoken label, and the picture as SVG or PNG. D3 computes, React draws. */
 import { scaleLinear, type ScaleLinear } from 'd3';
-import { useRef, useState, type ReactNode } from 'react';
-import { Button } from 'react-bootstrap';
+import { useRef, type ReactNode } from 'react';
 import { useWidth } from '../useWidth.ts';
-import { saveChart } from './saveChart.ts';
+import { SaveDrawing } from './SaveDrawing.tsx';
 
 export type Axis = {
   domain: readonly [number, number];
@@ -73,7 +72,6 @@ function YAxis({ axis, scales }: { axis: Axis; scales: Scales }) {
 export function ChartFrame({ label, fileName, height, x, y, children }: Props) {
   const [ref, measured] = useWidth<HTMLDivElement>(680);
   const svg = useRef<SVGSVGElement>(null);
-  const [failed, setFailed] = useState(false);
   const outer = Math.max(NARROWEST, measured);
   const width = outer - MARGIN.left - MARGIN.right;
   const inner = height - MARGIN.top - MARGIN.bottom;
@@ -82,9 +80,6 @@ export function ChartFrame({ label, fileName, height, x, y, children }: Props) {
     y: scaleLinear(y.domain, [inner, 0]),
     width,
     height: inner,
-  };
-  const save = (kind: 'svg' | 'png'): void => {
-    if (svg.current) void saveChart(svg.current, fileName, kind).then((saved) => setFailed(!saved));
   };
   return (
     <div ref={ref} className="chart">
@@ -95,17 +90,7 @@ export function ChartFrame({ label, fileName, height, x, y, children }: Props) {
           <XAxis axis={x} scales={scales} />
         </g>
       </svg>
-      <div className="chart-tools">
-        <Button variant="link" onClick={() => save('svg')}>
-          Save as SVG
-        </Button>
-        <Button variant="link" onClick={() => save('png')}>
-          Save as PNG
-        </Button>
-        {failed && (
-          <span role="alert">The browser could not make the picture. Nothing was saved. Save it as SVG instead.</span>
-        )}
-      </div>
+      <SaveDrawing svg={svg} fileName={fileName} />
     </div>
   );
 }

@@ -4,7 +4,7 @@ import { byNight } from '../../../src/core/night/readingIndex.ts';
 import { runFor } from '../../../src/core/night/plan/run.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
-import { lightPathModel, starOnSensor } from '../../../src/features/light-path/model.ts';
+import { lightPathModel } from '../../../src/features/light-path/model.ts';
 import { filterRows, foldedTicks, nightRows, polarTrend, smoothed } from '../../../src/features/logbook/model.ts';
 import { CALENDAR_ALARMS, nightCard } from '../../../src/features/night-card/model.ts';
 import { focusModel } from '../../../src/features/pointing/model.ts';
@@ -28,12 +28,6 @@ describe('light-path model', () => {
     expect(code({ rigId: 'demo-wagtail' })).to.equal('noCorrector');
     expect(code({ parts: parts.filter((p) => p.id !== 'demo-heron-tube') })).to.equal('incomplete');
     expect(lightPathModel(night()).circle?.covers).to.equal(true);
-  });
-
-  it('judges the star by its width on the pixels', () => {
-    expect(starOnSensor(3.9, 2.02)).to.deep.include({ sampling: 'under' });
-    expect(starOnSensor(5, 2).sampling).to.equal('good');
-    expect(starOnSensor(8, 2).sampling).to.equal('over');
   });
 });
 

@@ -89,10 +89,12 @@ describe('words of the stations', () => {
 
   it('light path', () => {
     const joint = { thread: 'M42x0.75', gender: 'male' as const };
+    const misfit = { beforeName: 'Reducer', afterName: 'Wheel', before: joint, after: joint, turnable: [], at: 1 };
     const sayings: LightPathSaying[] = [
       { code: 'incomplete' },
       { code: 'noCorrector', focalMm: 135, focalRatio: 2.8 },
-      { code: 'misfit', misfit: { beforeName: 'Reducer', afterName: 'Wheel', before: joint, after: joint } },
+      { code: 'misfit', misfit },
+      { code: 'misfit', misfit: { ...misfit, turnable: [{ id: 'r', name: 'Spacer 20 mm' }] } },
       { code: 'right', neededMm: 55.5, presentMm: 55.5, errorMm: -0.17, toleranceMm: 0.5 },
       { code: 'right', neededMm: 55.5, presentMm: 55.5, errorMm: 0.01, toleranceMm: 0.5 },
       { code: 'short', byMm: 2.2, presentMm: 53.5, neededMm: 55.7 },
@@ -100,9 +102,13 @@ describe('words of the stations', () => {
     ];
     for (const s of sayings) {
       isSentence(lightPathSentence(s, f), s.code);
-      isSentence(lightPathReason(s, 0.67, f), s.code);
+      isSentence(lightPathReason(s, { glassMm: 0.67, learnedMm: -0.2 }, f), s.code);
     }
-    expect(plain(lightPathSentence(sayings[5]!, f))).to.equal('Add 2.2 mm between corrector and camera.');
+    expect(plain(lightPathSentence(sayings[3]!, f))).to.include('Turn Spacer 20 mm round.');
+    expect(lightPathReason(sayings[7]!, { glassMm: 0.67, learnedMm: -0.2 }, f)).to.include(
+      '55.2 mm by the corrector and 0.7 mm for the filter glass and 0.20 mm less by your corners',
+    );
+    expect(plain(lightPathSentence(sayings[6]!, f))).to.equal('Add 2.2 mm between corrector and camera.');
     expect(circleWords(1.1, f)).to.equal('The circle covers the corners.');
     expect(circleWords(0.8, f)).to.include('80 %');
   });

@@ -7,6 +7,7 @@ import { toHorizontal } from '../../sky/horizontal.ts';
 import { judgeSteadiness } from '../../mount/steadiness.ts';
 import type { MountPart } from '../../records/part.ts';
 import { ASSUMED } from '../../verdict/assumptions.ts';
+import { evenVariance } from '../../verdict/evenWidth.ts';
 import {
   STEADY_DRIVE,
   type BudgetItemName,
@@ -18,6 +19,7 @@ import {
 import { assumedSinusoids } from '../../rig/assumedDrive.ts';
 import { learnedOf } from '../learned.ts';
 import type { NightRecords } from '../nightRecords.ts';
+import { presentLook, seenSpread } from './seenSpread.ts';
 import { untouchedPole } from '../pole/untouchedPole.ts';
 import { poleOfNight, type PoleOfNight } from '../pole/poleOfNight.ts';
 import type { LightPath } from '../../rig/lightPathOfRig.ts';
@@ -157,7 +159,7 @@ export function budgetBase(
   const { polar, source } = polarOf(records, mount);
   const { tracking, sources } = trackingOf(records, mount);
   const seeing = records.tonight.last('seeing');
-  const { steadiness: tap, corners } = learnedOf(records);
+  const { steadiness: tap } = learnedOf(records);
   const sub: PlannedSub = {
     scaleArcsecPerPx: train.scaleArcsecPerPx,
     widthPx: camera.widthPx,
@@ -174,18 +176,37 @@ export function budgetBase(
     polar,
     fieldTurnArcsecPerS: 0,
     tracking,
-    spacing: corners ? { sigmaArcsec: corners.values.sigmaArcsec, direction: corners.values.direction } : null,
+    spacing: null,
   };
   const all = { ...sources, ...fixedSources(source), ...sourcesTonight(records, lightPath) };
-  return { sub, sources: all, turnsField: turnsFieldOf(mount) };
+  return {
+    sub: { ...sub, spacing: cornersOf(records, lightPath, sub) },
+    sources: all,
+    turnsField: turnsFieldOf(mount),
+  };
+}
+
+/** Corners that were measured, or seen by eye with the stack as it stands: the later of the two. */
+function cornersLooked(records: NightRecords, { spacing }: LightPath) {
+  const { corners: measured, spacing: tried } = learnedOf(records);
+  const seen = presentLook(tried, spacing);
+  const seenIsLater = seen && (!measured || seen.reading.takenAtUtc > measured.takenAtUtc);
+  return seenIsLater ? { seen, measured: undefined } : { seen: null, measured };
+}
+
+function cornersOf(records: NightRecords, lightPath: LightPath, sub: PlannedSub): PlannedSub['spacing'] {
+  const { seen, measured } = cornersLooked(records, lightPath);
+  if (seen) return seenSpread(seen, Math.sqrt(evenVariance(sub)));
+  return measured ? { sigmaArcsec: measured.values.sigmaArcsec, direction: measured.values.direction } : null;
 }
 
 /** Sources of what may have been looked at, tonight or on any night of this rig. */
 function sourcesTonight(records: NightRecords, lightPath: LightPath): BudgetSources {
   const { tonight, rig } = records;
-  const { steadiness, corners } = learnedOf(records);
+  const { steadiness } = learnedOf(records);
+  const { seen, measured: corners } = cornersLooked(records, lightPath);
   return {
-    spacing: measuredOr(corners, spacingSource(lightPath)),
+    spacing: measuredOr(seen?.reading ?? corners, spacingSource(lightPath)),
     seeing: measuredOr(tonight.last('seeing'), assumed),
     defocus: measuredOr(tonight.last('focus', rig.id), notChecked),
     balanceWind: measuredOr(steadiness, assumed),

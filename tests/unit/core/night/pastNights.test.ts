@@ -27,6 +27,7 @@ const SUBJECTS: Record<string, Reading['subject']> = {
   mount: { type: 'mount', id: 'demo-heron-mount' },
   rig: { type: 'rig', id: 'demo-heron' },
   part: { type: 'part', id: 'demo-heron-camera' },
+  reducer: { type: 'part', id: 'demo-heron-reducer' },
   site: { type: 'site', id: 'demo-estrela' },
   night: { type: 'night', id: 'demo-tonight-heron' },
 };
@@ -75,6 +76,22 @@ describe('nights that are over', () => {
   });
 
   it('each teaching kind alone moves the night after it and no night before it', () => {
+    const long = { stick: 'rising', strong: true };
+    const cornersSeen = {
+      places: {
+        topLeft: { ...long, stick: 'falling' },
+        topRight: long,
+        bottomLeft: long,
+        bottomRight: { ...long, stick: 'falling' },
+        centre: { stick: 'round', strong: false },
+      },
+      centreFocused: true,
+      highTarget: true,
+      exposureS: 8,
+      pastFocus: 'notTried',
+      spacingMm: 55.5,
+      glassMm: 2 / 3,
+    };
     const teaching: [Reading['kind'], object, keyof typeof SUBJECTS][] = [
       ['flexure', { arcsecPerMin: 9, directionDeg: 0 }, 'rig'],
       ['steadiness', { settleS: 9 }, 'rig'],
@@ -86,6 +103,7 @@ describe('nights that are over', () => {
       ['halfTurn', { beforeXArcmin: 40, beforeYArcmin: 0, afterXArcmin: -40, afterYArcmin: 0 }, 'mount'],
       ['balance', { axis: 'ra', positionM: 0.4, drops: 'none' }, 'rig'],
       ['feet', { azimuthDeg: 77 }, 'site'],
+      ['cornersSeen', cornersSeen, 'reducer'],
     ];
     const next = {
       ...all.nights[0]!,

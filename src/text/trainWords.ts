@@ -1,0 +1,27 @@
+/** Words of a train's pieces: their ends, joints that do not screw together, threads that reach the ground. */
+import type { Part } from '../core/records/part.ts';
+import type { Bottomed, Joint } from '../core/rig/trainJoints.ts';
+import type { Format } from './format.ts';
+
+export const threadWords = ({ thread, gender }: Pick<Joint, 'thread' | 'gender'>): string => `${thread} ${gender}`;
+
+/** `M48x0.75 to M42x0.75`, as it stands in the light. */
+export function endsWords(part: Part, isTurned: boolean): string {
+  if (!('front' in part)) return '';
+  if (!('rear' in part) || part.front.thread === part.rear.thread) {
+    return isTurned ? `${part.front.thread}, turned round` : part.front.thread;
+  }
+  const [front, rear] = isTurned ? [part.rear, part.front] : [part.front, part.rear];
+  return `${front.thread} to ${rear.thread}${isTurned ? ', turned round' : ''}`;
+}
+
+/** A gap that nobody sees from outside. */
+export function bottomedWords({ beforeName, afterName, gapMm }: Bottomed, f: Format): string {
+  return `The thread between ${beforeName} and ${afterName} is ${f.quantity(gapMm, 'opticsMm', 1)} too long: it reaches the ground before the shoulder, and the gap counts as distance.`;
+}
+
+export const TRAIN = {
+  title: 'The pieces, from the flange to the camera',
+  turn: (name: string): string => `Turn ${name} round`,
+  written: 'The light path is changed.',
+} as const;
