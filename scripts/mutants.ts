@@ -5,7 +5,7 @@ import { availableParallelism } from 'node:os';
 import { join } from 'node:path';
 import { changesIn, withSwitches, type Numbered } from './mutants/mutate.ts';
 import { makeWorkbench, writeSource, type Workbench } from './mutants/workbench.ts';
-import { seeded } from './trials/random.ts';
+import { seeded } from '../src/core/math/random.ts';
 
 const WANTED_SHARE = 0.85;
 const root = join(import.meta.dirname, '..');

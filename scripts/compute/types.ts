@@ -2,7 +2,8 @@
 export type Json = null | boolean | number | string | Json[] | { [key: string]: Json };
 export type JsonObject = { [key: string]: Json };
 export type Answer = { out: JsonObject } | { refuse: string; code: string } | { error: string };
-export type Adapter = (input: JsonObject) => Answer;
+/** `files`: paths of the case's files. */
+export type Adapter = (input: JsonObject, files: readonly string[]) => Answer;
 
 /** Thrown for an input that lacks a key or holds the wrong type; becomes the case's `error`. */
 export class InputError extends Error {}

@@ -3,7 +3,7 @@
 import { bestSpacing, type SpacingLook } from '../../src/core/optics/corners/bestSpacing.ts';
 import { judgeCorners, spacingLean } from '../../src/core/optics/corners/judgeCorners.ts';
 import type { Corner, SeenFrame, SeenStar, Stick } from '../../src/core/optics/corners/seen.ts';
-import { normal, seeded, within, type Random } from './random.ts';
+import { normal, seeded, within, type Random } from '../../src/core/math/random.ts';
 import type { Trial } from './trial.ts';
 
 const FOUND_MM = 0.3;

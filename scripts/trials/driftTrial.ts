@@ -14,7 +14,7 @@ import { toHorizontal } from '../../src/core/sky/horizontal.ts';
 import { apparentAltDeg } from '../../src/core/sky/refraction.ts';
 import { driftReading } from '../../src/features/polar/drift/driftReadings.ts';
 import { trialNight, trialReading, TRIAL_NOW } from './demoWorld.ts';
-import { normal, seeded, within, type Random } from './random.ts';
+import { normal, seeded, within, type Random } from '../../src/core/math/random.ts';
 import type { Trial } from './trial.ts';
 
 const MINUTES = 6;

@@ -9,7 +9,7 @@ import { join } from 'node:path';
 import { createApp } from '../../server/app.ts';
 import { writeBackup, type Backup } from '../../src/formats/backup.ts';
 import { readBackup } from '../../src/formats/readBackup.ts';
-import { seeded, within, type Random } from './random.ts';
+import { seeded, within, type Random } from '../../src/core/math/random.ts';
 import type { Trial } from './trial.ts';
 
 const NOW = '2026-11-24T19:21:00Z';

@@ -3,7 +3,7 @@
 import { knobsOf } from '../../src/core/night/pole/knobsOfMount.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
 import { trialNight, trialReading } from './demoWorld.ts';
-import { normal, seeded, within, type Random } from './random.ts';
+import { normal, seeded, within, type Random } from '../../src/core/math/random.ts';
 import type { Trial } from './trial.ts';
 
 const TURNS = 6;

@@ -6,7 +6,7 @@ import { plateOfFinder } from '../../src/core/night/pole/plateOfFinder.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
 import { trialNight, trialReading } from './demoWorld.ts';
 import { plateAfter } from './contactPlate.ts';
-import { normal, seeded, within, type Random } from './random.ts';
+import { normal, seeded, within, type Random } from '../../src/core/math/random.ts';
 import type { Trial } from './trial.ts';
 
 const MARK_SIGMA_ARCMIN = 1.5;

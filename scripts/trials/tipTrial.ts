@@ -7,7 +7,7 @@ import type { Reading } from '../../src/core/records/reading.ts';
 import type { Placed } from '../../src/core/records/rig.ts';
 import { own, trialNight, trialReading } from './demoWorld.ts';
 import { tubeSideMomentKgM } from './hung.ts';
-import { seeded, within, type Random } from './random.ts';
+import { seeded, within, type Random } from '../../src/core/math/random.ts';
 import type { Trial } from './trial.ts';
 
 const LARGEST_MASS_ERROR = 0.3;

@@ -11,6 +11,7 @@ import { tubeSideMomentKgM } from './hung.ts';
 import { cornersTrial } from './cornersTrial.ts';
 import { importProperty } from './importTrial.ts';
 import { evenly as finite } from './evenly.ts';
+import { driveTrial } from './driveTrial.ts';
 import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
 import { lightNeverFalls, planHolds, plans, replanHolds } from './planTrial.ts';
@@ -134,6 +135,7 @@ export const TRIALS: readonly Trial[] = [
   ),
   tipTrial,
   cornersTrial,
+  driveTrial,
   driftTrial,
   plateTrial,
   knobTrial,

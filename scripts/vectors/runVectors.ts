@@ -28,7 +28,13 @@ function compareCase(
     const status = error.endsWith('is not computed') ? 'not computed' : 'out';
     return { index, status, checked: 0, misses: [], error };
   }
-  const c = new Comparison(asObject(given['out']), asObject(answer['out']), {
+  const known = asObject(given['out'] ?? given['truth']);
+  if (known['refuse'] !== undefined) {
+    const refused = typeof answer['refuse'] === 'string';
+    const miss: Miss = { key: 'refuse', expected: known['refuse'], actual: answer['refuse'] ?? null, limit: 'exact' };
+    return { index, status: refused ? 'same' : 'out', checked: 1, misses: refused ? [] : [miss] };
+  }
+  const c = new Comparison(known, asObject(answer['out']), {
     ...fileTolerance,
     ...asObject(given['tol']),
   });
@@ -46,7 +52,7 @@ function compareCase(
 export function compareFile(topic: string, file: string, content: unknown): FileResult {
   if (!topics[topic]) return { topic, file, known: false, cases: [] };
   const parsed = isObject(content) ? content : {};
-  const answers = computeTopic(topic, parsed);
+  const answers = computeTopic(topic, parsed, dirname(file));
   const cases = Array.isArray(parsed['cases']) ? parsed['cases'] : [];
   const tolerance = asObject(parsed['tolerance']);
   return {

@@ -1,6 +1,7 @@
 /** Which keys of each topic are compared, and how: the tolerance texts of the case files as code. */
 import { asObject, Comparison } from './checks.ts';
 import { budgetChecks } from './budgetChecks.ts';
+import { logChecks } from './logChecks.ts';
 import { clearanceChecks } from './clearanceChecks.ts';
 import { isObject, type Json, type JsonObject } from '../compute/types.ts';
 
@@ -223,4 +224,5 @@ export const topicChecks: Record<string, TopicCheck> = {
   power,
   optics,
   budget: budgetChecks,
+  logs: logChecks,
 };

@@ -1,4 +1,4 @@
-/** Seeded random numbers for trials. */
+/** Seeded random numbers: the same seed gives the same ones everywhere. */
 
 export type Random = () => number;
 

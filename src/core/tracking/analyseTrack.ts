@@ -1,0 +1,242 @@
+/** What a tracking log says of a mount: the period of its worm with harmonics, other gears, drift on both axes, what is left,
+ *  and, where a guider was at work, how well it did.
+ *  Source: harmonic least squares on a joint model (`driveModel`); a period counts from one and a half turns on. */
+import { binned, type Points } from './binned.ts';
+import { driftOf, fitModel, wavesOf, type ModelFit, type ModelShape } from './driveModel.ts';
+import { findPeriods, refined } from './findPeriods.ts';
+import { jumpsOf } from './jumps.ts';
+import type { Spectrum } from './spectrum.ts';
+import { mountDec, mountRa, rmsOf, type TrackSeries } from './trackSeries.ts';
+
+export type Harmonic = { k: number; amplitudeArcsec: number; phaseDeg: number };
+export type GearTerm = { periodS: number; amplitudeArcsec: number; phaseDeg: number };
+export type Periodic = {
+  periodS: number;
+  sigmaPeriodS: number;
+  turns: number;
+  harmonics: Harmonic[];
+  /** Of worm and harmonics over one turn. */
+  peakToPeakArcsec: number;
+};
+export type Drift = { perMin: number; sigmaPerMin: number };
+
+export type TrackAnalysis = {
+  points: Points;
+  /** Indices into the points of the first one after each jump. */
+  jumps: number[];
+  /** Null = cannot be told: too short, or nothing stands out. */
+  periodic: Periodic | null;
+  gears: GearTerm[];
+  raDrift: Drift;
+  decDrift: Drift;
+  /** Of the right ascension about the model; of the declination about its drift. */
+  residualRaArcsec: number;
+  residualDecArcsec: number;
+  spectrum: Spectrum;
+  guided: { rmsRaArcsec: number; rmsDecArcsec: number } | null;
+};
+
+export type AnalyseOptions = {
+  /** Teeth of the worm's wheel; null = not known. */
+  wormTeeth: number | null;
+  /** Jumps set by hand, as times; null = they are looked for. */
+  cutsS?: readonly number[] | null;
+};
+
+const SIDEREAL_DAY_S = 86_164.0905;
+const MOST_POINTS = 20_000;
+/** Enough to search periods; the model is fitted to all points. */
+const MOST_SEARCHED = 2500;
+const FINELY = 18;
+const FEWEST_TURNS = 1.5;
+const HIGHEST_HARMONIC = 5;
+/** How near a frequency must lie to a multiple to be taken for a harmonic, of the breadth of a peak. */
+const SAME_PEAK = 0.35;
+/** A harmonic counts above so many of its own doubt, and of the largest. */
+const LEAST_OF_DOUBT = 5;
+const LEAST_OF_LARGEST = 0.02;
+
+/** The harmonic that a frequency is of another one; null = none. */
+function harmonicOf(hz: number, wormHz: number, spanS: number): number | null {
+  const k = Math.round(hz / wormHz);
+  const near = Math.abs(hz - k * wormHz) < SAME_PEAK / spanS;
+  return k >= 1 && k <= HIGHEST_HARMONIC && near ? k : null;
+}
+
+/** Of the frequencies found the one whose multiples explain most; of equals the faster one. */
+function wormOf(found: readonly { hz: number; power: number }[], spanS: number): number | null {
+  let best: { hz: number; power: number } | null = null;
+  for (const { hz } of found) {
+    const power = found.reduce((sum, f) => sum + (harmonicOf(f.hz, hz, spanS) === null ? 0 : f.power), 0);
+    if (!best || power > best.power * 1.001 || (power > best.power * 0.999 && hz > best.hz)) best = { hz, power };
+  }
+  return best?.hz ?? null;
+}
+
+function peakToPeak(harmonics: readonly Harmonic[]): number {
+  const steps = 720;
+  const course = Array.from({ length: steps }, (_, i) =>
+    harmonics.reduce(
+      (sum, h) => sum + h.amplitudeArcsec * Math.sin((2 * Math.PI * h.k * i) / steps + (h.phaseDeg * Math.PI) / 180),
+      0,
+    ),
+  );
+  return Math.max(...course) - Math.min(...course);
+}
+
+/** Harmonics that stand out of their own doubt; the first one always, it names the period. */
+function strongest(model: ModelFit): number[] {
+  const waves = wavesOf(model).slice(0, model.shape.harmonics.length);
+  const largest = Math.max(...waves.map((w) => w.amplitudeArcsec));
+  return model.shape.harmonics.filter((k, i) => {
+    const wave = waves[i];
+    if (k === 1) return true;
+    return (
+      wave !== undefined &&
+      wave.amplitudeArcsec > Math.max(LEAST_OF_DOUBT * wave.sigmaArcsec, LEAST_OF_LARGEST * largest)
+    );
+  });
+}
+
+/** How sharply the misfit rises about the worm's frequency: one sigma of its period.
+ *  Source: curvature of chi squared (Bevington and Robinson 2003, 8.2). */
+function sigmaPeriod(points: Points, values: Float64Array, model: ModelFit, wormHz: number, spanS: number): number {
+  const step = 0.05 / spanS;
+  const rss = (hz: number): number => fitModel(points, values, { ...model.shape, wormHz: hz })?.fit.rss ?? Infinity;
+  const curvature = (rss(wormHz + step) + rss(wormHz - step) - 2 * model.fit.rss) / step ** 2;
+  const sigmaHz = curvature > 0 ? Math.sqrt(2 * model.sigmaArcsec ** 2) / Math.sqrt(curvature) : Infinity;
+  return sigmaHz / wormHz ** 2;
+}
+
+type Found = { wormHz: number | null; gearsHz: number[]; spectrum: Spectrum };
+
+/** Periods of a thinned curve: quick, and as good as all its points tell. */
+function periodsIn(points: Points, jumpsS: readonly number[], rows: number, wormTeeth: number | null): Found {
+  const thin = binned(points.timeS, points.ra, points.dec, MOST_SEARCHED);
+  const jumps = jumpsS.map((s) =>
+    Math.max(
+      1,
+      thin.timeS.findIndex((t) => t >= s),
+    ),
+  );
+  const spanS = (thin.timeS.at(-1) ?? 0) - (thin.timeS[0] ?? 0);
+  const { frequenciesHz, spectrum } = findPeriods(thin, thin.ra, jumps, rows);
+  const model = fitModel(thin, thin.ra, { jumps, wormHz: null, harmonics: [], gearsHz: frequenciesHz });
+  const waves = model ? wavesOf(model) : [];
+  const found = frequenciesHz.map((hz, i) => ({ hz, power: (waves[i]?.amplitudeArcsec ?? 0) ** 2 }));
+  const turning = found.filter((f) => f.hz * spanS >= FEWEST_TURNS);
+  const told = wormTeeth === null ? null : wormTeeth / SIDEREAL_DAY_S;
+  const tellsTold = told !== null && turning.some((f) => harmonicOf(f.hz, told, spanS) !== null);
+  // Where something slower than a turn and a half is stronger than all that turns, nothing can be said of periods.
+  const slow = found.filter((f) => f.hz * spanS < FEWEST_TURNS).some((f) => turning.every((t) => t.power < f.power));
+  const wormHz = slow ? null : tellsTold ? told : wormOf(turning, spanS);
+  if (wormHz === null) return { wormHz, gearsHz: [], spectrum };
+  const gearsHz = turning.map((f) => f.hz).filter((hz) => harmonicOf(hz, wormHz, spanS) === null);
+  return { wormHz, gearsHz, spectrum };
+}
+
+const ALL_HARMONICS = Array.from({ length: HIGHEST_HARMONIC }, (_, i) => i + 1);
+
+/** The model of the whole curve with its period moved to where it fits best. */
+function fitted(
+  points: Points,
+  jumps: readonly number[],
+  { wormHz, gearsHz }: Found,
+  cadenceS: number,
+): ModelFit | null {
+  if (wormHz === null) return fitModel(points, points.ra, { jumps, wormHz: null, harmonics: [], gearsHz: [] });
+  const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
+  const shape = (hz: number, harmonics: readonly number[]): ModelShape => ({ jumps, wormHz: hz, harmonics, gearsHz });
+  const possible = ALL_HARMONICS.filter((k) => k * wormHz < 0.4 / cadenceS);
+  const wide = fitModel(points, points.ra, shape(wormHz, possible));
+  const harmonics = wide ? strongest(wide) : [1];
+  let hz = wormHz;
+  const gears = [...gearsHz];
+  // Worm and gears pull at each other: each is moved again once the others stand.
+  for (let round = 0; round < (gears.length > 0 ? 2 : 1); round += 1) {
+    hz = refined(points, points.ra, (at) => ({ ...shape(at, harmonics), gearsHz: gears }), {
+      hz,
+      reachHz: 0.3 / spanS,
+      steps: FINELY,
+    });
+    gears.forEach((gear, i) => {
+      const others = (at: number): ModelShape => ({ ...shape(hz, harmonics), gearsHz: gears.with(i, at) });
+      gears[i] = refined(points, points.ra, others, { hz: gear, reachHz: 0.2 / spanS, steps: FINELY });
+    });
+  }
+  return fitModel(points, points.ra, { ...shape(hz, harmonics), gearsHz: gears });
+}
+
+function periodicOf(points: Points, model: ModelFit): Periodic | null {
+  const { wormHz, harmonics: ks } = model.shape;
+  if (wormHz === null) return null;
+  const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
+  const waves = wavesOf(model);
+  const harmonics = ks.map((k, i) => ({
+    k,
+    amplitudeArcsec: waves[i]?.amplitudeArcsec ?? 0,
+    phaseDeg: waves[i]?.phaseDeg ?? 0,
+  }));
+  return {
+    periodS: 1 / wormHz,
+    sigmaPeriodS: sigmaPeriod(points, points.ra, model, wormHz, spanS),
+    turns: spanS * wormHz,
+    harmonics,
+    peakToPeakArcsec: peakToPeak(harmonics),
+  };
+}
+
+function gearsOf({ shape, ...model }: ModelFit): GearTerm[] {
+  const waves = wavesOf({ shape, ...model }).slice(shape.harmonics.length);
+  return shape.gearsHz.map((hz, i) => ({
+    periodS: 1 / hz,
+    amplitudeArcsec: waves[i]?.amplitudeArcsec ?? 0,
+    phaseDeg: waves[i]?.phaseDeg ?? 0,
+  }));
+}
+
+/** Points from which on the star was to be held elsewhere. */
+function aimChanges({ timeS, aimRaArcsec, aimDecArcsec }: TrackSeries, points: Points): number[] {
+  const changes: number[] = [];
+  for (let i = 1; i < timeS.length; i += 1)
+    if ([aimRaArcsec, aimDecArcsec].some((aim) => aim && aim[i] !== aim[i - 1])) changes.push(timeS[i] as number);
+  return changes.map((s) => points.timeS.findIndex((t) => t >= s)).filter((i) => i > 0);
+}
+
+/** One jump for what is told twice: those that are known stand. */
+const merged = (found: readonly number[], known: readonly number[]): number[] =>
+  [...known, ...found.filter((i) => known.every((k) => Math.abs(k - i) > NEAR_POINTS))].sort((a, b) => a - b);
+const NEAR_POINTS = 10;
+
+/** Null when there are too few rows to fit even a drift. */
+export function analyseTrack(series: TrackSeries, options: AnalyseOptions): TrackAnalysis | null {
+  const { timeS } = series;
+  const points = binned(timeS, mountRa(series), mountDec(series), MOST_POINTS);
+  const n = points.timeS.length;
+  if (n < 8) return null;
+  const jumps = options.cutsS
+    ? options.cutsS.map((s) => points.timeS.findIndex((t) => t >= s)).filter((i) => i > 0)
+    : jumpsOf([points.ra, points.dec]);
+  // Where the aim was logged the mount's own course goes on through a dither, where it was not it is cut there.
+  const aims = aimChanges(series, points);
+  const raJumps = series.aimRaArcsec ? jumps : merged(jumps, aims);
+  const decJumps = series.aimDecArcsec ? jumps : merged(jumps, aims);
+  const jumpsS = raJumps.map((i) => points.timeS[i] as number);
+  const found = periodsIn(points, jumpsS, timeS.length, options.wormTeeth);
+  const cadenceS = ((points.timeS[n - 1] as number) - (points.timeS[0] as number)) / (n - 1);
+  const model = fitted(points, raJumps, found, cadenceS);
+  const dec = fitModel(points, points.dec, { jumps: decJumps, wormHz: null, harmonics: [], gearsHz: [] });
+  if (!model || !dec) return null;
+  return {
+    points,
+    jumps: merged(raJumps, decJumps),
+    periodic: periodicOf(points, model),
+    gears: gearsOf(model),
+    raDrift: driftOf(model),
+    decDrift: driftOf(dec),
+    residualRaArcsec: model.sigmaArcsec,
+    residualDecArcsec: dec.sigmaArcsec,
+    spectrum: found.spectrum,
+    guided: series.sentRaArcsec ? { rmsRaArcsec: rmsOf(series.raArcsec), rmsDecArcsec: rmsOf(series.decArcsec) } : null,
+  };
+}

@@ -1,0 +1,161 @@
+/** How a tracking log is laid out, told from its beginning: what parts its fields, which line names its columns, where the rows
+ *  of data begin. Made for text of any program: nothing is asked of its names here. */
+
+export type Delimiter = '\t' | ';' | ',' | '|' | ' ';
+export type LogLayout = {
+  delimiter: Delimiter;
+  decimalComma: boolean;
+  /** Names of the columns; empty words where there are none. */
+  header: string[];
+  /** The line that names them as it stands; null = the log has none. */
+  headerLine: string | null;
+  /** Lines set apart as remarks, without their marks. */
+  remarks: string[];
+  /** First rows as cells, to guess by and to show. */
+  sample: string[][];
+};
+
+const REMARK = /^\s*(#|\/\/|%|!|--)/;
+const DELIMITERS: readonly Delimiter[] = ['\t', ';', '|', ',', ' '];
+const MOST_SAMPLED = 400;
+const NUMBER = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)([eE][+-]?\d+)?$/;
+const TIME =
+  /^(\d{1,4}[-/.]\d{1,2}[-/.]\d{1,4}([T ]\S*)?|\d{1,2}:\d{2}(:\d{2}([.,]\d+)?)?( ?[ap]m)?|.*\d{2}:\d{2}:\d{2}.*)$/i;
+const MISSING = /^(nan|null|none|lost|-+|n\/a|na|inf|\?)?$/i;
+
+export const isRemark = (line: string): boolean => REMARK.test(line);
+const bare = (line: string): string => line.replace(REMARK, '').trim();
+
+/** A line as cells, marks of quoting taken off. Runs of blanks part once. */
+export function cellsOf(line: string, delimiter: Delimiter): string[] {
+  if (delimiter === ' ') return line.trim().split(/\s+/);
+  if (!line.includes('"')) return line.split(delimiter).map((cell) => cell.trim());
+  const cells: string[] = [];
+  let [cell, quoted] = ['', false];
+  for (const char of line) {
+    if (char === '"' && (quoted || cell.trim() === '')) quoted = !quoted;
+    else if (char === delimiter && !quoted) {
+      cells.push(cell.trim());
+      cell = '';
+    } else cell += char;
+  }
+  return [...cells, cell.trim()];
+}
+
+const isData = (cell: string): boolean => NUMBER.test(cell) || TIME.test(cell);
+/** Mostly numbers and times; what was lost may stand among them. */
+export const isDataRow = (cells: readonly string[]): boolean => {
+  const filled = cells.filter((c) => !MISSING.test(c));
+  return cells.length > 1 && filled.length > 0 && filled.filter(isData).length * 2 > filled.length;
+};
+/** Says in words what its columns are. */
+export const isHeaderRow = (cells: readonly string[]): boolean =>
+  cells.length > 1 &&
+  cells.filter((c) => /\p{L}/u.test(c) && !isData(c) && !MISSING.test(c)).length * 2 >= cells.length;
+
+/** The one that parts most lines into the same number of cells; of equals the one that stands less often inside numbers. */
+function delimiterOf(lines: readonly string[]): Delimiter | null {
+  let best: { delimiter: Delimiter; score: number } | null = null;
+  for (const delimiter of DELIMITERS) {
+    const counts = new Map<number, number>();
+    for (const line of lines) {
+      const cells = cellsOf(line, delimiter);
+      if (cells.length > 1 && isDataRow(cells)) counts.set(cells.length, (counts.get(cells.length) ?? 0) + 1);
+    }
+    const score = Math.max(0, ...counts.values());
+    if (score > (best?.score ?? 0)) best = { delimiter, score };
+  }
+  return best?.delimiter ?? null;
+}
+
+function hasDecimalComma(rows: readonly (readonly string[])[], delimiter: Delimiter): boolean {
+  if (delimiter === ',') return false;
+  const cells = rows.flat();
+  const commas = cells.filter((c) => /\d,\d/.test(c)).length;
+  return commas > cells.filter((c) => /\d\.\d/.test(c)).length;
+}
+
+type Section = { header: string | null; rows: string[][] };
+
+/** A remark right before the rows may name their columns. */
+function headerIn(remark: string | undefined, delimiter: Delimiter, columns: number): string | null {
+  if (remark === undefined) return null;
+  return [delimiter, ' ' as const].some((d) => {
+    const cells = cellsOf(remark, d);
+    return cells.length === columns && isHeaderRow(cells);
+  })
+    ? remark
+    : null;
+}
+
+/** Rows under the line that names them; the part with most rows is the log. */
+function sectionsOf(lines: readonly string[], delimiter: Delimiter): Section[] {
+  const sections: Section[] = [];
+  let [open, remark]: [Section, string | undefined] = [{ header: null, rows: [] }, undefined];
+  sections.push(open);
+  for (const line of lines) {
+    if (isRemark(line)) {
+      remark = bare(line);
+      continue;
+    }
+    const cells = cellsOf(line, delimiter);
+    if (isDataRow(cells)) {
+      if (isFresh(open)) open.header ??= headerIn(remark, delimiter, cells.length);
+      open.rows.push(cells);
+    } else if (isHeaderRow(cells)) {
+      const units = unitsUnder(open, cells, delimiter);
+      if (units !== null) open.header = units;
+      else sections.push((open = { header: line, rows: [] }));
+    }
+  }
+  return sections;
+}
+
+const isFresh = ({ rows }: Section): boolean => rows.length === 0;
+
+/** A second line of words, as of units, belongs to the first one; null when this is none. */
+function unitsUnder(open: Section, cells: readonly string[], delimiter: Delimiter): string | null {
+  if (!isFresh(open) || open.header === null) return null;
+  return cells.length === cellsOf(open.header, delimiter).length ? joined(open.header, cells, delimiter) : null;
+}
+
+const joined = (header: string, units: readonly string[], delimiter: Delimiter): string =>
+  cellsOf(header, delimiter)
+    .map((name, i) => `${name} (${units[i] ?? ''})`)
+    .join(delimiter);
+
+/** Null when no line of it holds columns of numbers. @param text the log's beginning, whole lines. */
+export function layoutOf(text: string): LogLayout | null {
+  const lines = text
+    .replace(/^\uFEFF/, '')
+    .split(/\r\n|\r|\n/)
+    .filter((line) => line.trim() !== '');
+  const remarks = lines.filter(isRemark).map(bare);
+  const plain = lines.filter((line) => !isRemark(line));
+  const delimiter = delimiterOf(plain.slice(0, MOST_SAMPLED)) ?? headingOnly(plain);
+  if (delimiter === null) return null;
+  const sections = sectionsOf(lines, delimiter);
+  const best = sections.reduce((a, b) => (b.rows.length >= a.rows.length ? b : a));
+  const columns = best.rows[0]?.length ?? cellsOf(best.header ?? '', delimiter).length;
+  return {
+    delimiter,
+    decimalComma: hasDecimalComma(best.rows, delimiter),
+    header: namesOf(best.header, delimiter, columns),
+    headerLine: best.header,
+    remarks,
+    sample: best.rows.slice(0, MOST_SAMPLED),
+  };
+}
+
+/** A heading without a single row is still a log, an empty one; words between blanks may be anything. */
+const headingOnly = (lines: readonly string[]): Delimiter | null =>
+  DELIMITERS.find((d) => d !== ' ' && lines.some((line) => isHeading(cellsOf(line, d)))) ?? null;
+const FEWEST_NAMES = 3;
+const isHeading = (cells: readonly string[]): boolean =>
+  cells.length >= FEWEST_NAMES && cells.every((c) => c !== '') && isHeaderRow(cells);
+
+function namesOf(header: string | null, delimiter: Delimiter, columns: number): string[] {
+  if (header === null) return Array.from({ length: columns }, () => '');
+  const cells = cellsOf(header, delimiter);
+  return cells.length === columns ? cells : cellsOf(header, ' ');
+}
