@@ -113,6 +113,7 @@ export function lostSentence(held: Held, newest: Copy | null): string {
 
 export const JOB_WORDS: Record<string, string> = {
   beginning: 'Beginning',
+  analysing: 'Working out what turns',
   fit: 'Trying the pieces of the box',
   reading: 'Reading the file',
   checking: 'Checking every record',

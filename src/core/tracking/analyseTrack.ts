@@ -46,7 +46,7 @@ export type AnalyseOptions = {
 const SIDEREAL_DAY_S = 86_164.0905;
 const MOST_POINTS = 20_000;
 /** Enough to search periods; the model is fitted to all points. */
-const MOST_SEARCHED = 2500;
+const MOST_SEARCHED = 1800;
 const FINELY = 18;
 const FEWEST_TURNS = 1.5;
 const HIGHEST_HARMONIC = 5;
@@ -108,20 +108,26 @@ function sigmaPeriod(points: Points, values: Float64Array, model: ModelFit, worm
   return sigmaHz / wormHz ** 2;
 }
 
+/** A curve with the jumps in it. */
+type Curve = { points: Points; jumps: readonly number[] };
 type Found = { wormHz: number | null; gearsHz: number[]; spectrum: Spectrum };
 
-/** Periods of a thinned curve: quick, and as good as all its points tell. */
-function periodsIn(points: Points, jumpsS: readonly number[], rows: number, wormTeeth: number | null): Found {
+const spanOf = ({ timeS }: Points): number => (timeS.at(-1) ?? 0) - (timeS[0] ?? 0);
+
+/** Fewer points of the same curve: means of neighbours lose nothing of what turns slowly. */
+function thinned({ points, jumps }: Curve): Curve {
   const thin = binned(points.timeS, points.ra, points.dec, MOST_SEARCHED);
-  const jumps = jumpsS.map((s) =>
-    Math.max(
-      1,
-      thin.timeS.findIndex((t) => t >= s),
-    ),
-  );
-  const spanS = (thin.timeS.at(-1) ?? 0) - (thin.timeS[0] ?? 0);
-  const { frequenciesHz, spectrum } = findPeriods(thin, thin.ra, jumps, rows);
-  const model = fitModel(thin, thin.ra, { jumps, wormHz: null, harmonics: [], gearsHz: frequenciesHz });
+  if (thin.timeS === points.timeS) return { points, jumps };
+  return { points: thin, jumps: jumps.map((i) => firstAt(thin, points.timeS[i] ?? 0)).filter((i) => i > 0) };
+}
+
+const firstAt = ({ timeS }: Points, s: number): number => timeS.findIndex((t) => t >= s);
+
+/** Periods that stand out, and which of them is the worm's. */
+function periodsIn({ points, jumps }: Curve, rows: number, wormTeeth: number | null): Found {
+  const spanS = spanOf(points);
+  const { frequenciesHz, spectrum } = findPeriods(points, points.ra, jumps, rows);
+  const model = fitModel(points, points.ra, { jumps, wormHz: null, harmonics: [], gearsHz: frequenciesHz });
   const waves = model ? wavesOf(model) : [];
   const found = frequenciesHz.map((hz, i) => ({ hz, power: (waves[i]?.amplitudeArcsec ?? 0) ** 2 }));
   const turning = found.filter((f) => f.hz * spanS >= FEWEST_TURNS);
@@ -137,40 +143,43 @@ function periodsIn(points: Points, jumpsS: readonly number[], rows: number, worm
 
 const ALL_HARMONICS = Array.from({ length: HIGHEST_HARMONIC }, (_, i) => i + 1);
 
-/** The model of the whole curve with its period moved to where it fits best. */
-function fitted(
-  points: Points,
-  jumps: readonly number[],
-  { wormHz, gearsHz }: Found,
-  cadenceS: number,
-): ModelFit | null {
-  if (wormHz === null) return fitModel(points, points.ra, { jumps, wormHz: null, harmonics: [], gearsHz: [] });
-  const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
-  const shape = (hz: number, harmonics: readonly number[]): ModelShape => ({ jumps, wormHz: hz, harmonics, gearsHz });
-  const possible = ALL_HARMONICS.filter((k) => k * wormHz < 0.4 / cadenceS);
-  const wide = fitModel(points, points.ra, shape(wormHz, possible));
-  const harmonics = wide ? strongest(wide) : [1];
-  let hz = wormHz;
-  const gears = [...gearsHz];
-  // Worm and gears pull at each other: each is moved again once the others stand.
-  for (let round = 0; round < (gears.length > 0 ? 2 : 1); round += 1) {
-    hz = refined(points, points.ra, (at) => ({ ...shape(at, harmonics), gearsHz: gears }), {
-      hz,
-      reachHz: 0.3 / spanS,
-      steps: FINELY,
-    });
-    gears.forEach((gear, i) => {
-      const others = (at: number): ModelShape => ({ ...shape(hz, harmonics), gearsHz: gears.with(i, at) });
-      gears[i] = refined(points, points.ra, others, { hz: gear, reachHz: 0.2 / spanS, steps: FINELY });
+type Shape = Omit<ModelShape, 'jumps'>;
+
+/** Worm and gears pull at each other: each is moved to where it fits best once the others stand, twice where there are some. */
+function movedToFit(
+  { points, jumps }: Curve,
+  wormHz: number,
+  harmonics: readonly number[],
+  gearsHz: readonly number[],
+): Shape {
+  const spanS = spanOf(points);
+  let shape: Shape = { wormHz, harmonics, gearsHz };
+  const move = (withHz: (hz: number) => Shape, hz: number, reach: number): number =>
+    refined(points, points.ra, (at) => ({ jumps, ...withHz(at) }), { hz, reachHz: reach / spanS, steps: FINELY });
+  for (let round = 0; round < (gearsHz.length > 0 ? 2 : 1); round += 1) {
+    shape = { ...shape, wormHz: move((at) => ({ ...shape, wormHz: at }), shape.wormHz ?? wormHz, 0.3) };
+    gearsHz.forEach((gear, i) => {
+      const others = (at: number): Shape => ({ ...shape, gearsHz: shape.gearsHz.with(i, at) });
+      shape = others(move(others, shape.gearsHz[i] ?? gear, 0.2));
     });
   }
-  return fitModel(points, points.ra, { ...shape(hz, harmonics), gearsHz: gears });
+  return shape;
+}
+
+/** The model of the whole curve. @param thin in which its periods are moved to where they fit best. */
+function fitted({ points, jumps }: Curve, thin: Curve, { wormHz, gearsHz }: Found): ModelFit | null {
+  if (wormHz === null) return fitModel(points, points.ra, { jumps, wormHz: null, harmonics: [], gearsHz: [] });
+  const cadenceS = spanOf(thin.points) / (thin.points.timeS.length - 1);
+  const possible = ALL_HARMONICS.filter((k) => k * wormHz < 0.4 / cadenceS);
+  const wide = fitModel(thin.points, thin.points.ra, { jumps: thin.jumps, wormHz, harmonics: possible, gearsHz });
+  const shape = movedToFit(thin, wormHz, wide ? strongest(wide) : [1], gearsHz);
+  return fitModel(points, points.ra, { jumps, ...shape });
 }
 
 function periodicOf(points: Points, model: ModelFit): Periodic | null {
   const { wormHz, harmonics: ks } = model.shape;
   if (wormHz === null) return null;
-  const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
+  const spanS = spanOf(points);
   const waves = wavesOf(model);
   const harmonics = ks.map((k, i) => ({
     k,
@@ -200,7 +209,7 @@ function aimChanges({ timeS, aimRaArcsec, aimDecArcsec }: TrackSeries, points: P
   const changes: number[] = [];
   for (let i = 1; i < timeS.length; i += 1)
     if ([aimRaArcsec, aimDecArcsec].some((aim) => aim && aim[i] !== aim[i - 1])) changes.push(timeS[i] as number);
-  return changes.map((s) => points.timeS.findIndex((t) => t >= s)).filter((i) => i > 0);
+  return changes.map((s) => firstAt(points, s)).filter((i) => i > 0);
 }
 
 /** One jump for what is told twice: those that are known stand. */
@@ -215,16 +224,16 @@ export function analyseTrack(series: TrackSeries, options: AnalyseOptions): Trac
   const n = points.timeS.length;
   if (n < 8) return null;
   const jumps = options.cutsS
-    ? options.cutsS.map((s) => points.timeS.findIndex((t) => t >= s)).filter((i) => i > 0)
+    ? options.cutsS.map((s) => firstAt(points, s)).filter((i) => i > 0)
     : jumpsOf([points.ra, points.dec]);
   // Where the aim was logged the mount's own course goes on through a dither, where it was not it is cut there.
   const aims = aimChanges(series, points);
   const raJumps = series.aimRaArcsec ? jumps : merged(jumps, aims);
   const decJumps = series.aimDecArcsec ? jumps : merged(jumps, aims);
-  const jumpsS = raJumps.map((i) => points.timeS[i] as number);
-  const found = periodsIn(points, jumpsS, timeS.length, options.wormTeeth);
-  const cadenceS = ((points.timeS[n - 1] as number) - (points.timeS[0] as number)) / (n - 1);
-  const model = fitted(points, raJumps, found, cadenceS);
+  const whole: Curve = { points, jumps: raJumps };
+  const thin = thinned(whole);
+  const found = periodsIn(thin, timeS.length, options.wormTeeth);
+  const model = fitted(whole, thin, found);
   const dec = fitModel(points, points.dec, { jumps: decJumps, wormHz: null, harmonics: [], gearsHz: [] });
   if (!model || !dec) return null;
   return {

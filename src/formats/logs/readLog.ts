@@ -130,44 +130,56 @@ function rowParser(layout: LogLayout, { roles }: LogMapping) {
 
 const finite = (v: number): number => (Number.isFinite(v) ? v : 0);
 
-const LISTS = ['t', 'ra', 'dec', 'sentRa', 'sentDec', 'aimRa', 'aimDec'] as const;
-const emptyLists = () =>
-  Object.fromEntries(LISTS.map((name) => [name, growing()])) as Record<(typeof LISTS)[number], Growing>;
-
-/** Rows that are kept, and what was sent and aimed at until each. */
+/** Rows that are kept, and what was sent and aimed at until each. Nothing is made anew for a row: there may be a million. */
 function rowsKept(columns: Columns, parser: ReturnType<typeof rowParser>) {
   const times = clock();
-  const lists = emptyLists();
-  const sent: [number, number] = [0, 0];
+  const t = growing();
+  const lists = VALUES.map(() => growing());
+  const order = VALUES.map((name) => columns[name]);
+  const now = new Float64Array(VALUES.length);
+  /** What stands beside an error: sums of what was sent, the last aim. */
+  const beside = new Float64Array(VALUES.length);
   let last = Number.NEGATIVE_INFINITY;
+  const [SENT, AIM] = [2, 4];
+  const keep = (at: number): void => {
+    last = at;
+    t.push(at);
+    for (let k = 0; k < VALUES.length; k += 1) {
+      if (k >= AIM) beside[k] = finite(now[k] as number);
+      if (order[k]) lists[k]?.push((k < SENT ? now[k] : beside[k]) as number);
+    }
+  };
   /** False: without usable numbers. */
   const add = (cells: readonly string[]): boolean => {
-    const of = (name: ValueName): number => parser.value(cells, columns[name]);
-    const [at, x, y] = [times.at(parser.seconds(cells), parser.wraps), of('ra'), of('dec')];
-    const usable = [at, x, y].every(Number.isFinite) && at > last;
-    if (usable) {
-      last = at;
-      const values = [at, x, y, ...sent, finite(of('aimRa')), finite(of('aimDec'))];
-      Object.values(lists).forEach((one, i) => one.push(values[i] ?? 0));
-    }
-    sent[0] += finite(of('sentRa'));
-    sent[1] += finite(of('sentDec'));
+    const at = times.at(parser.seconds(cells), parser.wraps);
+    for (let k = 0; k < VALUES.length; k += 1) now[k] = parser.value(cells, order[k] ?? null);
+    const usable = Number.isFinite(at) && Number.isFinite(now[0]) && Number.isFinite(now[1]) && at > last;
+    if (usable) keep(at);
+    for (let k = SENT; k < AIM; k += 1) beside[k] = (beside[k] as number) + finite(now[k] as number);
     return usable;
   };
-  const series = (raFromXDeg: number | null): TrackSeries => {
-    const [raArcsec, decArcsec] = turned(lists.ra.done(), lists.dec.done(), raFromXDeg);
-    const logged = columns.sentRa !== null || columns.sentDec !== null;
-    return {
-      timeS: lists.t.done(),
-      raArcsec,
-      decArcsec,
-      sentRaArcsec: logged ? lists.sentRa.done() : null,
-      sentDecArcsec: logged ? lists.sentDec.done() : null,
-      aimRaArcsec: columns.aimRa ? lists.aimRa.done() : null,
-      aimDecArcsec: columns.aimDec ? lists.aimDec.done() : null,
-    };
+  return {
+    add,
+    series: (raFromXDeg: number | null) => seriesOf(t, lists, columns, raFromXDeg),
+    clockSteps: times.steps,
   };
-  return { add, series, clockSteps: times.steps };
+}
+
+function seriesOf(t: Growing, lists: readonly Growing[], columns: Columns, raFromXDeg: number | null): TrackSeries {
+  const timeS = t.done();
+  const of = (name: ValueName): Float64Array => lists[VALUES.indexOf(name)]?.done() ?? timeS.map(() => 0);
+  const or0 = (name: ValueName): Float64Array => (columns[name] ? of(name) : timeS.map(() => 0));
+  const [raArcsec, decArcsec] = turned(of('ra'), or0('dec'), raFromXDeg);
+  const logged = columns.sentRa !== null || columns.sentDec !== null;
+  return {
+    timeS,
+    raArcsec,
+    decArcsec,
+    sentRaArcsec: logged ? or0('sentRa') : null,
+    sentDecArcsec: logged ? or0('sentDec') : null,
+    aimRaArcsec: columns.aimRa ? of('aimRa') : null,
+    aimDecArcsec: columns.aimDec ? of('aimDec') : null,
+  };
 }
 
 export type LogReader = { line: (text: string) => void; done: () => Result<LogRead, LogCode> };

@@ -1,0 +1,116 @@
+import { line } from 'd3';
+import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import { useShared } from '../../../session/session.ts';
+import { LOG } from '../../../text/logWords.ts';
+import { ChartFrame } from '../../../ui/charts/ChartFrame.tsx';
+import { courseOf, cutsOf, foldedModel, foldedOf, spectrumDots, type Dot } from './logModel.ts';
+
+const path = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => number): string =>
+  line<Dot>()
+    .x((d) => x(d.x))
+    .y((d) => y(d.y))(dots) ?? '';
+
+function rangeOf(dots: readonly Dot[]): [number, number] {
+  const values = dots.map((d) => d.y);
+  const [low, high] = [Math.min(...values), Math.max(...values)];
+  const edge = Math.max(0.5, 0.06 * (high - low));
+  return [low - edge, high + edge];
+}
+
+/** Both axes against time, with the cuts. */
+function Course({ analysis }: { analysis: TrackAnalysis }) {
+  const { format } = useShared();
+  const [ra, dec] = [courseOf(analysis, 'ra'), courseOf(analysis, 'dec')];
+  const longest = ra.at(-1)?.x ?? 1;
+  return (
+    <ChartFrame
+      label={`${LOG.curve}: right ascension drifts ${format.quantity(analysis.raDrift.perMin, 'driftRate')}, declination ${format.quantity(analysis.decDrift.perMin, 'driftRate')}`}
+      fileName="tracking-log"
+      height={260}
+      x={{ domain: [0, longest], label: 'time from the first row', format: (v) => format.duration(v) }}
+      y={{
+        domain: rangeOf([...ra, ...dec]),
+        label: 'arcsec; thick: right ascension',
+        format: (v) => format.number(v, 0),
+      }}
+    >
+      {({ x, y, height }) => (
+        <g>
+          <path d={path(dec, x, y)} fill="none" stroke="var(--soft)" strokeWidth="1" strokeDasharray="3 3" />
+          <path d={path(ra, x, y)} fill="none" stroke="var(--action)" strokeWidth="2" />
+          {cutsOf(analysis).map((s) => (
+            <path key={s} d={`M${x(s)} 0V${height}`} stroke="var(--amber)" strokeWidth="2" strokeDasharray="6 4" />
+          ))}
+        </g>
+      )}
+    </ChartFrame>
+  );
+}
+
+/** All turns on one, and the curve that the worm alone makes. */
+function Folded({ analysis }: { analysis: TrackAnalysis }) {
+  const { format } = useShared();
+  const { periodic } = analysis;
+  if (!periodic) return null;
+  const dots = foldedOf(analysis);
+  return (
+    <ChartFrame
+      label={`${LOG.folded}: ${format.number(periodic.turns, 1)} turns of ${format.quantity(periodic.periodS, 'seconds', 1)}`}
+      fileName="folded-turns"
+      height={240}
+      x={{ domain: [0, periodic.periodS], label: 'seconds of the turn', format: (v) => format.number(v, 0) }}
+      y={{ domain: rangeOf(dots), label: 'arcsec', format: (v) => format.number(v, 0) }}
+    >
+      {({ x, y }) => (
+        <g>
+          {dots.map((d, i) => (
+            <circle key={i} cx={x(d.x)} cy={y(d.y)} r={1.6} fill="var(--soft)" />
+          ))}
+          <path d={path(foldedModel(analysis), x, y)} fill="none" stroke="var(--action)" strokeWidth="3" />
+        </g>
+      )}
+    </ChartFrame>
+  );
+}
+
+function Turning({ analysis }: { analysis: TrackAnalysis }) {
+  const { format } = useShared();
+  const dots = spectrumDots(analysis);
+  const longest = dots.at(-1)?.x ?? 1;
+  return (
+    <ChartFrame
+      label={LOG.spectrum}
+      fileName="periods"
+      height={200}
+      x={{ domain: [0, longest], label: 'period', format: (v) => format.quantity(v, 'seconds') }}
+      y={{
+        domain: [0, 1],
+        label: 'share of the swing',
+        format: (v) => format.quantity(v, 'percent'),
+        ticks: [0, 0.5, 1],
+      }}
+    >
+      {({ x, y }) => <path d={path(dots, x, y)} fill="none" stroke="var(--action)" strokeWidth="2" />}
+    </ChartFrame>
+  );
+}
+
+export function LogCourse({ analysis }: { analysis: TrackAnalysis }) {
+  return (
+    <div className="section">
+      <h2>{LOG.curve}</h2>
+      <Course analysis={analysis} />
+    </div>
+  );
+}
+
+export function LogPeriods({ analysis }: { analysis: TrackAnalysis }) {
+  return (
+    <div className="section">
+      {analysis.periodic && <h2>{LOG.folded}</h2>}
+      <Folded analysis={analysis} />
+      <h2>{LOG.spectrum}</h2>
+      <Turning analysis={analysis} />
+    </div>
+  );
+}

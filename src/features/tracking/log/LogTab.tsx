@@ -1,0 +1,220 @@
+import { useState, type ReactNode } from 'react';
+import { Button } from 'react-bootstrap';
+import { z } from 'zod';
+import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import type { MountPart } from '../../../core/records/part.ts';
+import { wormPeriodS } from '../../../core/tracking/periodicError.ts';
+import { toCsv } from '../../../formats/csv.ts';
+import { RecordForm } from '../../../session/RecordForm.tsx';
+import { useNight, useShared, type NewReadingHere } from '../../../session/session.ts';
+import { WorkGoing } from '../../../session/WorkGoing.tsx';
+import {
+  LOG,
+  logReason,
+  logSaying,
+  logSentence,
+  periodName,
+  rowsWords,
+  type LogSaying,
+} from '../../../text/logWords.ts';
+import { BenchLayout } from '../../../ui/BenchLayout.tsx';
+import { FigureList } from '../../../ui/FigureList.tsx';
+import { QuantityField } from '../../../ui/form/Fields.tsx';
+import { Problem } from '../../../ui/Problem.tsx';
+import { saveFile } from '../../../ui/saveFile.ts';
+import type { LogTold } from '../../../workers/log.worker.ts';
+import { LogCourse, LogPeriods } from './LogCharts.tsx';
+import { LogMappingForm } from './LogMappingForm.tsx';
+import { trackValues } from './logModel.ts';
+import { useLog, type LogHere, type LogState } from './useLog.ts';
+
+function Figures({ analysis, worm }: { analysis: TrackAnalysis; worm: number | null }) {
+  const { format } = useShared();
+  const { periodic, raDrift, decDrift, residualRaArcsec, guided, gears } = analysis;
+  const drift = ({ perMin, sigmaPerMin }: typeof raDrift): string =>
+    `${format.quantity(perMin, 'driftRate')} ± ${format.number(sigmaPerMin, 2)}`;
+  return (
+    <FigureList
+      figures={[
+        ...(periodic
+          ? [
+              { name: 'What turns', value: periodName(periodic.periodS, worm, format) },
+              ...periodic.harmonics.map((h) => ({
+                name: h.k === 1 ? 'Once a turn' : `${h.k} times a turn`,
+                value: format.quantity(h.amplitudeArcsec, 'arcsec', 1),
+              })),
+            ]
+          : []),
+        ...gears.map((g) => ({
+          name: `Every ${format.quantity(g.periodS, 'seconds', 1)}`,
+          value: format.quantity(g.amplitudeArcsec, 'arcsec', 1),
+        })),
+        { name: 'Drift in right ascension', value: drift(raDrift) },
+        { name: 'Drift in declination', value: drift(decDrift) },
+        { name: 'Left after all this', value: format.quantity(residualRaArcsec, 'arcsec') },
+        ...(guided
+          ? [
+              { name: 'Guided, right ascension', value: format.quantity(guided.rmsRaArcsec, 'arcsec') },
+              { name: 'Guided, declination', value: format.quantity(guided.rmsDecArcsec, 'arcsec') },
+            ]
+          : []),
+      ]}
+    />
+  );
+}
+
+const schema = z.object({ decDeg: z.number().min(-85).max(85) });
+type Fields = { decDeg: number | null };
+
+/** The drive of this log as a reading; what a guider reached as another one. */
+function RecordDrive({ analysis }: { analysis: TrackAnalysis }) {
+  const { records, targetSky } = useNight();
+  const { format } = useShared();
+  const toReading = ({ decDeg }: { decDeg: number }) => {
+    const mount = { type: 'mount' as const, id: records.rig.mountId };
+    const drive: NewReadingHere = {
+      step: 'tracking',
+      subject: mount,
+      kind: 'track',
+      source: 'log',
+      values: trackValues(analysis, decDeg),
+    };
+    const { guided } = analysis;
+    const rms: NewReadingHere[] = guided
+      ? [{ step: 'tracking', subject: mount, kind: 'guiding', source: 'log', values: guided }]
+      : [];
+    return { reading: [drive, ...rms], said: LOG.recorded };
+  };
+  return (
+    <RecordForm<Fields, { decDeg: number }>
+      title={LOG.record}
+      button={LOG.record}
+      schema={schema}
+      defaults={{ decDeg: targetSky ? Number(targetSky.ofDate.decDeg.toFixed(1)) : 0 }}
+      toReading={toReading}
+      keep
+    >
+      <QuantityField name="decDeg" label={LOG.decDeg} kind="angleDeg" system={format.system} hint={LOG.decHint} />
+    </RecordForm>
+  );
+}
+
+function saveCurve({ points }: TrackAnalysis): void {
+  const rows = Array.from(points.timeS, (timeS, i) => ({
+    timeS,
+    raArcsec: points.ra[i] ?? 0,
+    decArcsec: points.dec[i] ?? 0,
+  }));
+  saveFile('tracking-curve.csv', new Blob([toCsv(rows)], { type: 'text/csv' }));
+}
+
+type FoundProps = { log: LogHere; state: Extract<LogState, { at: 'read' }>; worm: number | null };
+
+function Found({ log, state: { told }, worm }: FoundProps) {
+  if (!told.found.ok) return null;
+  const { analysis, rows, unusable, gaps } = told.found.value;
+  return (
+    <>
+      <LogCourse analysis={analysis} />
+      <p className="soft">{rowsWords(rows, unusable, gaps.length, analysis.jumps.length)}</p>
+      <div className="actions">
+        <Button variant="outline" onClick={() => log.cutAt(analysis.jumps.length > 0 ? [] : null)}>
+          {analysis.jumps.length > 0 ? LOG.noCuts : LOG.foundCuts}
+        </Button>
+        <Button variant="outline" onClick={() => saveCurve(analysis)}>
+          {LOG.saveCurve}
+        </Button>
+      </div>
+      {analysis.periodic && <RecordDrive analysis={analysis} />}
+      <div className="section">
+        <Figures analysis={analysis} worm={worm} />
+      </div>
+      <LogPeriods analysis={analysis} />
+    </>
+  );
+}
+
+function sayingOf(state: LogState, worm: number | null): LogSaying {
+  if (state.at === 'refused') return { code: 'refused', why: state.why };
+  if (state.at !== 'read') return { code: 'none' };
+  const { found } = state.told;
+  return found.ok ? logSaying(found.value.analysis, worm) : { code: 'refused', why: found.code };
+}
+
+function Door({ log }: { log: LogHere }) {
+  const [over, setOver] = useState(false);
+  const isFirst = log.state.at === 'none';
+  return (
+    <div
+      className={over ? 'drop-door over' : 'drop-door'}
+      onDragOver={(event) => {
+        event.preventDefault();
+        setOver(true);
+      }}
+      onDragLeave={() => setOver(false)}
+      onDrop={(event) => {
+        event.preventDefault();
+        setOver(false);
+        const file = event.dataTransfer.files[0];
+        if (file) log.read(file);
+      }}
+    >
+      <label className={isFirst ? 'btn btn-primary' : 'btn btn-outline'} htmlFor="log-file">
+        {isFirst ? LOG.choose : LOG.other}
+      </label>
+      <input
+        id="log-file"
+        className="visually-hidden"
+        type="file"
+        onChange={(event) => {
+          const file = event.target.files?.[0];
+          if (file) log.read(file);
+          // The same file chosen again is read again.
+          event.target.value = '';
+        }}
+      />
+      <span className="soft">{LOG.drop}</span>
+    </div>
+  );
+}
+
+/** How it is read, open where the guess is doubtful. */
+function Layout({ told, readAs }: { told: LogTold; readAs: LogHere['readAs'] }) {
+  return (
+    <details className="section" open={told.doubts.length > 0 || !told.found.ok}>
+      <summary>{LOG.layout}</summary>
+      <LogMappingForm key={JSON.stringify(told.mapping)} told={told} readAs={readAs} />
+    </details>
+  );
+}
+
+/** One turn of this mount's drive; null = nobody knows it. */
+function turnOf(mount: MountPart | null): number | null {
+  if (!mount) return null;
+  return mount.wormTeeth === null ? mount.drivePeriodS : wormPeriodS(mount.wormTeeth);
+}
+
+/** A log of any program, and what the drive does by itself. */
+export function LogTab({ tabs }: { tabs: ReactNode }) {
+  const { mount } = useNight().numbers;
+  const { format } = useShared();
+  const worm = turnOf(mount);
+  const log = useLog(mount?.wormTeeth ?? null);
+  const { state, going } = log;
+  const saying = sayingOf(state, worm);
+  const shown = state.at === 'read' && !going ? state : null;
+  return (
+    <BenchLayout
+      title="Tracking"
+      tabs={tabs}
+      sentence={logSentence(saying, format)}
+      reason={logReason(saying, format)}
+      instrumentName="The log"
+    >
+      {going ? <WorkGoing going={going} /> : <Door log={log} />}
+      {state.at === 'failed' && <Problem>{state.problem}</Problem>}
+      {shown && <Found log={log} state={shown} worm={worm} />}
+      {shown && <Layout told={shown.told} readAs={log.readAs} />}
+    </BenchLayout>
+  );
+}

@@ -1,0 +1,78 @@
+/** Curves of an analysed log as they are drawn, and the readings that are made of it. */
+import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import { RAD_PER_DEG } from '../../../core/math/angles.ts';
+
+export type Dot = { x: number; y: number };
+/** A chart has room for no more dots. */
+const MOST_DOTS = 1500;
+
+function thinned(count: number): number[] {
+  const every = Math.max(1, Math.ceil(count / MOST_DOTS));
+  return Array.from({ length: Math.ceil(count / every) }, (_, i) => i * every);
+}
+
+/** The course of one axis, in seconds and arcsec. */
+export function courseOf({ points }: TrackAnalysis, axis: 'ra' | 'dec'): Dot[] {
+  return thinned(points.timeS.length).map((i) => ({ x: points.timeS[i] ?? 0, y: points[axis][i] ?? 0 }));
+}
+
+/** Times of the cuts. */
+export const cutsOf = ({ points, jumps }: TrackAnalysis): number[] => jumps.map((i) => points.timeS[i] ?? 0);
+
+/** What the worm alone does, over one turn. */
+export function foldedModel(analysis: TrackAnalysis): Dot[] {
+  const { periodic } = analysis;
+  if (!periodic) return [];
+  return Array.from({ length: 181 }, (_, i) => ({
+    x: (i / 180) * periodic.periodS,
+    y: periodic.harmonics.reduce(
+      (sum, h) => sum + h.amplitudeArcsec * Math.sin(2 * Math.PI * h.k * (i / 180) + h.phaseDeg * RAD_PER_DEG),
+      0,
+    ),
+  }));
+}
+
+/** Every value on its place in the turn, drift and steps taken off by the middle of its own turn. */
+export function foldedOf(analysis: TrackAnalysis): Dot[] {
+  const { periodic, points, jumps } = analysis;
+  if (!periodic) return [];
+  const steps = [0, ...jumps, points.timeS.length];
+  const level = new Float64Array(points.timeS.length);
+  steps.slice(1).forEach((end, s) => {
+    const from = steps[s] ?? 0;
+    let sum = 0;
+    for (let i = from; i < end; i += 1) sum += straightened(analysis, i);
+    for (let i = from; i < end; i += 1) level[i] = sum / Math.max(1, end - from);
+  });
+  return thinned(points.timeS.length).map((i) => ({
+    x: (points.timeS[i] ?? 0) % periodic.periodS,
+    y: straightened(analysis, i) - (level[i] ?? 0),
+  }));
+}
+
+const straightened = ({ points, raDrift }: TrackAnalysis, i: number): number =>
+  (points.ra[i] ?? 0) - (raDrift.perMin * (points.timeS[i] ?? 0)) / 60;
+
+/** Share of the swing against the period, long periods left out that are drift. */
+export function spectrumDots({ spectrum, points }: TrackAnalysis): Dot[] {
+  const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
+  return Array.from(spectrum.frequencyHz, (hz, i) => ({ x: 1 / hz, y: spectrum.power[i] ?? 0 }))
+    .filter((d) => d.x < spanS)
+    .reverse();
+}
+
+/** Values of the reading: errors of the drive itself, which the sky shows times the cosine of the declination. */
+export function trackValues({ periodic, raDrift, decDrift, residualRaArcsec }: TrackAnalysis, decDeg: number) {
+  const perSky = 1 / Math.max(0.05, Math.cos(decDeg * RAD_PER_DEG));
+  return {
+    periodS: periodic?.periodS ?? null,
+    harmonics: (periodic?.harmonics ?? []).map((h) => ({
+      k: h.k,
+      amplitudeArcsec: h.amplitudeArcsec * perSky,
+      phaseDeg: h.phaseDeg,
+    })),
+    raDriftArcsecPerMin: raDrift.perMin * perSky,
+    decDriftArcsecPerMin: decDrift.perMin,
+    residualArcsec: residualRaArcsec,
+  };
+}

@@ -1,0 +1,136 @@
+/** Words of tracking logs: how they are laid out, what they say of the drive. */
+import type { TrackAnalysis } from '../core/tracking/analyseTrack.ts';
+import type { ColumnRole, Doubt, ErrorUnit } from '../formats/logs/columnRoles.ts';
+import type { LogCode } from '../formats/logs/readLog.ts';
+import type { TimeKind } from '../formats/logs/timeCells.ts';
+import type { Format } from './format.ts';
+import type { Said } from './said.ts';
+
+export const LOG = {
+  choose: 'Choose a log',
+  other: 'Choose another log',
+  drop: 'or drop it here: text of any program, with times and the star’s error in right ascension and declination.',
+  layout: 'How this log is read',
+  again: 'Read it this way',
+  record: 'Record this drive',
+  recorded: 'The drive is recorded.',
+  curve: 'The log, drift and cuts',
+  folded: 'All turns laid over each other',
+  spectrum: 'What turns, by its period',
+  decDeg: 'Declination of the star',
+  decHint: 'The log holds what is seen on the sky; the drive itself errs by more.',
+  scale: 'Scale of the log’s pixels',
+  rate: 'Rate of the corrections',
+  noCuts: 'Take all cuts away',
+  foundCuts: 'Cut where jumps are found',
+  cancelled: 'Cancelled. Nothing was read.',
+  died: 'The reading stopped on this device. Nothing was changed. Choose the log again.',
+  saveCurve: 'Save the curve as CSV',
+} as const;
+
+export const LOG_REFUSALS: Record<LogCode, string> = {
+  logEmpty: 'This log holds no row with usable numbers. Choose another one, or say below which columns hold them.',
+  logNoTime: 'No column holds times. Say below which one does.',
+  logNoError: 'No column holds the error in right ascension. Say below which one does.',
+  logNoScale: 'The errors are in pixels. Type in the scale of the log’s camera, then read it again.',
+  logNoRate: 'The corrections are in milliseconds. Type in the guiding rate, then read it again.',
+  logTooLong: 'This is no log: a line of it has no end. Nothing was read. Choose another file.',
+  logNotText: 'This is no log of numbers in columns. Nothing was read. Choose another file.',
+};
+
+export const DOUBT_WORDS: Record<Doubt, string> = {
+  namesMissing: 'Its columns have no names: the one that rises is taken for the time.',
+  unitMissing: 'No unit is named: the errors are taken for arcseconds.',
+  axesByOrder: 'Its axes have no names: right ascension is taken to stand before declination.',
+  pixelAxes: 'x is taken for right ascension and y for declination.',
+};
+
+type RoleKey = Exclude<ColumnRole['is'], never>;
+export const ROLE_NAMES: Record<RoleKey, string> = {
+  time: 'time',
+  date: 'date',
+  ra: 'error in right ascension',
+  dec: 'error in declination',
+  sentRa: 'correction in right ascension',
+  sentDec: 'correction in declination',
+  aimRa: 'aim in right ascension',
+  aimDec: 'aim in declination',
+  other: 'something else',
+};
+export const UNIT_NAMES: Record<ErrorUnit | 'ms' | 's', string> = {
+  arcsec: 'arcseconds',
+  px: 'pixels',
+  arcmin: 'arcminutes',
+  deg: 'degrees',
+  mas: 'milliarcseconds',
+  ms: 'milliseconds',
+  s: 'seconds',
+};
+export const TIME_KIND_NAMES: Record<TimeKind, string> = {
+  s: 'seconds',
+  ms: 'milliseconds',
+  min: 'minutes',
+  h: 'hours',
+  days: 'days',
+  dateTime: 'date and time',
+  timeOfDay: 'time of day',
+};
+
+export type LogSaying =
+  | { code: 'none' }
+  | { code: 'refused'; why: LogCode }
+  | { code: 'noPeriod'; turns: number | null; spanS: number }
+  | { code: 'few' | 'told'; periodS: number; sigmaS: number; turns: number; peakToPeakArcsec: number };
+
+/** Turns from which a period is trusted. */
+const TRUSTED_TURNS = 3;
+
+/** @param wormPeriodS of the mount's own worm, to tell how much of a turn a short log holds. */
+export function logSaying({ periodic, points }: TrackAnalysis, wormPeriodS: number | null): LogSaying {
+  const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
+  if (!periodic) return { code: 'noPeriod', turns: wormPeriodS === null ? null : spanS / wormPeriodS, spanS };
+  const { periodS, sigmaPeriodS, turns, peakToPeakArcsec } = periodic;
+  return { code: turns < TRUSTED_TURNS ? 'few' : 'told', periodS, sigmaS: sigmaPeriodS, turns, peakToPeakArcsec };
+}
+
+export function logSentence(s: LogSaying, f: Format): Said {
+  switch (s.code) {
+    case 'none':
+      return 'Choose a **log of a star**, guided or not, of half an hour and more.';
+    case 'refused':
+      return 'Say **how this log is read**, or choose another one.';
+    case 'noPeriod':
+      return s.turns !== null && s.turns < 1.5
+        ? 'Log **longer**: at least one and a half turns of the worm, better three.'
+        : '**Nothing turns** in this log that stands out of the air.';
+    case 'few':
+      return `Log **longer** to be sure: so far the drive swings **${f.quantity(s.peakToPeakArcsec, 'arcsec', 1)}** in ${f.quantity(s.periodS, 'seconds', 1)}.`;
+    case 'told':
+      return `**Record this drive**: it swings ${f.quantity(s.peakToPeakArcsec, 'arcsec', 1)} peak to peak in ${f.quantity(s.periodS, 'seconds', 1)}.`;
+  }
+}
+
+export function logReason(s: LogSaying, f: Format): string {
+  switch (s.code) {
+    case 'none':
+      return 'From it follow the drive’s own curve, its drift, and the longest sub that it allows.';
+    case 'refused':
+      return LOG_REFUSALS[s.why];
+    case 'noPeriod':
+      return s.turns === null
+        ? `It covers ${f.duration(s.spanS)}.`
+        : `It covers ${f.duration(s.spanS)}, ${f.number(s.turns, 1)} turns of this mount’s worm.`;
+    case 'few':
+    case 'told':
+      return `${f.number(s.turns, 1)} turns; the period is known to ${f.quantity(s.sigmaS, 'seconds', s.sigmaS < 1 ? 2 : 1)}${s.code === 'few' ? ', from three turns on it is trusted' : ''}.`;
+  }
+}
+
+/** What names a period: this mount's worm, or nothing that is known. */
+export function periodName(periodS: number, wormPeriodS: number | null, f: Format): string {
+  if (wormPeriodS !== null && Math.abs(periodS / wormPeriodS - 1) < 0.02) return 'the worm of this mount';
+  return `unknown, about ${f.quantity(periodS, 'seconds')}`;
+}
+
+export const rowsWords = (rows: number, unusable: number, gaps: number, cuts: number): string =>
+  `${rows} rows, ${unusable} without usable numbers; ${gaps === 1 ? 'one hole' : `${gaps} holes`}, ${cuts === 1 ? 'one cut' : `${cuts} cuts`}.`;

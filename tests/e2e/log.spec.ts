@@ -1,0 +1,61 @@
+/** A tracking log of some other program: brought in, read another way, recorded; told where it is none. */
+import { expect, test, type Page } from '@playwright/test';
+import { HERON, open, sentence } from './support.ts';
+
+const LOGS = 'tests/fixtures/logs';
+const bring = (page: Page, file: string | { name: string; mimeType: string; buffer: Buffer }) =>
+  page.locator('#log-file').setInputFiles(file);
+
+test('a log is read as it comes, recorded, and counts in the account and over a reload', async ({ page }) => {
+  const problems = await open(page, `${HERON}/tracking?tab=log`);
+  await bring(page, `${LOGS}/log02.csv`);
+  await expect(sentence(page)).toHaveText(/^Record this drive: it swings 13\.\d″ peak to peak in 47\d\.\d s\.$/);
+  await expect(page.getByText('the worm of this mount')).toBeVisible();
+  await expect(page.getByRole('img', { name: /All turns laid over each other: 5\.6 turns/ })).toBeVisible();
+  await page.getByRole('button', { name: 'Record this drive' }).click();
+  await expect(page.locator('.toast')).toContainText('The drive is recorded');
+  await page.getByRole('tab', { name: 'Usable subs' }).click();
+  await expect(page.getByRole('main')).toContainText('measured');
+  await page.reload();
+  await page.goto(
+    page
+      .url()
+      .replace('tracking', 'logbook')
+      .replace(/tab=[a-z]+&?/, ''),
+  );
+  await expect(page.getByRole('main')).toContainText('Drive measured');
+  expect(problems).toEqual([]);
+});
+
+test('without names it is asked; said once, it is read so the next time', async ({ page }) => {
+  const problems = await open(page, `${HERON}/tracking?tab=log`);
+  const rows = Array.from(
+    { length: 900 },
+    (_, i) => `${i}\t${(i * 0.01 + Math.sin(i * 1.7)).toFixed(3)}\t${(6 * Math.sin(i / 30)).toFixed(3)}`,
+  );
+  const odd = { name: 'odd.txt', mimeType: 'text/plain', buffer: Buffer.from(rows.join('\n')) };
+  await bring(page, odd);
+  await expect(page.getByText('Its columns have no names')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'How this log is read' })).toBeVisible();
+  // The guess took the second column for right ascension: it is the declination's.
+  await page.getByLabel('column 2 is').selectOption('error in declination');
+  await page.getByLabel('column 3 is').selectOption('error in right ascension');
+  await page.getByRole('button', { name: 'Read it this way' }).click();
+  await expect(sentence(page)).toContainText('12.0″ peak to peak in 188.5 s');
+  await page.reload();
+  await bring(page, odd);
+  await expect(sentence(page)).toContainText('12.0″ peak to peak in 188.5 s');
+  expect(problems).toEqual([]);
+});
+
+test('what is no log is told as such; one without rows says what to do', async ({ page }) => {
+  const problems = await open(page, `${HERON}/tracking?tab=log`);
+  await bring(page, { name: 'a.bin', mimeType: 'application/octet-stream', buffer: Buffer.from(new Uint8Array(5000)) });
+  await expect(page.locator('.reason')).toContainText('This is no log of numbers in columns');
+  await bring(page, `${LOGS}/log11.csv`);
+  await expect(page.locator('.reason')).toContainText('no row with usable numbers');
+  await bring(page, `${LOGS}/log08.csv`);
+  await expect(sentence(page)).toContainText('Log longer: at least one and a half turns');
+  await expect(page.getByRole('button', { name: 'Record this drive' })).toHaveCount(0);
+  expect(problems).toEqual([]);
+});

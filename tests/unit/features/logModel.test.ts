@@ -1,0 +1,95 @@
+import { expect } from 'chai';
+import { analyseTrack, type TrackAnalysis } from '../../../src/core/tracking/analyseTrack.ts';
+import {
+  cutsOf,
+  courseOf,
+  foldedModel,
+  foldedOf,
+  spectrumDots,
+  trackValues,
+} from '../../../src/features/tracking/log/logModel.ts';
+import {
+  DOUBT_WORDS,
+  LOG_REFUSALS,
+  logReason,
+  logSaying,
+  logSentence,
+  periodName,
+  rowsWords,
+} from '../../../src/text/logWords.ts';
+import { makeFormat } from '../../../src/text/format.ts';
+import { plain } from '../../../src/text/said.ts';
+
+const f = makeFormat('metric', 'Europe/Lisbon');
+const timeS = Float64Array.from({ length: 900 }, (_, i) => 2 * i);
+/** Six arcsec in 400 s, half an arcsec a minute, a jump of 20 in the middle. */
+const wave = (s: number) => 6 * Math.sin((2 * Math.PI * s) / 400 + 0.5) + (0.5 * s) / 60 + (s >= 900 ? 20 : 0);
+const rough = (i: number) => 0.2 * Math.sin(i * 12.9898) * Math.cos(i * 78.233);
+const series = {
+  timeS,
+  raArcsec: timeS.map((s, i) => wave(s) + rough(i)),
+  decArcsec: timeS.map((s, i) => s / 60 + rough(i + 5000)),
+  sentRaArcsec: null,
+  sentDecArcsec: null,
+  aimRaArcsec: null,
+  aimDecArcsec: null,
+};
+const analysis = analyseTrack(series, { wormTeeth: null })!;
+
+describe('a log as it is drawn', () => {
+  it('marks the cut, and lays all turns over each other without drift and jump', () => {
+    expect(cutsOf(analysis)).to.deep.equal([900]);
+    expect(courseOf(analysis, 'ra')).to.have.length(900);
+    const folded = foldedOf(analysis);
+    for (const { x, y } of folded) {
+      expect(x).to.be.within(0, 401);
+      // Each piece is levelled by its own middle, which holds no whole number of turns.
+      expect(Math.abs(y)).to.be.lessThan(8.5);
+    }
+    const model = foldedModel(analysis);
+    expect(Math.max(...model.map((d) => d.y))).to.be.closeTo(6, 0.1);
+    expect(model[0]!.y).to.be.closeTo(model.at(-1)!.y, 1e-9);
+  });
+
+  it('the spectrum stands by period, shortest first, highest at the worm', () => {
+    const dots = spectrumDots(analysis);
+    dots.slice(1).forEach((d, i) => expect(d.x).to.be.greaterThan(dots[i]!.x));
+    const top = dots.reduce((a, b) => (b.y > a.y ? b : a));
+    expect(top.x).to.be.closeTo(400, 40);
+  });
+
+  it('the reading holds the drive’s own errors: at 60 degrees twice what the sky shows', () => {
+    const [sky, axis] = [trackValues(analysis, 0), trackValues(analysis, 60)];
+    expect(axis.harmonics[0]!.amplitudeArcsec).to.be.closeTo(2 * sky.harmonics[0]!.amplitudeArcsec, 1e-9);
+    expect(axis.raDriftArcsecPerMin).to.be.closeTo(2 * sky.raDriftArcsecPerMin, 1e-9);
+    expect(axis.decDriftArcsecPerMin).to.equal(sky.decDriftArcsecPerMin);
+    expect(sky.harmonics[0]!.amplitudeArcsec).to.be.closeTo(6, 0.1);
+    expect([sky.periodS, sky.decDriftArcsecPerMin].map((v) => Math.round(v! * 10) / 10)).to.deep.equal([400, 1]);
+  });
+});
+
+describe('what is said of a log', () => {
+  const of = (change: Partial<TrackAnalysis>) => logSaying({ ...analysis, ...change }, 478.7);
+  const sentence = (change: Partial<TrackAnalysis>) => plain(logSentence(of(change), f));
+
+  it('records what is sure, asks for more where it is not', () => {
+    expect(sentence({})).to.equal('Record this drive: it swings 12.0″ peak to peak in 400.0 s.');
+    expect(sentence({ periodic: { ...analysis.periodic!, turns: 2 } })).to.match(/^Log longer to be sure/);
+    expect(sentence({ periodic: null })).to.match(/^Nothing turns/);
+    expect(plain(logSentence(logSaying({ ...analysis, periodic: null }, 3000), f))).to.match(/^Log longer: at least/);
+    for (const change of [{}, { periodic: null }]) expect(logReason(of(change), f)).to.match(/^[A-Z0-9].*\.$/);
+  });
+
+  it('has words for every refusal and doubt, that say what to do', () => {
+    for (const words of [...Object.values(LOG_REFUSALS), ...Object.values(DOUBT_WORDS)])
+      expect(words).to.match(/^[A-Zx].*\.$/);
+    expect(logReason({ code: 'refused', why: 'logNoScale' }, f)).to.include('Type in the scale');
+    expect(plain(logSentence({ code: 'none' }, f))).to.match(/^Choose a log/);
+  });
+
+  it('names the worm of the mount, or says that the period is unknown', () => {
+    expect(periodName(479, 478.7, f)).to.equal('the worm of this mount');
+    expect(periodName(61, 478.7, f)).to.equal('unknown, about 61 s');
+    expect(rowsWords(900, 3, 1, 2)).to.equal('900 rows, 3 without usable numbers; one hole, 2 cuts.');
+  });
+});
