@@ -55,6 +55,8 @@ export type CornersSaying =
       drawnAlong: DrawnAlong;
       /** By how much the next stack should be longer; null without a corrector or a distance. */
       stepMm: number | null;
+      /** The field stood low, or nobody said how high. */
+      low: boolean;
       /** Distance of that look. */
       spacingMm: number | null;
       /** Where the looks together put the best distance, and how many told of it. */
@@ -161,9 +163,7 @@ export function cornersReason(s: CornersSaying, f: Format): string {
         ? 'Two corners point at the middle and the two others circle it: the sensor stands aslant.'
         : `Only ${tiltPlace[verdict.at]} is long: the sensor stands aslant there.`;
     case 'tracking':
-      return s.drawnAlong === null
-        ? 'The centre and the corners agree: no distance does that.'
-        : DRAWN_ALONG[s.drawnAlong];
+      return `${s.drawnAlong === null ? 'The centre and the corners agree: no distance does that.' : DRAWN_ALONG[s.drawnAlong]}${s.low ? ' Low in the sky the air does it too: take a frame over 60° high to tell.' : ''}`;
     case 'focus':
       return 'A wrong distance keeps its direction on both sides of focus.';
     case 'coma':

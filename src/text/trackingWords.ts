@@ -1,5 +1,6 @@
 /** Sentences of the tracking bench. */
 import type { FirstSubCheck } from '../core/night/plan/checklists.ts';
+import type { WhatIf } from '../core/night/account/whatIf.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 
@@ -66,3 +67,30 @@ export const CHECK_WORDS: Record<FirstSubCheck, { do: string; why: string }> = {
 export const checksSentence = (left: number): Said =>
   left === 0 ? 'Ready: **start the first sub**.' : `Go through these **${left}** before the first sub.`;
 export const CHECKS_REASON = 'Each one has cost somebody a night.';
+
+export const WHAT_IF = {
+  title: 'What if',
+  headings: ['If it were', 'Usable subs', 'Against now'],
+  note: 'Finer air makes the star smaller: what the mount draws shows more in it.',
+} as const;
+
+export function whatIfWords({ code, value }: Pick<WhatIf, 'code' | 'value'>, f: Format): string {
+  switch (code) {
+    case 'pole':
+      return `The pole within ${f.quantity(value, 'arcmin')}`;
+    case 'guided':
+      return `Guided to ${f.quantity(value, 'arcsec', 1)} on both axes`;
+    case 'seeing':
+      return `Seeing of ${f.quantity(value, 'arcsec', 1)}`;
+    case 'shorter':
+    case 'longer':
+      return `Subs of ${f.duration(value)}`;
+  }
+}
+
+/** `+12 %`, or that nothing changes. */
+export function againstNow(share: number, now: number, f: Format): string {
+  const by = Math.round(100 * share) - Math.round(100 * now);
+  if (by === 0) return 'the same';
+  return `${by > 0 ? '+' : '−'}${f.quantity(Math.abs(by) / 100, 'percent')}`;
+}

@@ -112,7 +112,7 @@ test('a piece put into the light path changes the distance, and is moved and tak
   await expect(page.getByText('Saved.')).toBeVisible();
   await open(page, `${HERON}/light-path`);
   await expect(sentence(page)).toHaveText('Take out 9.8 mm between corrector and camera.');
-  await expect(page.locator('.piece-list li').nth(2)).toContainText('Spacer M42, 20 mm');
+  await expect(page.locator('.train-list li', { hasText: 'Spacer M42, 20 mm' })).toContainText(/^3/);
 });
 
 test('the polar journey: an error by hand turns the two dials and feeds the budget', async ({ page }) => {

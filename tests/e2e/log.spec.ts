@@ -14,7 +14,11 @@ test('a log is read as it comes, recorded, and counts in the account and over a 
   await expect(page.getByRole('img', { name: /All turns laid over each other: 5\.6 turns/ })).toBeVisible();
   await page.getByRole('button', { name: 'Record this drive' }).click();
   await expect(page.locator('.toast')).toContainText('The drive is recorded');
+  await page.getByLabel('Hour angle in the middle of the log').fill('0.2');
+  await page.getByRole('button', { name: 'Count it for the pole' }).click();
+  await expect(page.locator('.toast').last()).toContainText('The drift counts for the pole');
   await page.getByRole('tab', { name: 'Usable subs' }).click();
+  await expect(page.getByRole('region', { name: 'What if' })).toContainText('Subs of 60 s');
   await expect(page.getByRole('main')).toContainText('measured');
   await page.reload();
   await page.goto(
@@ -24,6 +28,7 @@ test('a log is read as it comes, recorded, and counts in the account and over a 
       .replace(/tab=[a-z]+&?/, ''),
   );
   await expect(page.getByRole('main')).toContainText('Drive measured');
+  await expect(page.getByRole('main')).toContainText(/0\.\d+″\/min at hour angle 0:12/);
   expect(problems).toEqual([]);
 });
 

@@ -1,9 +1,15 @@
 /** The light path's state in the run: right, wrong, or not yet known. */
+import { presentLook } from '../../core/night/account/seenSpread.ts';
+import type { CornersVerdict } from '../../core/optics/corners/judgeCorners.ts';
 import { visualView } from '../../core/optics/lightPath.ts';
 import { magnificationWords } from '../../text/stations.ts';
 import type { Summary } from '../../session/stationState.ts';
 
-export const lightPathSummary: Summary = ({ numbers }, format) => {
+/** Corners seen with the stack as it stands, that want it or the camera set otherwise. */
+const asksForChange = (code: CornersVerdict['code'] | undefined): boolean =>
+  code === 'tooClose' || code === 'tooFar' || code === 'tilt';
+
+export const lightPathSummary: Summary = ({ numbers, learned }, format) => {
   const { train, lightPath, tube, eyepiece } = numbers;
   if (tube && eyepiece) {
     const { magnification } = visualView({ ...tube, eyepieceMm: eyepiece.focalMm });
@@ -12,6 +18,7 @@ export const lightPathSummary: Summary = ({ numbers }, format) => {
   if (!train) return { state: 'open', reading: '' };
   const { spacing, misfits } = lightPath;
   if (!spacing) return { state: 'done', reading: format.quantity(train.scaleArcsecPerPx, 'imageScale') };
-  const right = spacing.withinTolerance && misfits.length === 0;
+  const look = presentLook(learned.spacing, spacing);
+  const right = spacing.withinTolerance && misfits.length === 0 && !asksForChange(look?.verdict.code);
   return { state: right ? 'done' : 'attention', reading: format.quantity(spacing.presentMm, 'opticsMm') };
 };

@@ -17,6 +17,7 @@ import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { OVERHEAD } from '../../core/night/nightAt.ts';
 import { trackingModel } from './model.ts';
+import { WhatIfTable } from './WhatIfTable.tsx';
 
 type Chosen = { exposureS: number; share: number };
 type ChartProps = { label: string; usable: UsableNight; chosen: Chosen };
@@ -189,6 +190,7 @@ export function UsableSubs({ tabs }: { tabs: ReactNode }) {
       }
     >
       {usable && at.stars && <Chooser usable={usable} subS={subS} chosen={chosen(at.stars.sub)} choose={choose} />}
+      {at.stars && <WhatIfTable sub={at.stars.sub} share={basis.share} />}
       <RecordSwing />
     </BenchLayout>
   );

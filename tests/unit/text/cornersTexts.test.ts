@@ -29,7 +29,7 @@ const isSentence = (words: string): void =>
 describe('words of corners by eye', () => {
   const best = { distanceMm: 55.9, sigmaMm: 0.2, looks: 3 };
   const told = (verdict: CornersVerdict, stepMm: number | null = 0.4) =>
-    ({ code: 'told', verdict, drawnAlong: null, stepMm, spacingMm: 55.5, best }) as const;
+    ({ code: 'told', verdict, drawnAlong: null, stepMm, low: false, spacingMm: 55.5, best }) as const;
   const said = (verdict: CornersVerdict, stepMm?: number | null) => {
     const s = told(verdict, stepMm === undefined ? 0.4 : stepMm);
     return [plain(cornersSentence(s, f)), cornersReason(s, f)];
@@ -75,6 +75,8 @@ describe('words of corners by eye', () => {
     const s = { ...told({ code: 'tracking', stick: 'level' }), drawnAlong: 'ra' } as const;
     expect(cornersReason(s, f)).to.include('right ascension');
     expect(cornersReason({ ...s, drawnAlong: 'dec' }, f)).to.include('declination');
+    expect(cornersReason(s, f)).not.to.include('air');
+    expect(cornersReason({ ...s, low: true }, f)).to.include('the air does it too');
   });
 
   it('tells a star, and the best distance until it counts and then', () => {

@@ -55,6 +55,7 @@ export function cornersSaying(night: NightStatic): CornersSaying {
     verdict,
     drawnAlong: verdict.code === 'tracking' ? drawnAlong(verdict.stick, night.records.rig.cameraAngleDeg) : null,
     stepMm: stepMm(night),
+    low: !look.reading.values.highTarget,
     spacingMm: look.reading.values.spacingMm,
     best: bestOf(night),
   };

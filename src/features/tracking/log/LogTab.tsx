@@ -23,6 +23,7 @@ import { QuantityField } from '../../../ui/form/Fields.tsx';
 import { Problem } from '../../../ui/Problem.tsx';
 import { saveFile } from '../../../ui/saveFile.ts';
 import type { LogTold } from '../../../workers/log.worker.ts';
+import { DriftForPole } from './DriftForPole.tsx';
 import { LogCourse, LogPeriods } from './LogCharts.tsx';
 import { LogMappingForm } from './LogMappingForm.tsx';
 import { trackValues } from './logModel.ts';
@@ -130,6 +131,7 @@ function Found({ log, state: { told }, worm }: FoundProps) {
         <Figures analysis={analysis} worm={worm} />
       </div>
       <LogPeriods analysis={analysis} />
+      <DriftForPole analysis={analysis} />
     </>
   );
 }

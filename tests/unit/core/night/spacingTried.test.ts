@@ -4,6 +4,8 @@ import { unlookedOf } from '../../../../src/core/night/account/judgement.ts';
 import { nightAt } from '../../../../src/core/night/nightAt.ts';
 import type { Reading } from '../../../../src/core/records/reading.ts';
 import { cornersSaying, drawnAlong } from '../../../../src/features/light-path/corners/cornersModel.ts';
+import { lightPathSummary } from '../../../../src/features/light-path/station.ts';
+import { makeFormat } from '../../../../src/text/format.ts';
 import { changed, night, type Wish } from '../../../support/nights.ts';
 import { at, error } from '../../../support/polar.ts';
 import { reading } from '../../../support/records.ts';
@@ -114,6 +116,18 @@ describe('corners by eye in the account', () => {
     expect(spread.direction).to.equal('tangential');
     expect(spread.sigmaArcsec.map((s) => Math.sqrt(4 + s ** 2) / 2)).to.deep.equal([1.4, 1.15, 1, 1].map((r) => r));
     expect(presentLook(triedOf(), spacing)).to.equal(null);
+  });
+});
+
+describe('the light path’s mark in the run', () => {
+  const state = (...readings: Reading[]) =>
+    lightPathSummary(night({ readings }), makeFormat('metric', 'Europe/Lisbon')).state;
+
+  it('asks for attention while corners of the present stack want a change, whatever the numbers say', () => {
+    expect(state()).to.equal('done');
+    expect(state(look(1, presentMm, toward(false)))).to.equal('attention');
+    expect(state(look(1, presentMm + 1, around(false)))).to.equal('done');
+    expect(state(look(1, presentMm, toward(false)), look(2, presentMm, ROUND))).to.equal('done');
   });
 });
 

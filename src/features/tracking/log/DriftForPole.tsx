@@ -1,0 +1,55 @@
+import { z } from 'zod';
+import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import { readingValues } from '../../../core/records/reading.ts';
+import { RecordForm } from '../../../session/RecordForm.tsx';
+import { useNight, useShared } from '../../../session/session.ts';
+import { useNightAt } from '../../../session/useTime.ts';
+import { LOG } from '../../../text/logWords.ts';
+import { QuantityField } from '../../../ui/form/Fields.tsx';
+
+const schema = readingValues.drift.omit({ rateArcsecPerMin: true });
+type Fields = { haH: number | null; decDeg: number | null };
+
+const tenth = (value: number): number => Math.round(value * 10) / 10;
+
+/** Where a target stood in the middle of a log that has just ended. */
+function middleHourAngle(haH: number | undefined, { points }: TrackAnalysis): number | null {
+  if (haH === undefined) return null;
+  const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
+  return tenth(haH - spanS / 7200);
+}
+
+/** The declination's drift as one more measurement of the pole, with its doubt. */
+export function DriftForPole({ analysis }: { analysis: TrackAnalysis }) {
+  const { records, targetSky } = useNight();
+  const { target } = useNightAt();
+  const { format } = useShared();
+  const { perMin, sigmaPerMin } = analysis.decDrift;
+  return (
+    <RecordForm<Fields, z.infer<typeof schema>>
+      title={LOG.pole}
+      button={LOG.recordPole}
+      schema={schema}
+      defaults={{
+        haH: middleHourAngle(target?.haH, analysis),
+        decDeg: targetSky ? tenth(targetSky.ofDate.decDeg) : null,
+      }}
+      toReading={(values) => ({
+        reading: {
+          step: 'polar',
+          subject: { type: 'night', id: records.night.id },
+          kind: 'drift',
+          source: 'log',
+          values: { ...values, rateArcsecPerMin: perMin },
+          sigma: { rateArcsecPerMin: sigmaPerMin },
+        },
+        said: LOG.poleRecorded,
+      })}
+      keep
+    >
+      <p className="wide soft mb-0">{LOG.poleHint}</p>
+      <QuantityField name="haH" label={LOG.haH} kind="hours" system={format.system} hint={LOG.haHint} />
+      <QuantityField name="decDeg" label={LOG.decDeg} kind="angleDeg" system={format.system} />
+    </RecordForm>
+  );
+}
