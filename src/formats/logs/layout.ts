@@ -7,8 +7,10 @@ export type LogLayout = {
   decimalComma: boolean;
   /** Names of the columns; empty words where there are none. */
   header: string[];
-  /** The line that names them as it stands; null = the log has none. */
+  /** The line that names them, with its units; null = the log has none. */
   headerLine: string | null;
+  /** The lines that it stands in: where these are met the rows begin. Empty where a remark or nothing names them. */
+  headerLines: string[];
   /** Lines set apart as remarks, without their marks. */
   remarks: string[];
   /** First rows as cells, to guess by and to show. */
@@ -75,7 +77,7 @@ function hasDecimalComma(rows: readonly (readonly string[])[], delimiter: Delimi
   return commas > cells.filter((c) => /\d\.\d/.test(c)).length;
 }
 
-type Section = { header: string | null; rows: string[][] };
+type Section = { header: string | null; lines: string[]; rows: string[][] };
 
 /** A remark right before the rows may name their columns. */
 function headerIn(remark: string | undefined, delimiter: Delimiter, columns: number): string | null {
@@ -91,7 +93,7 @@ function headerIn(remark: string | undefined, delimiter: Delimiter, columns: num
 /** Rows under the line that names them; the part with most rows is the log. */
 function sectionsOf(lines: readonly string[], delimiter: Delimiter): Section[] {
   const sections: Section[] = [];
-  let [open, remark]: [Section, string | undefined] = [{ header: null, rows: [] }, undefined];
+  let [open, remark]: [Section, string | undefined] = [{ header: null, lines: [], rows: [] }, undefined];
   sections.push(open);
   for (const line of lines) {
     if (isRemark(line)) {
@@ -104,8 +106,11 @@ function sectionsOf(lines: readonly string[], delimiter: Delimiter): Section[] {
       open.rows.push(cells);
     } else if (isHeaderRow(cells)) {
       const units = unitsUnder(open, cells, delimiter);
-      if (units !== null) open.header = units;
-      else sections.push((open = { header: line, rows: [] }));
+      if (units === null) sections.push((open = { header: line, lines: [line.trim()], rows: [] }));
+      else {
+        open.header = units;
+        open.lines.push(line.trim());
+      }
     }
   }
   return sections;
@@ -142,6 +147,7 @@ export function layoutOf(text: string): LogLayout | null {
     decimalComma: hasDecimalComma(best.rows, delimiter),
     header: namesOf(best.header, delimiter, columns),
     headerLine: best.header,
+    headerLines: best.lines,
     remarks,
     sample: best.rows.slice(0, MOST_SAMPLED),
   };

@@ -188,14 +188,13 @@ export type LogReader = { line: (text: string) => void; done: () => Result<LogRe
 export function logReader(layout: LogLayout, mapping: LogMapping): LogReader {
   const columns = columnsOf(mapping);
   if (!columns.ok) return { line: () => undefined, done: () => columns };
-  const { delimiter, headerLine, header } = layout;
+  const { delimiter, headerLines, header } = layout;
   const parser = rowParser(layout, mapping);
   const kept = rowsKept(columns.value, parser);
   let [rows, unusable] = [0, 0];
   // Rows above the line that names the columns belong to something else.
-  let inside = headerLine === null || layout.remarks.includes(headerLine);
-  const isOurs = (text: string): boolean =>
-    headerLine === null || headerLine.startsWith(text.trim()) || text.trim() === headerLine.trim();
+  let inside = headerLines.length === 0;
+  const isOurs = (text: string): boolean => headerLines.includes(text.trim());
   const data = (cells: readonly string[], usable: boolean): void => {
     rows += 1;
     if (!usable || !kept.add(cells)) unusable += 1;

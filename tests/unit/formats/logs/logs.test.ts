@@ -41,6 +41,13 @@ describe('the layout of a log', () => {
     expect(layout('0,1,2\n1,2,3').headerLine).to.equal(null);
   });
 
+  it('reads on under units of their own line, under a remark, and where the names come again', () => {
+    const units = read('t,ra,dec\nms,arcsec,arcsec\n0,1,2\n1000,2,3');
+    expect(list(units.series.timeS)).to.deep.equal([0, 1]);
+    expect(read('# time ra dec\n0 1 2\n1 2 3').rows).to.equal(2);
+    expect(read('t,ra,dec\n0,1,2\n1,2,3\nt,ra,dec\n2,3,4').rows).to.equal(3);
+  });
+
   it('of several parts the longest one is the log', () => {
     const text = 'step,dx,dy\n1,2,3\n2,3,4\n\ntime,ra,dec\n0,1,1\n1,2,2\n2,3,3\n3,4,4';
     expect(layout(text).header).to.deep.equal(['time', 'ra', 'dec']);
