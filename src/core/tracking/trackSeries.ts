@@ -3,7 +3,7 @@
 import { median } from '../math/statistics.ts';
 
 export type TrackSeries = {
-  /** Rising, from the first row of data, of rows with usable numbers. */
+  /** Rising or equal, from the first row of data, of rows with usable numbers. */
   timeS: Float64Array;
   raArcsec: Float64Array;
   decArcsec: Float64Array;

@@ -20,7 +20,7 @@ export type LogLayout = {
 const REMARK = /^\s*(#|\/\/|%|!|--)/;
 const DELIMITERS: readonly Delimiter[] = ['\t', ';', '|', ',', ' '];
 const MOST_SAMPLED = 400;
-const NUMBER = /^[+-]?(\d+([.,]\d*)?|[.,]\d+)([eE][+-]?\d+)?$/;
+const NUMBER = /^[+\-−]?(\d+([.,]\d*)?|[.,]\d+)([eE][+-]?\d+)?\s*(["″]|''|arcsec|px|ms|s)?$/;
 const TIME =
   /^(\d{1,4}[-/.]\d{1,2}[-/.]\d{1,4}([T ]\S*)?|\d{1,2}:\d{2}(:\d{2}([.,]\d+)?)?( ?[ap]m)?|.*\d{2}:\d{2}:\d{2}.*)$/i;
 const MISSING = /^(nan|null|none|lost|-+|n\/a|na|inf|\?)?$/i;
@@ -70,8 +70,8 @@ function delimiterOf(lines: readonly string[]): Delimiter | null {
   return best?.delimiter ?? null;
 }
 
-function hasDecimalComma(rows: readonly (readonly string[])[], delimiter: Delimiter): boolean {
-  if (delimiter === ',') return false;
+/** A comma inside a cell that commas part stood between quotes. */
+function hasDecimalComma(rows: readonly (readonly string[])[]): boolean {
   const cells = rows.flat();
   const commas = cells.filter((c) => /\d,\d/.test(c)).length;
   return commas > cells.filter((c) => /\d\.\d/.test(c)).length;
@@ -144,7 +144,7 @@ export function layoutOf(text: string): LogLayout | null {
   const columns = best.rows[0]?.length ?? cellsOf(best.header ?? '', delimiter).length;
   return {
     delimiter,
-    decimalComma: hasDecimalComma(best.rows, delimiter),
+    decimalComma: hasDecimalComma(best.rows),
     header: namesOf(best.header, delimiter, columns),
     headerLine: best.header,
     headerLines: best.lines,

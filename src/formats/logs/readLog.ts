@@ -93,7 +93,7 @@ function clock() {
   const steps: number[] = [];
   return {
     steps,
-    /** Seconds from the first row; NaN for a row that came late. */
+    /** Seconds from the first row; a row may come late by less than a step of the clock. */
     at: (seconds: number, wraps: boolean): number => {
       first ??= seconds;
       let now = seconds - first + shift;
@@ -106,8 +106,8 @@ function clock() {
         now = last + step;
         steps.push(now);
       } else if (now > last && last > 0) step = step === 0 ? now - last : Math.min(step, now - last);
-      if (now < last) return Number.NaN;
-      last = now;
+      // A row that came late stands where its own time says.
+      last = Math.max(last, now);
       return now;
     },
   };
@@ -139,9 +139,10 @@ function rowsKept(columns: Columns, parser: ReturnType<typeof rowParser>) {
   const now = new Float64Array(VALUES.length);
   /** What stands beside an error: sums of what was sent, the last aim. */
   const beside = new Float64Array(VALUES.length);
-  let last = Number.NEGATIVE_INFINITY;
+  let [last, isSorted] = [Number.NEGATIVE_INFINITY, true];
   const [SENT, AIM] = [2, 4];
   const keep = (at: number): void => {
+    isSorted &&= at >= last;
     last = at;
     t.push(at);
     for (let k = 0; k < VALUES.length; k += 1) {
@@ -153,15 +154,33 @@ function rowsKept(columns: Columns, parser: ReturnType<typeof rowParser>) {
   const add = (cells: readonly string[]): boolean => {
     const at = times.at(parser.seconds(cells), parser.wraps);
     for (let k = 0; k < VALUES.length; k += 1) now[k] = parser.value(cells, order[k] ?? null);
-    const usable = Number.isFinite(at) && Number.isFinite(now[0]) && Number.isFinite(now[1]) && at > last;
+    const usable = Number.isFinite(at) && Number.isFinite(now[0]) && Number.isFinite(now[1]);
     if (usable) keep(at);
     for (let k = SENT; k < AIM; k += 1) beside[k] = (beside[k] as number) + finite(now[k] as number);
     return usable;
   };
+  const series = (raFromXDeg: number | null): TrackSeries => {
+    const found = seriesOf(t, lists, columns, raFromXDeg);
+    return isSorted ? found : byTime(found);
+  };
+  return { add, series, clockSteps: times.steps };
+}
+
+/** Rows in the order of their times; those of one time in the order of the log. */
+function byTime(series: TrackSeries): TrackSeries {
+  const order = Uint32Array.from(series.timeS.keys()).sort(
+    (a, b) => (series.timeS[a] as number) - (series.timeS[b] as number) || a - b,
+  );
+  const sorted = <T extends Float64Array | null>(values: T): T =>
+    (values === null ? null : Float64Array.from(order, (i) => values[i] as number)) as T;
   return {
-    add,
-    series: (raFromXDeg: number | null) => seriesOf(t, lists, columns, raFromXDeg),
-    clockSteps: times.steps,
+    timeS: sorted(series.timeS),
+    raArcsec: sorted(series.raArcsec),
+    decArcsec: sorted(series.decArcsec),
+    sentRaArcsec: sorted(series.sentRaArcsec),
+    sentDecArcsec: sorted(series.sentDecArcsec),
+    aimRaArcsec: sorted(series.aimRaArcsec),
+    aimDecArcsec: sorted(series.aimDecArcsec),
   };
 }
 

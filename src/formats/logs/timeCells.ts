@@ -19,11 +19,15 @@ const PER_UNIT_S: Record<Exclude<TimeKind, 'dateTime' | 'timeOfDay'>, number> = 
   days: 86_400,
 };
 
-/** A number with a point or a comma; NaN for anything else. */
+/** A number with a point or a comma, a unit behind it left out; NaN for anything else. */
 export function numberIn(cell: string, decimalComma: boolean): number {
   const text = decimalComma ? cell.replace(',', '.') : cell;
-  return /^[+-]?(\d|\.\d)/.test(text) ? Number(text) : Number.NaN;
+  if (!/^[+\-−]?(\d|\.\d)/.test(text)) return Number.NaN;
+  const value = Number(text);
+  return Number.isNaN(value) ? Number(text.replace('−', '-').replace(UNIT, '')) : value;
 }
+/** A unit behind the number of a cell. */
+const UNIT = /\s*(["″]|''|arcsec|px|ms|s)$/;
 
 const CLOCK = /(\d{1,2}):(\d{2})(?::(\d{2})(?:[.,](\d+))?)?\s*([ap]m)?/i;
 const YEAR_FIRST = /(\d{4})[-/.](\d{1,2})[-/.](\d{1,2})/;

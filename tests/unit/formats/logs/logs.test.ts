@@ -138,6 +138,21 @@ describe('reading a log', () => {
     expect(set.clockSteps).to.deep.equal([6]);
   });
 
+  it('puts rows that came late where they belong, and keeps several of one time', () => {
+    const found = read('t,ra,dec,ra_corr\n0,1,0,1\n4,3,0,1\n2,2,0,1\n4,5,0,1\n6,4,0,1');
+    expect(list(found.series.timeS)).to.deep.equal([0, 2, 4, 4, 6]);
+    expect(list(found.series.raArcsec)).to.deep.equal([1, 2, 3, 5, 4]);
+    // What was sent is summed in the order in which it was sent.
+    expect(list(found.series.sentRaArcsec)).to.deep.equal([0, 2, 1, 3, 4]);
+    expect(found.unusable).to.equal(0);
+  });
+
+  it('takes numbers with their unit, a long minus, and a comma between quotes', () => {
+    const marked = read('t;ra;dec\n0 s;1.5";−2"\n1 s;1.0";3"');
+    expect(list(marked.series.decArcsec)).to.deep.equal([-2, 3]);
+    expect(list(read('t,ra,dec\n"0,0","1,5","2,5"\n"0,5","1,0","2,0"').series.timeS)).to.deep.equal([0, 0.5]);
+  });
+
   it('counts rows that were lost, and starts its clock with the first of all', () => {
     const found = read('t,ra,dec\n10,lost,lost\n11,1,2\n12,NaN,\n13,3,4');
     expect([found.rows, found.unusable]).to.deep.equal([4, 2]);
