@@ -4,7 +4,7 @@ import { LARGEST_BOX, type BoxWeight } from '../mount/balanceProposals.ts';
 import { opticalTrain, type Train } from '../optics/train.ts';
 import type { MountPart, Part, PartKind, PartOf } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
-import { lightPathOf, type LightPath } from './lightPathOfRig.ts';
+import { achievedFactor, lightPathOf, type LightPath } from './lightPathOfRig.ts';
 import { rigMasses, type RigMasses, type WeightOnBar } from './rigMasses.ts';
 
 export type RigGap =
@@ -64,10 +64,37 @@ function partOf<K extends PartKind>(parts: ReadonlyMap<string, Part>, id: string
   return part?.kind === kind ? (part as PartOf<K>) : null;
 }
 
-/** Product of the factors of all correctors in the train. */
-function trainFactor(rig: Rig, parts: ReadonlyMap<string, Part>): number {
-  return rig.train.reduce((factor, id) => factor * (partOf(parts, id, 'corrector')?.factor ?? 1), 1);
+/** Product of the factors of all correctors in the train; the last one's at the distance that its sensor has. */
+function trainFactor(rig: Rig, parts: ReadonlyMap<string, Part>, path: LightPath | null): number {
+  const last = path?.corrector ?? null;
+  const factors = rig.train.flatMap((id) => partOf(parts, id, 'corrector') ?? []);
+  return factors.reduce(
+    (factor, one) => factor * (one.id === last?.id ? achievedFactor(one, path?.spacing ?? null) : one.factor),
+    1,
+  );
 }
+
+type TubeAndCamera = { tube: PartOf<'tube'> | null; camera: PartOf<'camera'> | null };
+
+/** Null while tube or camera is missing. @param path null: by the correctors' own numbers. */
+function trainOf(
+  rig: Rig,
+  parts: ReadonlyMap<string, Part>,
+  { tube, camera }: TubeAndCamera,
+  path: LightPath | null,
+): Train | null {
+  if (!tube || !camera) return null;
+  return opticalTrain({
+    apertureMm: tube.apertureMm,
+    focalMm: tube.focalMm,
+    factor: Math.max(LEAST_FACTOR, trainFactor(rig, parts, path)),
+    pixelUm: camera.pixelUm,
+    widthPx: camera.widthPx,
+    heightPx: camera.heightPx,
+  });
+}
+/** A stack far beyond its distance would turn the light round. */
+const LEAST_FACTOR = 0.05;
 
 /** Every copy of every weight that the user owns, largest box first cut to what can be searched. */
 function weightBox(parts: readonly Part[]): BoxWeight[] {
@@ -137,24 +164,16 @@ export function rigNumbers(rig: Rig, all: readonly Part[], taught: Partial<Taugh
   const eyepiece = partOf(parts, rig.cameraId, 'eyepiece');
   const support = partOf(parts, rig.supportId, 'support');
   const masses = rigMasses(rig, parts);
-  const train =
-    tube && camera
-      ? opticalTrain({
-          apertureMm: tube.apertureMm,
-          focalMm: tube.focalMm,
-          factor: trainFactor(rig, parts),
-          pixelUm: camera.pixelUm,
-          widthPx: camera.widthPx,
-          heightPx: camera.heightPx,
-        })
-      : null;
-  const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all, taught.momentKgM ?? 0) : null;
+  const optics = { tube, camera };
+  const nominal = trainOf(rig, parts, optics, null);
   const lightPath = lightPathOf(
     rig,
     parts,
-    { tube, camera, focalRatio: train?.focalRatio ?? null },
+    { ...optics, focalRatio: nominal?.focalRatio ?? null },
     taught.spacingMm ?? 0,
   );
+  const train = trainOf(rig, parts, optics, lightPath);
+  const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all, taught.momentKgM ?? 0) : null;
   const gaps = gapsOf({ mount, tube, camera, eyepiece, masses });
   return { mount, tube, camera, eyepiece, support, train, lightPath, masses, balance, gaps };
 }

@@ -19,7 +19,7 @@ describe('nightStatic', () => {
     expect(formatClock(night.targetSky?.transit.transitMs ?? 0, 'Europe/Lisbon')).to.equal('21:09');
     expect(night.targetSky?.transit).to.include({ side: 'N', circumpolar: true, neverRises: false });
     expect(night.plan!.flips).to.have.length(1);
-    expect(night.numbers.train?.focalEffectiveMm).to.be.closeTo(384, 1e-9);
+    expect(night.numbers.train?.focalEffectiveMm).to.be.closeTo(480 * (0.8 + 1 / 6 / 240), 1e-6);
   });
 
   it('gives the same object for the same records', () => {

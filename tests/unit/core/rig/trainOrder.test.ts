@@ -170,3 +170,26 @@ describe('why nothing screws together', () => {
     expect(whereItFails(box, from48to42)).to.deep.equal({ code: 'copies' });
   });
 });
+
+describe('a reducer at the distance that its sensor has', () => {
+  const focalOf = (lengthMm: number, focalMm: number | null = 240) => {
+    const own = parts.map((p): Part =>
+      p.id === 'demo-heron-adapter' && p.kind === 'spacer'
+        ? { ...p, lengthMm }
+        : p.kind === 'corrector'
+          ? { ...p, focalMm }
+          : p,
+    );
+    return rigNumbers(heron, own).train!.focalEffectiveMm / 480;
+  };
+
+  it('reduces more the farther it stands, by one over its focal length for each mm', () => {
+    expect(focalOf(7.5) - focalOf(8.5)).to.be.closeTo(1 / 240, 1e-9);
+    // The demo's stack is a sixth of a millimetre short of what reducer and filter glass ask for.
+    expect(focalOf(7.5)).to.be.closeTo(0.8 + 1 / 6 / 240, 1e-6);
+  });
+
+  it('keeps its own number where its focal length is not known', () => {
+    expect([focalOf(7.5, null), focalOf(9.5, null)]).to.deep.equal([0.8, 0.8]);
+  });
+});
