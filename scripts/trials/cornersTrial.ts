@@ -81,7 +81,7 @@ function missMm(random: Random): number {
     });
     const lean = spacingLean(verdict);
     if (lean !== null) looks.push({ offsetMm, lean });
-    offsetMm = bestSpacing(looks).nextMm;
+    offsetMm = bestSpacing(looks).bestMm;
   }
   return Math.abs(bestSpacing(looks).bestMm - one.bestMm);
 }

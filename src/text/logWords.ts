@@ -21,10 +21,22 @@ export const LOG = {
   decHint: 'The log holds what is seen on the sky; the drive itself errs by more.',
   scale: 'Scale of the log’s pixels',
   rate: 'Rate of the corrections',
+  angle: 'Right ascension in the columns’ x',
+  angleHint: 'Counter-clockwise; empty = along x.',
+  columns: ['Column', 'First values', 'It is', 'Unit'],
+  column: 'column',
+  atAxis: 'The log holds the drive’s own error, at the axis',
+  time: 'time from the first row',
+  courseAxis: 'arcsec; thick: right ascension',
+  turnAxis: 'seconds of the turn',
+  arcsec: 'arcsec',
+  period: 'period',
+  shareAxis: 'share of the swing',
   noCuts: 'Take all cuts away',
   foundCuts: 'Cut where jumps are found',
   pole: 'What the declination’s drift says of the pole',
-  poleHint: 'A star tells one part of the error: on the meridian the azimuth, low in the east or west the altitude.',
+  poleHint:
+    'Of a log without guiding, or one that holds its corrections. A star tells one part of the error: on the meridian the azimuth, low in the east or west the altitude.',
   recordPole: 'Count it for the pole',
   poleRecorded: 'The drift counts for the pole.',
   haH: 'Hour angle in the middle of the log',
@@ -99,6 +111,12 @@ export function logSaying({ periodic, points }: TrackAnalysis, wormPeriodS: numb
   return { code: turns < TRUSTED_TURNS ? 'few' : 'told', periodS, sigmaS: sigmaPeriodS, turns, peakToPeakArcsec };
 }
 
+/** Too short to tell: by this mount's own turn, where that is known, else by what most worms take. */
+const isShort = ({ turns, spanS }: Extract<LogSaying, { code: 'noPeriod' }>): boolean =>
+  turns === null ? spanS < USUAL_LEAST_S : turns < FEWEST_TURNS;
+const USUAL_LEAST_S = 1800;
+const FEWEST_TURNS = 1.5;
+
 export function logSentence(s: LogSaying, f: Format): Said {
   switch (s.code) {
     case 'none':
@@ -106,7 +124,7 @@ export function logSentence(s: LogSaying, f: Format): Said {
     case 'refused':
       return 'Say **how this log is read**, or choose another one.';
     case 'noPeriod':
-      return s.turns !== null && s.turns < 1.5
+      return isShort(s)
         ? 'Log **longer**: at least one and a half turns of the worm, better three.'
         : '**Nothing turns** in this log that stands out of the air.';
     case 'few':
@@ -130,6 +148,40 @@ export function logReason(s: LogSaying, f: Format): string {
     case 'told':
       return `${f.number(s.turns, 1)} turns; the period is known to ${f.quantity(s.sigmaS, 'seconds', s.sigmaS < 1 ? 2 : 1)}${s.code === 'few' ? ', from three turns on it is trusted' : ''}.`;
   }
+}
+
+type Figure = { name: string; value: string };
+
+const driftFigure = ({ perMin, sigmaPerMin }: TrackAnalysis['raDrift'], f: Format): string =>
+  `${f.quantity(perMin, 'driftRate')} ± ${f.quantity(sigmaPerMin, 'driftRate')}`;
+
+/** What was found, in figures. @param wormPeriodS of the mount's own drive. */
+export function logFigures(found: TrackAnalysis, wormPeriodS: number | null, f: Format): Figure[] {
+  const { periodic, gears, guided } = found;
+  return [
+    ...(periodic
+      ? [
+          { name: 'What turns', value: periodName(periodic.periodS, wormPeriodS, f) },
+          ...periodic.harmonics.map((h) => ({
+            name: h.k === 1 ? 'Once a turn' : `${h.k} times a turn`,
+            value: f.quantity(h.amplitudeArcsec, 'arcsec', 1),
+          })),
+        ]
+      : []),
+    ...gears.map((g) => ({
+      name: `Every ${f.quantity(g.periodS, 'seconds', 1)}`,
+      value: f.quantity(g.amplitudeArcsec, 'arcsec', 1),
+    })),
+    { name: 'Drift in right ascension', value: driftFigure(found.raDrift, f) },
+    { name: 'Drift in declination', value: driftFigure(found.decDrift, f) },
+    { name: 'Left after all this', value: f.quantity(found.residualRaArcsec, 'arcsec') },
+    ...(guided
+      ? [
+          { name: 'Guided, right ascension', value: f.quantity(guided.rmsRaArcsec, 'arcsec') },
+          { name: 'Guided, declination', value: f.quantity(guided.rmsDecArcsec, 'arcsec') },
+        ]
+      : []),
+  ];
 }
 
 /** What names a period: this mount's worm, or nothing that is known. */

@@ -7,7 +7,7 @@ import type { Said } from './said.ts';
 
 export type OpticsSaying =
   | { code: 'cornersDark'; coverage: number }
-  | { code: 'guideCoarse'; guide: GuideFigures; leastFocalMm: number }
+  | { code: 'guideCoarse'; guide: GuideFigures }
   | { code: 'fine' | 'coarse' | 'matched'; starPx: number; expected: boolean };
 
 export function opticsSentence(s: OpticsSaying): Said {
@@ -30,7 +30,7 @@ export function opticsReason(s: OpticsSaying, f: Format): string {
     case 'cornersDark':
       return `It covers ${f.quantity(s.coverage, 'percent')} of the sensor’s diagonal.`;
     case 'guideCoarse':
-      return `Its noise of ${f.quantity(s.guide.centroidErrorArcsec, 'arcsec')} is ${f.quantity(s.guide.centroidErrorImagingPx, 'pixels', 2)} here; half a pixel is fine. From ${f.quantity(s.leastFocalMm, 'opticsMm', 0)} on the scales match.`;
+      return `Its noise of ${f.quantity(s.guide.centroidErrorArcsec, 'arcsec')} is ${f.quantity(s.guide.centroidErrorImagingPx, 'pixels', 2)} here; half a pixel is fine. With these pixels a guide scope of ${f.quantity(s.guide.leastFocalMm, 'opticsMm', 0)} and more is fine.`;
     default:
       return `By ${s.expected ? 'air and optics' : 'the seeing alone'} a star is ${f.quantity(s.starPx, 'pixels')} wide; two to three are good.`;
   }
@@ -67,9 +67,10 @@ export function guideWords(g: GuideFigures, f: Format): string {
   return `${g.name}: noise ${f.quantity(g.centroidErrorArcsec, 'arcsec')}, ${f.quantity(g.centroidErrorImagingPx, 'pixels', 2)} of yours (${g.noiseVerdict === 'fine' ? 'fine' : 'more than half a pixel'}); its pixels are ${f.number(g.scaleRatio, 1)} times yours: ${MATCH_WORDS[g.verdict]}.`;
 }
 
-export function fieldOnTargetWords(name: string, sizeArcmin: number | null, fieldArcmin: number, f: Format): string {
-  if (sizeArcmin === null) return `How large ${name} is, is not known: enter it in Kit.`;
-  return `${name} fills ${f.quantity(sizeArcmin / fieldArcmin, 'percent')} of the shorter side.`;
+/** @param share of the shorter side; null = the target's size is not known. */
+export function fieldOnTargetWords(name: string, share: number | null, f: Format): string {
+  if (share === null) return `How large ${name} is, is not known: enter it in Kit.`;
+  return `${name} fills ${f.quantity(share, 'percent')} of the shorter side.`;
 }
 
 /** What is compared, in order, with how it is told and how the difference is. */

@@ -53,6 +53,20 @@ test('without names it is asked; said once, it is read so the next time', async 
   expect(problems).toEqual([]);
 });
 
+test('a sure guess that somebody set right is remembered as well', async ({ page }) => {
+  const problems = await open(page, `${HERON}/tracking?tab=log`);
+  await bring(page, `${LOGS}/log01.csv`);
+  await expect(sentence(page)).toContainText('peak to peak in 59');
+  await page.getByText('How this log is read').click();
+  await page.getByLabel('Unit of ra_error_arcsec').selectOption('arcminutes');
+  await page.getByRole('button', { name: 'Read it this way' }).click();
+  await expect(sentence(page)).toContainText(/it swings 11\d\d\.\d″ peak to peak/);
+  await page.reload();
+  await bring(page, `${LOGS}/log01.csv`);
+  await expect(sentence(page)).toContainText(/it swings 11\d\d\.\d″ peak to peak/);
+  expect(problems).toEqual([]);
+});
+
 test('what is no log is told as such; one without rows says what to do', async ({ page }) => {
   const problems = await open(page, `${HERON}/tracking?tab=log`);
   await bring(page, { name: 'a.bin', mimeType: 'application/octet-stream', buffer: Buffer.from(new Uint8Array(5000)) });

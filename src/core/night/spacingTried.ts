@@ -10,7 +10,7 @@ import type { NightRecords } from './nightRecords.ts';
 import { poleOfNight } from './pole/poleOfNight.ts';
 
 type Seen = ReadingOf<'cornersSeen'>;
-export type SeenCorners = Seen['values'];
+type SeenCorners = Seen['values'];
 export type TriedSpacing = {
   reading: Seen;
   verdict: CornersVerdict;
@@ -30,7 +30,7 @@ export type SpacingTried = {
 
 const KEPT_LOOKS = 12;
 /** As near as the best distance must be told before it counts, and by how many looks. */
-export const LEARNED_SIGMA_MM = 0.3;
+const LEARNED_SIGMA_MM = 0.3;
 const FEWEST_LOOKS = 2;
 /** A turn of half a pixel at the corners begins to show. */
 const SHOWING_PX = 0.5;
@@ -55,8 +55,8 @@ function fieldTurnShows(records: NightRecords, exposureS: number): boolean {
   return totalArcmin > most;
 }
 
-/** What a look says, recorded or about to be. @param then the night in which it was made. */
-export function verdictOfSeen(records: NightRecords, values: SeenCorners, then = records): CornersVerdict {
+/** What a look says. @param then the night in which it was made. */
+function verdictOfSeen(records: NightRecords, values: SeenCorners, then = records): CornersVerdict {
   const corrector = correctorOf(records.rig, records.parts);
   return judgeCorners({
     frame: values.places,

@@ -12,6 +12,10 @@ export type GuideMatch = {
   verdict: 'comfortable' | 'limit' | 'poor';
 };
 
+/** Guide scale over imaging scale up to which guiding is comfortable, and the last that does. */
+export const COMFORTABLE_RATIO = 4;
+const LIMIT_RATIO = 5;
+
 /** Guide scale over imaging scale: up to 4 comfortable, 5 the limit. The centroid is good to about 0.15 px. */
 export function guideMatch(input: {
   guideFocalMm: number;
@@ -29,7 +33,7 @@ export function guideMatch(input: {
     scaleRatio,
     centroidErrorArcsec: input.centroidPx * guideScale,
     centroidErrorImagingPx: (input.centroidPx * guideScale) / imagingScale,
-    verdict: scaleRatio <= 4 ? 'comfortable' : scaleRatio <= 5 ? 'limit' : 'poor',
+    verdict: scaleRatio <= COMFORTABLE_RATIO ? 'comfortable' : scaleRatio <= LIMIT_RATIO ? 'limit' : 'poor',
   };
 }
 

@@ -29,6 +29,9 @@ export function spacingToleranceMm(focalRatio: number): number {
   return Math.min(1, Math.max(0.2, focalRatio / 10));
 }
 
+/** How much farther than its corrector specifies a sensor stands, filter glass allowed for. */
+export const offsetOf = ({ presentMm, glassMm, specifiedMm }: Spacing): number => presentMm - glassMm - specifiedMm;
+
 /** Needed = specified + learned + sum t (1 - 1/n) of all glass between corrector and sensor; present = pieces + camera's depth. */
 export function spacingSum(input: {
   specifiedMm: number;

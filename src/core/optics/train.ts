@@ -12,6 +12,13 @@ export function imageScaleArcsecPerPx(pixelUm: number, focalLengthMm: number): n
   return Math.atan(pixelUm / 1000 / focalLengthMm) * ARCSEC_PER_RAD;
 }
 
+/** Focal length at which a pixel covers so much, mm: the inverse of `imageScaleArcsecPerPx`. */
+export function focalMmOfScale(pixelUm: number, scaleArcsecPerPx: number): number {
+  requirePositive('pixelUm', pixelUm);
+  requirePositive('scaleArcsecPerPx', scaleArcsecPerPx);
+  return pixelUm / 1000 / Math.tan(scaleArcsecPerPx / ARCSEC_PER_RAD);
+}
+
 /** Full field over a sensor side, degrees: 2 atan(size / 2F). */
 export function fieldDeg(sizeMm: number, focalLengthMm: number): number {
   return 2 * Math.atan(sizeMm / (2 * focalLengthMm)) * DEG_PER_RAD;

@@ -1,6 +1,13 @@
 /** The light path of a rig from its records: the spacing behind the corrector, joints that do not fit, the lit circle. */
 import { reducerChangePerMm } from '../optics/lightPath.ts';
-import { spacingSum, spacingToleranceMm, type Plate, type Spacing, type SpacingPiece } from '../optics/spacing.ts';
+import {
+  offsetOf,
+  spacingSum,
+  spacingToleranceMm,
+  type Plate,
+  type Spacing,
+  type SpacingPiece,
+} from '../optics/spacing.ts';
 import type { Part, PartOf } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
 import { bottomedIn, misfitsOf, standingOf, type Bottomed, type Misfit } from './trainJoints.ts';
@@ -35,12 +42,15 @@ function pieceOf(part: Part): SpacingPiece | null {
   }
 }
 
+/** Farther off than this not every piece of the stack was named: nobody could focus it. */
+const MOST_BEYOND_MM = 5;
+
 /** What a corrector does at the distance that the sensor really has, glass allowed for: 0.2 mm too short behind a reducer of
  *  240 mm make 0.8 to 0.8008. Its own number where its focal length or the distance is not known. */
-export function achievedFactor(corrector: PartOf<'corrector'>, spacing: Spacing | null): number {
-  if (!spacing || corrector.focalMm === null || corrector.focalMm === 0) return corrector.factor;
-  const beyondMm = spacing.presentMm - spacing.glassMm - spacing.specifiedMm;
-  return corrector.factor + reducerChangePerMm(corrector.focalMm) * beyondMm;
+export function achievedFactor({ factor, focalMm }: PartOf<'corrector'>, spacing: Spacing | null): number {
+  if (!spacing || focalMm === null || focalMm === 0) return factor;
+  const beyondMm = offsetOf(spacing);
+  return Math.abs(beyondMm) > MOST_BEYOND_MM ? factor : factor + reducerChangePerMm(focalMm) * beyondMm;
 }
 
 /** The last corrector of a train, from which the distance to the sensor counts. */

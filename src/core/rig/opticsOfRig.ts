@@ -1,10 +1,10 @@
 /** Everything that a rig's optics and sensor do together, in figures: for one rig, and for two side by side.
  *  Source: the relations of `core/optics`; cos^4 of the field angle for the light at the edge (Hecht, Optics, 2017, ch. 5). */
 import { RAD_PER_DEG } from '../math/angles.ts';
-import { guideMatch, type GuideMatch } from '../optics/guiding.ts';
+import { COMFORTABLE_RATIO, guideMatch, type GuideMatch } from '../optics/guiding.ts';
 import { equivalentExposureS, focusToleranceTotalUm } from '../optics/lightPath.ts';
 import { circleFit } from '../optics/spacing.ts';
-import { samplingOf, type Sampling, type Train } from '../optics/train.ts';
+import { focalMmOfScale, samplingOf, type Sampling, type Train } from '../optics/train.ts';
 import type { Part, PartOf } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
@@ -17,7 +17,7 @@ export type FocusFigures = {
   /** The same in the focuser's own count; null = nobody said how it counts. */
   inUnits: { count: number; unit: 'step' | 'turn' | 'mark' } | null;
 };
-export type GuideFigures = GuideMatch & { name: string; pixelUm: number; noiseVerdict: 'fine' | 'tooCoarse' };
+export type GuideFigures = GuideMatch & { name: string; noiseVerdict: 'fine' | 'tooCoarse'; leastFocalMm: number };
 
 export type OpticsOfRig = {
   rigName: string;
@@ -36,7 +36,7 @@ export type OpticsOfRig = {
 };
 
 /** Where nothing was measured: a centroid is good to so much of a guide pixel. */
-export const CENTROID_PX = 0.15;
+const CENTROID_PX = 0.15;
 /** Guide noise is fine up to half an imaging pixel, and under half the seeing. */
 const FINE_IMAGING_PX = 0.5;
 const FINE_OF_SEEING = 0.5;
@@ -66,12 +66,19 @@ function guideFigures(
   });
   const isFine =
     match.centroidErrorImagingPx <= FINE_IMAGING_PX && match.centroidErrorArcsec < FINE_OF_SEEING * seeingFwhmArcsec;
-  return { ...match, name: scope.name, pixelUm: scope.pixelUm, noiseVerdict: isFine ? 'fine' : 'tooCoarse' };
+  return {
+    ...match,
+    name: scope.name,
+    noiseVerdict: isFine ? 'fine' : 'tooCoarse',
+    leastFocalMm: leastGuideFocalMm(scope.pixelUm, match.imagingScaleArcsecPerPx, seeingFwhmArcsec),
+  };
 }
 
-/** Shortest guide scope with which the scales still match comfortably, mm. Source: scale = pixel / focal length. */
-export function leastGuideFocalMm(guidePixelUm: number, imagingScaleArcsecPerPx: number): number {
-  return (206.265 * guidePixelUm) / (4 * imagingScaleArcsecPerPx);
+/** Shortest guide scope whose noise is fine and whose scale matches comfortably, mm. */
+function leastGuideFocalMm(guidePixelUm: number, imagingScaleArcsecPerPx: number, seeingFwhmArcsec: number): number {
+  const mostNoiseArcsec = Math.min(FINE_IMAGING_PX * imagingScaleArcsecPerPx, FINE_OF_SEEING * seeingFwhmArcsec);
+  const scale = Math.min(COMFORTABLE_RATIO * imagingScaleArcsecPerPx, mostNoiseArcsec / CENTROID_PX);
+  return focalMmOfScale(guidePixelUm, scale);
 }
 
 function focusFigures(tube: PartOf<'tube'>, focalRatio: number): FocusFigures {

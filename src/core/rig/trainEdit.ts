@@ -5,7 +5,7 @@ import type { Part, PartKind } from '../records/part.ts';
 export type TrainOrder = { train: readonly string[]; turned: readonly string[] };
 
 /** Kinds that can stand in the light, camera last. */
-export const IN_THE_LIGHT: readonly PartKind[] = [
+const IN_THE_LIGHT: readonly PartKind[] = [
   'corrector',
   'spacer',
   'wheel',

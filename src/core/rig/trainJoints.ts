@@ -34,7 +34,7 @@ const mates = (before: Joint | null | undefined, after: Joint | null | undefined
   !before || !after || (before.thread === after.thread && before.gender !== after.gender);
 
 /** What screws; shims and filters lie loose between. */
-export const isScrewed = ({ part }: Standing): boolean => part.kind !== 'shim' && part.kind !== 'filter';
+const isScrewed = ({ part }: Standing): boolean => part.kind !== 'shim' && part.kind !== 'filter';
 
 function turnableAt(chain: readonly Standing[], i: number): Turnable[] {
   const one = chain[i];

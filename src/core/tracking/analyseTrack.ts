@@ -1,10 +1,12 @@
 /** What a tracking log says of a mount: the period of its worm with harmonics, other gears, drift on both axes, what is left,
  *  and, where a guider was at work, how well it did.
  *  Source: harmonic least squares on a joint model (`driveModel`); a period counts from one and a half turns on. */
+import { RAD_PER_DEG } from '../math/angles.ts';
 import { binned, type Points } from './binned.ts';
 import { driftOf, fitModel, wavesOf, type ModelFit, type ModelShape } from './driveModel.ts';
 import { findPeriods, refined } from './findPeriods.ts';
 import { jumpsOf } from './jumps.ts';
+import { wormPeriodS } from './periodicError.ts';
 import type { Spectrum } from './spectrum.ts';
 import { mountDec, mountRa, rmsOf, type TrackSeries } from './trackSeries.ts';
 
@@ -43,7 +45,6 @@ export type AnalyseOptions = {
   cutsS?: readonly number[] | null;
 };
 
-const SIDEREAL_DAY_S = 86_164.0905;
 const MOST_POINTS = 20_000;
 /** Enough to search periods; the model is fitted to all points. */
 const MOST_SEARCHED = 1800;
@@ -73,14 +74,17 @@ function wormOf(found: readonly { hz: number; power: number }[], spanS: number):
   return best?.hz ?? null;
 }
 
-function peakToPeak(harmonics: readonly Harmonic[]): number {
-  const steps = 720;
-  const course = Array.from({ length: steps }, (_, i) =>
-    harmonics.reduce(
-      (sum, h) => sum + h.amplitudeArcsec * Math.sin((2 * Math.PI * h.k * i) / steps + (h.phaseDeg * Math.PI) / 180),
-      0,
-    ),
+/** What worm and harmonics do at a part of the turn, 0 to 1. */
+export const turnAt = (harmonics: readonly Harmonic[], part: number): number =>
+  harmonics.reduce(
+    (sum, h) => sum + h.amplitudeArcsec * Math.sin(2 * Math.PI * h.k * part + h.phaseDeg * RAD_PER_DEG),
+    0,
   );
+
+const TURN_STEPS = 720;
+
+function peakToPeak(harmonics: readonly Harmonic[]): number {
+  const course = Array.from({ length: TURN_STEPS }, (_, i) => turnAt(harmonics, i / TURN_STEPS));
   return Math.max(...course) - Math.min(...course);
 }
 
@@ -131,7 +135,7 @@ function periodsIn({ points, jumps }: Curve, rows: number, wormTeeth: number | n
   const waves = model ? wavesOf(model) : [];
   const found = frequenciesHz.map((hz, i) => ({ hz, power: (waves[i]?.amplitudeArcsec ?? 0) ** 2 }));
   const turning = found.filter((f) => f.hz * spanS >= FEWEST_TURNS);
-  const told = wormTeeth === null ? null : wormTeeth / SIDEREAL_DAY_S;
+  const told = wormTeeth === null ? null : 1 / wormPeriodS(wormTeeth);
   const tellsTold = told !== null && turning.some((f) => harmonicOf(f.hz, told, spanS) !== null);
   // Where something slower than a turn and a half is stronger than all that turns, nothing can be said of periods.
   const slow = found.filter((f) => f.hz * spanS < FEWEST_TURNS).some((f) => turning.every((t) => t.power < f.power));

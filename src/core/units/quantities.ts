@@ -34,6 +34,7 @@ export type QuantityKind =
   | 'focusUm'
   | 'pixels'
   | 'driftRate'
+  | 'guideRate'
   | 'skyMag'
   | 'magnitude'
   | 'gigabytes';
@@ -120,6 +121,7 @@ const UNITS: Record<QuantityKind, Record<UnitSystem, UnitOf>> = {
   focusUm: same('µm', 0),
   pixels: same('px', 1),
   driftRate: same('″/min', 2),
+  guideRate: same('″/s', 2),
 };
 
 export function unitOf(kind: QuantityKind, system: UnitSystem): UnitOf {

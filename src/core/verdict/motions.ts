@@ -60,10 +60,17 @@ export function refractionDriftArcsec(
 /** How far the axis is off as a rate of drift, and the direction u: along it the field turns, across it stars drift in
  *  declination. */
 function axisOff(polar: PolarError): AxisOff {
-  const perArcmin = SIDEREAL_RAD_PER_S * 60;
-  if (polar.known === 'size') return { size: polar.errorArcmin * perArcmin, angle: null };
+  const size = polarSizeArcmin(polar) * SIDEREAL_RAD_PER_S * 60;
+  if (polar.known === 'size') return { size, angle: null };
   const { alongArcmin, acrossArcmin } = axisSeenFrom(polar, polar.latDeg, polar.haH);
-  return { size: Math.hypot(alongArcmin, acrossArcmin) * perArcmin, angle: Math.atan2(acrossArcmin, alongArcmin) };
+  return { size, angle: Math.atan2(acrossArcmin, alongArcmin) };
+}
+
+/** How far the axis stands from the pole, on the sky. */
+export function polarSizeArcmin(polar: PolarError): number {
+  if (polar.known === 'size') return polar.errorArcmin;
+  const { alongArcmin, acrossArcmin } = axisSeenFrom(polar, polar.latDeg, polar.haH);
+  return Math.hypot(alongArcmin, acrossArcmin);
 }
 
 type OfTracking = Omit<Motions, 'points' | 'axis' | 'ownTurn' | 'spacing'>;

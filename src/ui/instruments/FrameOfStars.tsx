@@ -1,5 +1,4 @@
 /** A frame with its five places: a star at each as it was seen, a question mark where nobody looked yet. */
-import type { CORNERS } from '../../core/optics/corners/seen.ts';
 import type { Place, SeenStar, Stick } from '../../core/optics/corners/seen.ts';
 
 const ANGLE_DEG: Record<Exclude<Stick, 'round'>, number> = { level: 0, upright: 90, rising: -45, falling: 45 };
@@ -40,7 +39,7 @@ const ORDER: readonly (Place | null)[] = [
   'bottomLeft',
   null,
   'bottomRight',
-] satisfies readonly ((typeof CORNERS)[number] | 'centre' | null)[];
+];
 
 export function FrameOfStars({ label, stars, chosen, names, choose }: Props) {
   return (

@@ -199,7 +199,7 @@ export function TrainSection({ label, spacing, plates, format, turned, badJoints
     isTurned: turned.includes(p.id),
   });
   return (
-    <div ref={ref}>
+    <div ref={ref} className="rails">
       <svg
         ref={svgRef}
         className="instrument"

@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { analyseTrack, type TrackAnalysis } from '../../../src/core/tracking/analyseTrack.ts';
 import {
   cutsOf,
+  middleHaH,
   courseOf,
   foldedModel,
   foldedOf,
@@ -11,6 +12,7 @@ import {
 import {
   DOUBT_WORDS,
   LOG_REFUSALS,
+  logFigures,
   logReason,
   logSaying,
   logSentence,
@@ -51,6 +53,11 @@ describe('a log as it is drawn', () => {
     expect(model[0]!.y).to.be.closeTo(model.at(-1)!.y, 1e-9);
   });
 
+  it('the middle of a log that has just ended stood half its length farther east', () => {
+    expect(middleHaH(1.27, analysis)).to.equal(1);
+    expect(middleHaH(undefined, analysis)).to.equal(null);
+  });
+
   it('the spectrum stands by period, shortest first, highest at the worm', () => {
     const dots = spectrumDots(analysis);
     dots.slice(1).forEach((d, i) => expect(d.x).to.be.greaterThan(dots[i]!.x));
@@ -78,6 +85,33 @@ describe('what is said of a log', () => {
     expect(sentence({ periodic: null })).to.match(/^Nothing turns/);
     expect(plain(logSentence(logSaying({ ...analysis, periodic: null }, 3000), f))).to.match(/^Log longer: at least/);
     for (const change of [{}, { periodic: null }]) expect(logReason(of(change), f)).to.match(/^[A-Z0-9].*\.$/);
+  });
+
+  it('a short log of a mount whose worm nobody knows is too short, not still', () => {
+    const lasting = (s: number) =>
+      logSaying({ ...analysis, periodic: null, points: { ...analysis.points, timeS: Float64Array.of(0, s) } }, null);
+    expect(plain(logSentence(lasting(600), f))).to.match(/^Log longer/);
+    expect(plain(logSentence(lasting(3600), f))).to.match(/^Nothing turns/);
+    expect(logReason(lasting(600), f)).to.equal('It covers 10 min.');
+  });
+
+  it('tells figures with their doubt, gears and guiding only where there are some', () => {
+    const names = (found: TrackAnalysis) => logFigures(found, 400, f).map((one) => one.name);
+    expect(names(analysis)).to.deep.equal([
+      'What turns',
+      'Once a turn',
+      'Drift in right ascension',
+      'Drift in declination',
+      'Left after all this',
+    ]);
+    const gears = [{ periodS: 61, amplitudeArcsec: 1, phaseDeg: 0 }];
+    const guided = { rmsRaArcsec: 0.7, rmsDecArcsec: 0.6 };
+    expect(names({ ...analysis, periodic: null, gears, guided })).to.include.members([
+      'Every 61.0 s',
+      'Guided, right ascension',
+    ]);
+    const [, , drift] = logFigures(analysis, 400, f);
+    expect(drift!.value).to.match(/^0\.[45]\d″\/min ± 0\.\d\d″\/min$/);
   });
 
   it('has words for every refusal and doubt, that say what to do', () => {

@@ -111,7 +111,6 @@ describe('words of a light path', () => {
   it('optics: what to do, and why', () => {
     const guide = {
       name: 'Guide scope',
-      pixelUm: 3,
       guideScaleArcsecPerPx: 15,
       imagingScaleArcsecPerPx: 2,
       scaleRatio: 7.5,
@@ -119,10 +118,11 @@ describe('words of a light path', () => {
       centroidErrorImagingPx: 1.1,
       verdict: 'poor',
       noiseVerdict: 'tooCoarse',
+      leastFocalMm: 92,
     } as const;
     for (const s of [
       { code: 'cornersDark', coverage: 0.7 },
-      { code: 'guideCoarse', guide, leastFocalMm: 77 },
+      { code: 'guideCoarse', guide },
       { code: 'fine', starPx: 4, expected: true },
       { code: 'coarse', starPx: 1, expected: false },
       { code: 'matched', starPx: 2.4, expected: true },

@@ -1,8 +1,7 @@
 /** What corners seen by eye add to the account: the spread that makes a star as long as it was seen. */
-import type { SeenStar } from '../../optics/corners/seen.ts';
-import { lieOf, strengthOf, type Corner } from '../../optics/corners/seen.ts';
+import { lieOf, strengthOf, type Corner, type SeenStar } from '../../optics/corners/seen.ts';
 import type { PlannedSub } from '../../verdict/plannedSub.ts';
-import type { Spacing } from '../../optics/spacing.ts';
+import { offsetOf, type Spacing } from '../../optics/spacing.ts';
 import type { SpacingTried, TriedSpacing } from '../spacingTried.ts';
 
 /** Length over width of what one calls slight, and strong. */
@@ -16,13 +15,12 @@ const IN_ORDER: readonly [Corner, Corner, Corner, Corner] = ['topRight', 'topLef
 /** Verdicts that say what the distance or tilt does to the corners. */
 const TELLING: ReadonlySet<string> = new Set(['good', 'tooClose', 'tooFar', 'tilt', 'coma']);
 
-/** The last look that tells of the stack as it stands; null = nobody looked since it was changed. */
+/** The last look that tells of a stack as it stands now, whatever was tried in between; null = nobody looked at this one. */
 export function presentLook({ tried }: SpacingTried, spacing: Spacing | null): TriedSpacing | null {
-  const last = tried.findLast(({ verdict }) => TELLING.has(verdict.code));
-  if (!last) return null;
-  const { spacingMm } = last.reading.values;
-  if (spacing === null || spacingMm === null) return spacing === null && spacingMm === null ? last : null;
-  return Math.abs(spacingMm - spacing.presentMm) < SAME_STACK_MM ? last : null;
+  const presentMm = spacing ? offsetOf(spacing) : null;
+  const isOfThis = ({ offsetMm }: TriedSpacing): boolean =>
+    presentMm === null || offsetMm === null ? presentMm === offsetMm : Math.abs(offsetMm - presentMm) < SAME_STACK_MM;
+  return tried.findLast((one) => TELLING.has(one.verdict.code) && isOfThis(one)) ?? null;
 }
 
 /** @param evenSigmaArcsec of the star that nothing lengthens. */

@@ -1,5 +1,6 @@
 /** The account of tonight's sub with one thing other than it is: what would help, and what would not. */
-import type { PlannedSub, PolarError, Tracking } from '../../verdict/plannedSub.ts';
+import { polarSizeArcmin } from '../../verdict/motions.ts';
+import type { PlannedSub, Tracking } from '../../verdict/plannedSub.ts';
 import { motorsOf } from '../../mount/motors.ts';
 import type { NightStatic } from '../nightStatic.ts';
 import { shareOfLength } from './usableOfNight.ts';
@@ -25,15 +26,11 @@ const GUIDED: Tracking = {
   flexureDirectionDeg: null,
 };
 
-function poleSizeArcmin(polar: PolarError): number {
-  if (polar.known === 'size') return polar.errorArcmin;
-  return Math.hypot(polar.altErrorArcmin, polar.azErrorArcmin * Math.cos((polar.latDeg * Math.PI) / 180));
-}
-
 /** A guider keeps the flexure that it has; without one an off-axis guider is meant. */
 function guidedAs(tracking: Tracking): Tracking {
   if (!tracking.guided) return GUIDED;
-  return { ...tracking, rmsRaArcsec: GOOD_GUIDING_ARCSEC, rmsDecArcsec: GOOD_GUIDING_ARCSEC };
+  const atMost = (rmsArcsec: number): number => Math.min(rmsArcsec, GOOD_GUIDING_ARCSEC);
+  return { ...tracking, rmsRaArcsec: atMost(tracking.rmsRaArcsec), rmsDecArcsec: atMost(tracking.rmsDecArcsec) };
 }
 
 const guidingWorse = (tracking: Tracking): boolean =>
@@ -60,7 +57,7 @@ function variantsOf(sub: PlannedSub): Variant[] {
     sub: { ...sub, seeingFwhmArcsec: GOOD_SEEING_ARCSEC },
   };
   return [
-    ...(poleSizeArcmin(sub.polar) > GOOD_POLE_ARCMIN ? [pole] : []),
+    ...(polarSizeArcmin(sub.polar) > GOOD_POLE_ARCMIN ? [pole] : []),
     ...(guidingWorse(sub.tracking) ? [guided] : []),
     ...(sub.seeingFwhmArcsec > GOOD_SEEING_ARCSEC ? [seeing] : []),
     { code: 'shorter', value: exposureS / 2, sub: { ...sub, exposureS: exposureS / 2 } },

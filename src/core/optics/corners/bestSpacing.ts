@@ -5,11 +5,9 @@
 /** A distance that was tried, as the offset from the corrector's specified one, and what its corners said. */
 export type SpacingLook = { offsetMm: number; lean: number };
 export type BestSpacing = {
-  /** Offset of the best distance from the specified one, the middle of what is possible. */
+  /** Offset of the best distance from the specified one, the middle of what is possible: where to look next. */
   bestMm: number;
   sigmaMm: number;
-  /** Where to look next. */
-  nextMm: number;
 };
 
 const REACH_MM = 4;
@@ -56,5 +54,5 @@ export function bestSpacing(looks: readonly SpacingLook[]): BestSpacing {
   const middle = weights.findIndex((w) => (below += w) >= total / 2);
   const bestMm = grid[middle] ?? 0;
   const variance = weights.reduce((sum, w, i) => sum + w * ((grid[i] ?? 0) - bestMm) ** 2, 0) / total;
-  return { bestMm, sigmaMm: Math.sqrt(variance), nextMm: bestMm };
+  return { bestMm, sigmaMm: Math.sqrt(variance) };
 }

@@ -19,14 +19,6 @@ export function drawnAlong(stick: Exclude<Stick, 'round'>, cameraAngleDeg: numbe
   return (stick === 'level') === isLevel ? 'ra' : 'dec';
 }
 
-/** By how much the next stack should be longer than the present one. */
-function stepMm({ numbers, learned }: NightStatic): number | null {
-  const { spacing } = numbers.lightPath;
-  const { best } = learned.spacing;
-  if (!spacing || !best) return null;
-  return best.nextMm - (spacing.presentMm - spacing.glassMm - spacing.specifiedMm);
-}
-
 /** Where the looks put the best distance with the glass of now. */
 export function bestOf({
   numbers,
@@ -50,13 +42,15 @@ export function cornersSaying(night: NightStatic): CornersSaying {
   const look = shownLook(night);
   if (!look) return { code: 'none', hasCorrector: night.numbers.lightPath.corrector !== null };
   const { verdict } = look;
+  const best = bestOf(night);
+  const { spacing } = night.numbers.lightPath;
   return {
     code: 'told',
     verdict,
     drawnAlong: verdict.code === 'tracking' ? drawnAlong(verdict.stick, night.records.rig.cameraAngleDeg) : null,
-    stepMm: stepMm(night),
+    stepMm: best && spacing ? best.distanceMm - spacing.presentMm : null,
     low: !look.reading.values.highTarget,
     spacingMm: look.reading.values.spacingMm,
-    best: bestOf(night),
+    best,
   };
 }

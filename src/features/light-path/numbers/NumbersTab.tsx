@@ -22,7 +22,7 @@ import { FieldOverTarget } from '../../../ui/instruments/FieldOverTarget.tsx';
 import { SensorCircle } from '../../../ui/instruments/SensorCircle.tsx';
 import { StarOnPixels } from '../../../ui/instruments/StarOnPixels.tsx';
 import { lightPathModel } from '../model.ts';
-import { opticsOfNight, opticsSaying, refocusOf, starArcsec } from './numbersModel.ts';
+import { opticsOfNight, opticsSaying, refocusOf, expectedStar, shareOfFrame } from './numbersModel.ts';
 
 function Figures({ optics }: { optics: OpticsOfRig }) {
   const { format } = useShared();
@@ -48,20 +48,19 @@ function Drawings({ optics }: { optics: OpticsOfRig }) {
   const { format } = useShared();
   const { stars } = useNightAt();
   const { train, coverage } = optics;
-  const star = starArcsec(optics, stars);
-  const starPx = star.fwhmArcsec / train.scaleArcsecPerPx;
+  const star = expectedStar(optics, stars);
   const size = `${format.number(train.sensorWidthMm, 1)} × ${format.quantity(train.sensorHeightMm, 'opticsMm')}`;
   return (
     <div className="drawings-row section">
       <figure>
         <StarOnPixels
-          label={`A star ${format.quantity(starPx, 'pixels')} wide on the pixels`}
-          fwhmPx={starPx}
-          ratio={stars?.budget.star.lengthOverWidth ?? 1}
+          label={`A star ${format.quantity(star.fwhmPx, 'pixels')} wide on the pixels`}
+          fwhmPx={star.fwhmPx}
+          ratio={star.lengthOverWidth}
         />
         <figcaption>
-          <strong className="figures">{format.quantity(starPx, 'pixels')}</strong> wide
-          {star.expected ? ', as tonight’s account expects it' : ', by the seeing alone'}
+          <strong className="figures">{format.quantity(star.fwhmPx, 'pixels')}</strong> wide
+          {star.isExpected ? ', as tonight’s account expects it' : ', by the seeing alone'}
         </figcaption>
       </figure>
       <figure>
@@ -87,7 +86,11 @@ function Drawings({ optics }: { optics: OpticsOfRig }) {
             targetArcmin={target.sizeArcmin}
           />
           <figcaption>
-            {fieldOnTargetWords(target.name, target.sizeArcmin, train.fieldHeightDeg * 60, format)}
+            {fieldOnTargetWords(
+              target.name,
+              target.sizeArcmin === null ? null : shareOfFrame(optics, target.sizeArcmin),
+              format,
+            )}
           </figcaption>
         </figure>
       )}
@@ -100,7 +103,7 @@ function Binnings({ optics }: { optics: OpticsOfRig }) {
   const { format } = useShared();
   const { stars } = useNightAt();
   const { scaleArcsecPerPx } = optics.train;
-  const expected = binnedSampling(starArcsec(optics, stars).fwhmArcsec, scaleArcsecPerPx);
+  const expected = binnedSampling(expectedStar(optics, stars).fwhmArcsec, scaleArcsecPerPx);
   const seeing = binnedSampling(optics.seeingPx * scaleArcsecPerPx, scaleArcsecPerPx);
   return (
     <div className="section">

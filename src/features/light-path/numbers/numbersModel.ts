@@ -4,7 +4,7 @@ import type { StarsAt } from '../../../core/night/nightAt.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
 import { refocusAfterC } from '../../../core/optics/focusDrift.ts';
 import { samplingOf } from '../../../core/optics/train.ts';
-import { leastGuideFocalMm, opticsOfRig, type OpticsOfRig } from '../../../core/rig/opticsOfRig.ts';
+import { opticsOfRig, type OpticsOfRig } from '../../../core/rig/opticsOfRig.ts';
 import type { Rig } from '../../../core/records/rig.ts';
 import type { Part } from '../../../core/records/part.ts';
 import { rigNumbers } from '../../../core/rig/rigNumbers.ts';
@@ -17,13 +17,19 @@ export const opticsOfNight = ({ records, numbers, budget }: NightStatic): Optics
 export const opticsOfOther = (rig: Rig, parts: readonly Part[], { budget }: NightStatic): OpticsOfRig | null =>
   opticsOfRig(rig, parts, rigNumbers(rig, parts), budget?.sub.seeingFwhmArcsec);
 
+/** What of the frame's shorter side a target fills. */
+export const shareOfFrame = ({ train }: OpticsOfRig, sizeArcmin: number): number =>
+  sizeArcmin / 60 / Math.min(train.fieldWidthDeg, train.fieldHeightDeg);
+
 /** A star's width: as the account expects it, where it can; else by the seeing alone. */
-export function starArcsec(optics: OpticsOfRig, stars: StarsAt | null): { fwhmArcsec: number; expected: boolean } {
-  const expected = stars?.budget.star.majorFwhmArcsec ?? null;
-  return expected === null
-    ? { fwhmArcsec: optics.seeingPx * optics.train.scaleArcsecPerPx, expected: false }
-    : { fwhmArcsec: expected, expected: true };
+export function expectedStar(optics: OpticsOfRig, stars: StarsAt | null): ExpectedStar {
+  const { scaleArcsecPerPx } = optics.train;
+  const expected = stars?.budget.star ?? null;
+  const fwhmArcsec = expected?.majorFwhmArcsec ?? optics.seeingPx * scaleArcsecPerPx;
+  const lengthOverWidth = expected?.lengthOverWidth ?? 1;
+  return { fwhmArcsec, fwhmPx: fwhmArcsec / scaleArcsecPerPx, lengthOverWidth, isExpected: expected !== null };
 }
+export type ExpectedStar = { fwhmArcsec: number; fwhmPx: number; lengthOverWidth: number; isExpected: boolean };
 
 const WORD = { under: 'coarse', good: 'matched', over: 'fine' } as const;
 
@@ -32,8 +38,7 @@ export function opticsSaying(optics: OpticsOfRig, stars: StarsAt | null): Optics
   const { coverage, guide, train } = optics;
   if (coverage !== null && coverage < 1) return { code: 'cornersDark', coverage };
   if (guide && (guide.noiseVerdict === 'tooCoarse' || guide.verdict === 'poor')) {
-    const leastFocalMm = leastGuideFocalMm(guide.pixelUm, train.scaleArcsecPerPx);
-    return { code: 'guideCoarse', guide, leastFocalMm };
+    return { code: 'guideCoarse', guide };
   }
   // By the width that air and optics allow: a star that the mount draws out does not suit the pixels any better.
   const even = stars?.budget.evenFwhmArcsec ?? null;

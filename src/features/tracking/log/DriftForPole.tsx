@@ -6,18 +6,10 @@ import { useNight, useShared } from '../../../session/session.ts';
 import { useNightAt } from '../../../session/useTime.ts';
 import { LOG } from '../../../text/logWords.ts';
 import { QuantityField } from '../../../ui/form/Fields.tsx';
+import { middleHaH, tenth } from './logModel.ts';
 
 const schema = readingValues.drift.omit({ rateArcsecPerMin: true });
 type Fields = { haH: number | null; decDeg: number | null };
-
-const tenth = (value: number): number => Math.round(value * 10) / 10;
-
-/** Where a target stood in the middle of a log that has just ended. */
-function middleHourAngle(haH: number | undefined, { points }: TrackAnalysis): number | null {
-  if (haH === undefined) return null;
-  const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
-  return tenth(haH - spanS / 7200);
-}
 
 /** The declination's drift as one more measurement of the pole, with its doubt. */
 export function DriftForPole({ analysis }: { analysis: TrackAnalysis }) {
@@ -31,7 +23,7 @@ export function DriftForPole({ analysis }: { analysis: TrackAnalysis }) {
       button={LOG.recordPole}
       schema={schema}
       defaults={{
-        haH: middleHourAngle(target?.haH, analysis),
+        haH: middleHaH(target?.haH, analysis),
         decDeg: targetSky ? tenth(targetSky.ofDate.decDeg) : null,
       }}
       toReading={(values) => ({

@@ -27,10 +27,10 @@ function Course({ analysis }: { analysis: TrackAnalysis }) {
       label={`${LOG.curve}: right ascension drifts ${format.quantity(analysis.raDrift.perMin, 'driftRate')}, declination ${format.quantity(analysis.decDrift.perMin, 'driftRate')}`}
       fileName="tracking-log"
       height={260}
-      x={{ domain: [0, longest], label: 'time from the first row', format: (v) => format.duration(v) }}
+      x={{ domain: [0, longest], label: LOG.time, format: (v) => format.duration(v) }}
       y={{
         domain: rangeOf([...ra, ...dec]),
-        label: 'arcsec; thick: right ascension',
+        label: LOG.courseAxis,
         format: (v) => format.number(v, 0),
       }}
     >
@@ -58,8 +58,8 @@ function Folded({ analysis }: { analysis: TrackAnalysis }) {
       label={`${LOG.folded}: ${format.number(periodic.turns, 1)} turns of ${format.quantity(periodic.periodS, 'seconds', 1)}`}
       fileName="folded-turns"
       height={240}
-      x={{ domain: [0, periodic.periodS], label: 'seconds of the turn', format: (v) => format.number(v, 0) }}
-      y={{ domain: rangeOf(dots), label: 'arcsec', format: (v) => format.number(v, 0) }}
+      x={{ domain: [0, periodic.periodS], label: LOG.turnAxis, format: (v) => format.number(v, 0) }}
+      y={{ domain: rangeOf(dots), label: LOG.arcsec, format: (v) => format.number(v, 0) }}
     >
       {({ x, y }) => (
         <g>
@@ -82,10 +82,10 @@ function Turning({ analysis }: { analysis: TrackAnalysis }) {
       label={LOG.spectrum}
       fileName="periods"
       height={200}
-      x={{ domain: [0, longest], label: 'period', format: (v) => format.quantity(v, 'seconds') }}
+      x={{ domain: [0, longest], label: LOG.period, format: (v) => format.quantity(v, 'seconds') }}
       y={{
         domain: [0, 1],
-        label: 'share of the swing',
+        label: LOG.shareAxis,
         format: (v) => format.quantity(v, 'percent'),
         ticks: [0, 0.5, 1],
       }}

@@ -1,16 +1,21 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { FormProvider, useForm } from 'react-hook-form';
+import { z } from 'zod';
 import type { ColumnRole } from '../../../formats/logs/columnRoles.ts';
 import type { LogMapping } from '../../../formats/logs/readLog.ts';
 import { timeKindOf, type TimeKind } from '../../../formats/logs/timeCells.ts';
+import { useShared } from '../../../session/session.ts';
 import { DOUBT_WORDS, LOG, ROLE_NAMES, TIME_KIND_NAMES, UNIT_NAMES } from '../../../text/logWords.ts';
+import { QuantityField } from '../../../ui/form/Fields.tsx';
+import { formResolver } from '../../../ui/form/formResolver.ts';
 import { ScrollTable } from '../../../ui/ScrollTable.tsx';
 import type { LogTold } from '../../../workers/log.worker.ts';
 
 const ROLES = Object.keys(ROLE_NAMES) as ColumnRole['is'][];
 const ERROR_UNITS = ['arcsec', 'px', 'arcmin', 'deg', 'mas'] as const;
 const SENT_UNITS = [...ERROR_UNITS, 'ms', 's'] as const;
-const NUMBER_TIMES = ['s', 'ms', 'min', 'h', 'days', 'dateTime', 'timeOfDay'] as const;
+const TIME_KINDS = Object.keys(TIME_KIND_NAMES) as TimeKind[];
 const SHOWN_ROWS = 3;
 
 /** What a column becomes when it is called something else. */
@@ -23,126 +28,132 @@ function roleOf(is: ColumnRole['is'], cell: string): ColumnRole {
   return { is, unit: null, sign: 1 };
 }
 
-type UnitProps = { role: ColumnRole; name: string; change: (role: ColumnRole) => void };
+type Choice = {
+  value: string;
+  options: readonly string[];
+  names: Record<string, string>;
+  put: (value: string) => ColumnRole;
+};
 
-function UnitChoice({ role, name, change }: UnitProps) {
+/** What may be said of a column's numbers; null when nothing. @param unit of errors that name none. */
+function unitChoice(role: ColumnRole, unit: LogMapping['unit']): Choice | null {
   if (role.is === 'date' || role.is === 'other') return null;
   if (role.is === 'time')
-    return (
-      <Form.Select
-        aria-label={`Unit of ${name}`}
-        value={role.kind}
-        onChange={(event) => change({ ...role, kind: event.target.value as TimeKind })}
-      >
-        {NUMBER_TIMES.map((kind) => (
-          <option key={kind} value={kind}>
-            {TIME_KIND_NAMES[kind]}
-          </option>
-        ))}
-      </Form.Select>
-    );
-  const units = role.is === 'sentRa' || role.is === 'sentDec' ? SENT_UNITS : ERROR_UNITS;
+    return {
+      value: role.kind,
+      options: TIME_KINDS,
+      names: TIME_KIND_NAMES,
+      put: (kind) => ({ ...role, kind: kind as TimeKind }),
+    };
+  const options = role.is === 'sentRa' || role.is === 'sentDec' ? SENT_UNITS : ERROR_UNITS;
+  const put = (chosen: string): ColumnRole => ({ ...role, unit: chosen }) as ColumnRole;
+  return { value: role.unit ?? unit, options, names: UNIT_NAMES, put };
+}
+
+type ChoiceProps = { label: string; choice: Choice; change: (role: ColumnRole) => void };
+
+function UnitSelect({ label, choice, change }: ChoiceProps) {
   return (
-    <Form.Select
-      aria-label={`Unit of ${name}`}
-      value={role.unit ?? 'arcsec'}
-      onChange={(event) => change({ ...role, unit: event.target.value } as ColumnRole)}
-    >
-      {units.map((unit) => (
-        <option key={unit} value={unit}>
-          {UNIT_NAMES[unit]}
+    <Form.Select aria-label={label} value={choice.value} onChange={(event) => change(choice.put(event.target.value))}>
+      {choice.options.map((value) => (
+        <option key={value} value={value}>
+          {choice.names[value]}
         </option>
       ))}
     </Form.Select>
   );
 }
 
-type NumberProps = { label: string; unit: string; value: number | null; change: (value: number | null) => void };
+type RowProps = {
+  name: string;
+  cells: readonly string[];
+  role: ColumnRole;
+  unit: LogMapping['unit'];
+  change: (role: ColumnRole) => void;
+};
 
-function NumberChoice({ label, unit, value, change }: NumberProps) {
-  const [text, setText] = useState(value === null ? '' : String(value));
+function ColumnRow({ name, cells, role, unit, change }: RowProps) {
+  const choice = unitChoice(role, unit);
   return (
-    <div>
-      <Form.Label htmlFor={label}>{`${label}, ${unit}`}</Form.Label>
-      <Form.Control
-        id={label}
-        inputMode="decimal"
-        value={text}
-        onChange={(event) => {
-          setText(event.target.value);
-          const typed = Number(event.target.value.replace(',', '.'));
-          change(typed > 0 ? typed : null);
-        }}
-      />
-    </div>
+    <tr>
+      <th scope="row">{name}</th>
+      <td className="figures">{cells.join(', ')}</td>
+      <td>
+        <Form.Select
+          aria-label={`${name} is`}
+          value={role.is}
+          onChange={(event) => change(roleOf(event.target.value as ColumnRole['is'], cells[0] ?? ''))}
+        >
+          {ROLES.map((is) => (
+            <option key={is} value={is}>
+              {ROLE_NAMES[is]}
+            </option>
+          ))}
+        </Form.Select>
+      </td>
+      <td>{choice && <UnitSelect label={`Unit of ${name}`} choice={choice} change={change} />}</td>
+    </tr>
   );
 }
+
+const positive = z.number().min(1e-4).max(10_000).nullable();
+const numbersSchema = z.object({
+  scaleArcsecPerPx: positive,
+  rateArcsecPerS: positive,
+  raFromXDeg: z.number().min(-360).max(360).nullable(),
+});
+type Numbers = z.infer<typeof numbersSchema>;
 
 type Props = { told: LogTold; readAs: (mapping: LogMapping) => void };
 
 /** Each column with its first values, what it is taken for, and the way to say otherwise. */
 export function LogMappingForm({ told, readAs }: Props) {
-  const { layout } = told;
-  const [mapping, setMapping] = useState(told.mapping);
-  const put = (i: number, role: ColumnRole): void => setMapping({ ...mapping, roles: mapping.roles.with(i, role) });
-  const nameOf = (i: number): string => layout.header[i] || `column ${i + 1}`;
+  const { layout, mapping } = told;
+  const { format } = useShared();
+  const [roles, setRoles] = useState(mapping.roles);
+  const { scaleArcsecPerPx, rateArcsecPerS, raFromXDeg } = mapping;
+  const form = useForm<Numbers, unknown, Numbers>({
+    resolver: formResolver<Numbers, Numbers>(numbersSchema),
+    defaultValues: { scaleArcsecPerPx, rateArcsecPerS, raFromXDeg },
+  });
+  const read = form.handleSubmit((numbers) => readAs({ ...mapping, ...numbers, roles }));
   return (
-    <div>
-      {told.doubts.map((doubt) => (
-        <p key={doubt} className="mb-1">
-          {DOUBT_WORDS[doubt]}
-        </p>
-      ))}
-      <ScrollTable label={LOG.layout} headings={['Column', 'First values', 'It is', 'Unit']}>
-        {mapping.roles.map((role, i) => (
-          <tr key={i}>
-            <th scope="row">{nameOf(i)}</th>
-            <td className="figures">
-              {layout.sample
-                .slice(0, SHOWN_ROWS)
-                .map((row) => row[i] ?? '')
-                .join(', ')}
-            </td>
-            <td>
-              <Form.Select
-                aria-label={`${nameOf(i)} is`}
-                value={role.is}
-                onChange={(event) =>
-                  put(i, roleOf(event.target.value as ColumnRole['is'], layout.sample[0]?.[i] ?? ''))
-                }
-              >
-                {ROLES.map((is) => (
-                  <option key={is} value={is}>
-                    {ROLE_NAMES[is]}
-                  </option>
-                ))}
-              </Form.Select>
-            </td>
-            <td>
-              <UnitChoice role={role} name={nameOf(i)} change={(changed) => put(i, changed)} />
-            </td>
-          </tr>
+    <FormProvider {...form}>
+      <form onSubmit={(event) => void read(event)} noValidate>
+        {told.doubts.map((doubt) => (
+          <p key={doubt} className="mb-1">
+            {DOUBT_WORDS[doubt]}
+          </p>
         ))}
-      </ScrollTable>
-      <div className="fields">
-        <NumberChoice
-          label={LOG.scale}
-          unit="″/px"
-          value={mapping.scaleArcsecPerPx}
-          change={(scaleArcsecPerPx) => setMapping({ ...mapping, scaleArcsecPerPx })}
-        />
-        <NumberChoice
-          label={LOG.rate}
-          unit="″/s"
-          value={mapping.rateArcsecPerS}
-          change={(rateArcsecPerS) => setMapping({ ...mapping, rateArcsecPerS })}
-        />
-      </div>
-      <div className="actions">
-        <Button variant="outline" onClick={() => readAs(mapping)}>
-          {LOG.again}
-        </Button>
-      </div>
-    </div>
+        <ScrollTable label={LOG.layout} headings={LOG.columns}>
+          {roles.map((role, i) => (
+            <ColumnRow
+              key={i}
+              name={layout.header[i] || `${LOG.column} ${i + 1}`}
+              cells={layout.sample.slice(0, SHOWN_ROWS).map((row) => row[i] ?? '')}
+              role={role}
+              unit={mapping.unit}
+              change={(changed) => setRoles(roles.with(i, changed))}
+            />
+          ))}
+        </ScrollTable>
+        <div className="fields">
+          <QuantityField name="scaleArcsecPerPx" label={LOG.scale} kind="imageScale" system={format.system} />
+          <QuantityField name="rateArcsecPerS" label={LOG.rate} kind="guideRate" system={format.system} />
+          <QuantityField
+            name="raFromXDeg"
+            label={LOG.angle}
+            kind="angleDeg"
+            system={format.system}
+            hint={LOG.angleHint}
+          />
+        </div>
+        <div className="actions">
+          <Button variant="outline" type="submit">
+            {LOG.again}
+          </Button>
+        </div>
+      </form>
+    </FormProvider>
   );
 }

@@ -13,89 +13,56 @@ import {
   logReason,
   logSaying,
   logSentence,
-  periodName,
+  logFigures,
   rowsWords,
   type LogSaying,
 } from '../../../text/logWords.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { FigureList } from '../../../ui/FigureList.tsx';
-import { QuantityField } from '../../../ui/form/Fields.tsx';
+import { CheckField, QuantityField } from '../../../ui/form/Fields.tsx';
 import { Problem } from '../../../ui/Problem.tsx';
 import { saveFile } from '../../../ui/saveFile.ts';
 import type { LogTold } from '../../../workers/log.worker.ts';
 import { DriftForPole } from './DriftForPole.tsx';
 import { LogCourse, LogPeriods } from './LogCharts.tsx';
 import { LogMappingForm } from './LogMappingForm.tsx';
-import { trackValues } from './logModel.ts';
+import { tenth, trackValues } from './logModel.ts';
 import { useLog, type LogHere, type LogState } from './useLog.ts';
 
-function Figures({ analysis, worm }: { analysis: TrackAnalysis; worm: number | null }) {
-  const { format } = useShared();
-  const { periodic, raDrift, decDrift, residualRaArcsec, guided, gears } = analysis;
-  const drift = ({ perMin, sigmaPerMin }: typeof raDrift): string =>
-    `${format.quantity(perMin, 'driftRate')} ± ${format.number(sigmaPerMin, 2)}`;
-  return (
-    <FigureList
-      figures={[
-        ...(periodic
-          ? [
-              { name: 'What turns', value: periodName(periodic.periodS, worm, format) },
-              ...periodic.harmonics.map((h) => ({
-                name: h.k === 1 ? 'Once a turn' : `${h.k} times a turn`,
-                value: format.quantity(h.amplitudeArcsec, 'arcsec', 1),
-              })),
-            ]
-          : []),
-        ...gears.map((g) => ({
-          name: `Every ${format.quantity(g.periodS, 'seconds', 1)}`,
-          value: format.quantity(g.amplitudeArcsec, 'arcsec', 1),
-        })),
-        { name: 'Drift in right ascension', value: drift(raDrift) },
-        { name: 'Drift in declination', value: drift(decDrift) },
-        { name: 'Left after all this', value: format.quantity(residualRaArcsec, 'arcsec') },
-        ...(guided
-          ? [
-              { name: 'Guided, right ascension', value: format.quantity(guided.rmsRaArcsec, 'arcsec') },
-              { name: 'Guided, declination', value: format.quantity(guided.rmsDecArcsec, 'arcsec') },
-            ]
-          : []),
-      ]}
-    />
-  );
-}
-
-const schema = z.object({ decDeg: z.number().min(-85).max(85) });
-type Fields = { decDeg: number | null };
+const schema = z.object({ decDeg: z.number().min(-85).max(85), atAxis: z.boolean() });
+type Fields = { decDeg: number | null; atAxis: boolean };
 
 /** The drive of this log as a reading; what a guider reached as another one. */
 function RecordDrive({ analysis }: { analysis: TrackAnalysis }) {
   const { records, targetSky } = useNight();
   const { format } = useShared();
-  const toReading = ({ decDeg }: { decDeg: number }) => {
+  const toReading = ({ decDeg, atAxis }: z.infer<typeof schema>) => {
     const mount = { type: 'mount' as const, id: records.rig.mountId };
     const drive: NewReadingHere = {
       step: 'tracking',
       subject: mount,
       kind: 'track',
       source: 'log',
-      values: trackValues(analysis, decDeg),
+      values: trackValues(analysis, atAxis ? 0 : decDeg),
     };
     const { guided } = analysis;
+    const night = { type: 'night' as const, id: records.night.id };
     const rms: NewReadingHere[] = guided
-      ? [{ step: 'tracking', subject: mount, kind: 'guiding', source: 'log', values: guided }]
+      ? [{ step: 'tracking', subject: night, kind: 'guiding', source: 'log', values: guided }]
       : [];
     return { reading: [drive, ...rms], said: LOG.recorded };
   };
   return (
-    <RecordForm<Fields, { decDeg: number }>
+    <RecordForm<Fields, z.infer<typeof schema>>
       title={LOG.record}
       button={LOG.record}
       schema={schema}
-      defaults={{ decDeg: targetSky ? Number(targetSky.ofDate.decDeg.toFixed(1)) : 0 }}
+      defaults={{ decDeg: targetSky ? tenth(targetSky.ofDate.decDeg) : 0, atAxis: false }}
       toReading={toReading}
       keep
     >
       <QuantityField name="decDeg" label={LOG.decDeg} kind="angleDeg" system={format.system} hint={LOG.decHint} />
+      <CheckField name="atAxis" label={LOG.atAxis} />
     </RecordForm>
   );
 }
@@ -112,6 +79,8 @@ function saveCurve({ points }: TrackAnalysis): void {
 type FoundProps = { log: LogHere; state: Extract<LogState, { at: 'read' }>; worm: number | null };
 
 function Found({ log, state: { told }, worm }: FoundProps) {
+  const { mount } = useNight().numbers;
+  const { format } = useShared();
   if (!told.found.ok) return null;
   const { analysis, rows, unusable, gaps } = told.found.value;
   return (
@@ -128,10 +97,10 @@ function Found({ log, state: { told }, worm }: FoundProps) {
       </div>
       {analysis.periodic && <RecordDrive analysis={analysis} />}
       <div className="section">
-        <Figures analysis={analysis} worm={worm} />
+        <FigureList figures={logFigures(analysis, worm, format)} />
       </div>
       <LogPeriods analysis={analysis} />
-      <DriftForPole analysis={analysis} />
+      {mount?.mountKind !== 'altAzimuth' && <DriftForPole analysis={analysis} />}
     </>
   );
 }

@@ -1,5 +1,5 @@
 /** Curves of an analysed log as they are drawn, and the readings that are made of it. */
-import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import { turnAt, type TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
 import { RAD_PER_DEG } from '../../../core/math/angles.ts';
 
 export type Dot = { x: number; y: number };
@@ -25,10 +25,7 @@ export function foldedModel(analysis: TrackAnalysis): Dot[] {
   if (!periodic) return [];
   return Array.from({ length: 181 }, (_, i) => ({
     x: (i / 180) * periodic.periodS,
-    y: periodic.harmonics.reduce(
-      (sum, h) => sum + h.amplitudeArcsec * Math.sin(2 * Math.PI * h.k * (i / 180) + h.phaseDeg * RAD_PER_DEG),
-      0,
-    ),
+    y: turnAt(periodic.harmonics, i / 180),
   }));
 }
 
@@ -59,6 +56,15 @@ export function spectrumDots({ spectrum, points }: TrackAnalysis): Dot[] {
   return Array.from(spectrum.frequencyHz, (hz, i) => ({ x: 1 / hz, y: spectrum.power[i] ?? 0 }))
     .filter((d) => d.x < spanS)
     .reverse();
+}
+
+/** As finely as an angle is typed. */
+export const tenth = (value: number): number => Math.round(value * 10) / 10;
+
+/** Where a target stood in the middle of a log that has just ended; null without a target. */
+export function middleHaH(haH: number | undefined, { points }: TrackAnalysis): number | null {
+  const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
+  return haH === undefined ? null : tenth(haH - spanS / 7200);
 }
 
 /** Values of the reading: errors of the drive itself, which the sky shows times the cosine of the declination. */

@@ -37,9 +37,7 @@ export function useLog(wormTeeth: number | null): LogHere {
     const answer = await watch(async (options) => (await opened()).run({ file, mapping, wormTeeth, cutsS }, options));
     if (!answer.ok) return { at: 'refused', file, why: answer.code };
     const kept = mapping ? null : keptMapping(headingOf(answer.value));
-    return kept && answer.value.doubts.length + Number(!answer.value.found.ok) > 0 && fits(kept, answer.value)
-      ? ask(file, kept, cutsS)
-      : { at: 'read', file, told: answer.value };
+    return kept && fits(kept, answer.value) ? ask(file, kept, cutsS) : { at: 'read', file, told: answer.value };
   };
   const run = (file: File, mapping: LogMapping | null, cutsS: number[] | null): void => {
     void ask(file, mapping, cutsS).then(setState, (error: unknown) =>

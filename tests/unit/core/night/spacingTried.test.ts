@@ -100,6 +100,24 @@ describe('corners by eye in the account', () => {
     expect(unlookedOf(night(wish(unfocused)))).to.include('spacing');
   });
 
+  it('what an earlier look at this stack said still stands, whatever was tried in between', () => {
+    const near = look(1, presentMm, toward(true));
+    const elsewhere = look(2, presentMm + 1.2, around(true));
+    const { learned, budget, numbers } = night({ readings: [near, elsewhere] });
+    expect(presentLook(learned.spacing, numbers.lightPath.spacing)!.reading.id).to.equal('look1');
+    expect(budget!.sub.spacing!.sigmaArcsec[0]).to.be.greaterThan(0.5);
+  });
+
+  it('another filter with as much more tube is the same stack', () => {
+    const thicker = look(1, presentMm, toward(false), {
+      spacingMm: spacing!.presentMm + 1,
+      glassMm: spacing!.glassMm + 1,
+    });
+    expect(presentLook(triedOf(thicker), spacing)).not.to.equal(null);
+    const same = look(1, presentMm, toward(false), { glassMm: spacing!.glassMm + 1 });
+    expect(presentLook(triedOf(same), spacing)).to.equal(null);
+  });
+
   it('longer corners never make better stars, and round ones add nothing', () => {
     const of = (places: object) => stars({ readings: [look(1, presentMm, places)] }).stretch90;
     const [none, slight, strong] = [of(ROUND), of(toward(false)), of(toward(true))];

@@ -1,10 +1,11 @@
 import { expect } from 'chai';
 import { refocusAfterC } from '../../../../src/core/optics/focusDrift.ts';
+import type { StarsAt } from '../../../../src/core/night/nightAt.ts';
 import type { Part } from '../../../../src/core/records/part.ts';
 import { eyepieceViews } from '../../../../src/core/rig/eyepieces.ts';
-import { binnedSampling, equivalentOf, leastGuideFocalMm, opticsOfRig } from '../../../../src/core/rig/opticsOfRig.ts';
+import { binnedSampling, equivalentOf, opticsOfRig } from '../../../../src/core/rig/opticsOfRig.ts';
 import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
-import { opticsSaying } from '../../../../src/features/light-path/numbers/numbersModel.ts';
+import { expectedStar, opticsSaying, shareOfFrame } from '../../../../src/features/light-path/numbers/numbersModel.ts';
 import { comparedRows, equivalentWords, focusWords } from '../../../../src/text/opticsWords.ts';
 import { makeFormat } from '../../../../src/text/format.ts';
 import { changed } from '../../../support/nights.ts';
@@ -25,7 +26,7 @@ describe('what optics and sensor do together', () => {
     expect(heron.focus.toleranceUm).to.be.closeTo(4.88 * 0.55 * RATIO ** 2, 0.01);
     expect(heron.seeingPx).to.be.closeTo(1.2389, 1e-3);
     expect(heron.coverage).to.be.closeTo(32 / 28.2567, 1e-4);
-    expect(heron.guide).to.deep.include({ verdict: 'comfortable', noiseVerdict: 'fine', pixelUm: 2.9 });
+    expect(heron.guide).to.deep.include({ verdict: 'comfortable', noiseVerdict: 'fine' });
     expect(heron.guide!.scaleRatio).to.be.closeTo((4.98476 * 6 * 80 * (RATIO / 6)) / (206.265 * 3.76), 1e-3);
     expect(heron.guide!.centroidErrorArcsec).to.be.closeTo(0.15 * 4.98476, 1e-3);
   });
@@ -46,11 +47,12 @@ describe('what optics and sensor do together', () => {
     const coarse = of('Heron', changed('demo-heron-guide-scope', { focalMm: 40 }));
     expect(coarse.guide!.noiseVerdict).to.equal('tooCoarse');
     expect(opticsSaying(coarse, null).code).to.equal('guideCoarse');
-    const least = leastGuideFocalMm(2.9, coarse.train.scaleArcsecPerPx);
-    expect(of('Heron', changed('demo-heron-guide-scope', { focalMm: least * 1.01 })).guide!.verdict).to.equal(
-      'comfortable',
-    );
-    expect(of('Heron', changed('demo-heron-guide-scope', { focalMm: least * 0.99 })).guide!.verdict).to.equal('limit');
+    const { leastFocalMm } = coarse.guide!;
+    const at = (focalMm: number) => of('Heron', changed('demo-heron-guide-scope', { focalMm })).guide!;
+    // Half a pixel of noise at 0.15 px of centroid is a ratio of three and a third: the scales match before.
+    expect(at(leastFocalMm * 1.001)).to.deep.include({ noiseVerdict: 'fine', verdict: 'comfortable' });
+    expect(at(leastFocalMm * 0.999).noiseVerdict).to.equal('tooCoarse');
+    expect(at(leastFocalMm).scaleRatio).to.be.closeTo(0.5 / 0.15, 1e-6);
     expect(of('Heron', changed('demo-heron-guide-scope', { pixelUm: null })).guide).to.equal(null);
   });
 
@@ -58,6 +60,18 @@ describe('what optics and sensor do together', () => {
     const small = of('Heron', changed('demo-heron-reducer', { imageCircleMm: 20 }));
     expect(opticsSaying(small, null)).to.deep.include({ code: 'cornersDark' });
     expect(opticsSaying(of('Heron'), null)).to.deep.include({ code: 'coarse', expected: false });
+  });
+
+  it('the star is the account’s where there is one, else the seeing’s; a target is measured against the shorter side', () => {
+    const heron = of('Heron');
+    expect(expectedStar(heron, null)).to.deep.include({ fwhmArcsec: 2.5, lengthOverWidth: 1, isExpected: false });
+    const star = { majorFwhmArcsec: 4, lengthOverWidth: 1.3 };
+    const stars = { budget: { star, evenFwhmArcsec: 3 } } as unknown as StarsAt;
+    expect(expectedStar(heron, stars).fwhmPx).to.be.closeTo(4 / heron.train.scaleArcsecPerPx, 1e-9);
+    // A mount that draws the star out does not make pixels suit it.
+    const drawn = opticsSaying(heron, stars);
+    expect('starPx' in drawn && drawn.starPx).to.be.closeTo(3 / heron.train.scaleArcsecPerPx, 1e-9);
+    expect(shareOfFrame(heron, 60)).to.be.closeTo(1 / heron.train.fieldHeightDeg, 1e-9);
   });
 
   it('binning halves the width in pixels and doubles the scale', () => {

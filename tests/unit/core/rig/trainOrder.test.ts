@@ -189,6 +189,13 @@ describe('a reducer at the distance that its sensor has', () => {
     expect(focalOf(7.5)).to.be.closeTo(0.8 + 1 / 6 / 240, 1e-6);
   });
 
+  it('keeps its own number where the pieces that are named cannot be all: nobody could focus that', () => {
+    expect(focalOf(12.6))
+      .to.be.closeTo(0.8 + (1 / 6 - 5.1) / 240, 1e-6)
+      .and.not.equal(0.8);
+    expect([focalOf(12.7), focalOf(0.5), focalOf(100)]).to.deep.equal([0.8, 0.8, 0.8]);
+  });
+
   it('keeps its own number where its focal length is not known', () => {
     expect([focalOf(7.5, null), focalOf(9.5, null)]).to.deep.equal([0.8, 0.8]);
   });

@@ -3,6 +3,7 @@ import fc from 'fast-check';
 import { guessRoles } from '../../../../src/formats/logs/columnRoles.ts';
 import { cellsOf, layoutOf } from '../../../../src/formats/logs/layout.ts';
 import { guessMapping, readLogText, type Told } from '../../../../src/formats/logs/mapping.ts';
+import { logMappingSchema } from '../../../../src/formats/logs/mappingSchema.ts';
 import { numberIn, timeIn } from '../../../../src/formats/logs/timeCells.ts';
 import { holds } from '../../../support/properties.ts';
 
@@ -208,5 +209,32 @@ describe('reading a log', () => {
           expect(list(read(written(values, d, point, end)).series.raArcsec)).to.deep.equal(list(plain.series.raArcsec));
       }),
     );
+  });
+});
+
+describe('a kept way to read a log', () => {
+  it('is what was guessed, after it went through the device’s store', () => {
+    for (const text of [
+      't,ra,dec\n0,1,2',
+      'time;RA ["];Dek ["];RA_ms;aim_ra\n21:00:00;1;2;3;4',
+      'date,time,ra_px,dec_px\n2026-05-11,22:40:00,1,2',
+      '0\t1\t2\n1\t2\t5\n2\t1\t3',
+    ]) {
+      const { mapping } = guessMapping(layout(text));
+      expect(logMappingSchema.parse(JSON.parse(JSON.stringify(mapping)))).to.deep.equal(mapping);
+    }
+  });
+
+  it('anything else is none', () => {
+    const good = guessMapping(layout('t,ra,dec\n0,1,2')).mapping;
+    for (const wrong of [
+      { ...good, roles: [{ is: 'moon' }] },
+      { ...good, roles: [{ is: 'time', kind: 'weeks' }] },
+      { ...good, roles: [{ is: 'ra', unit: 'ms', sign: 1 }] },
+      { ...good, scaleArcsecPerPx: 0 },
+      { ...good, unit: 'ms' },
+      null,
+    ])
+      expect(logMappingSchema.safeParse(wrong).success, JSON.stringify(wrong)).to.equal(false);
   });
 });

@@ -32,6 +32,14 @@ describe('what if', () => {
     expect([of('shorter')!.value, of('longer')!.value]).to.deep.equal([60, 240]);
   });
 
+  it('better guiding leaves an axis alone that is better already', () => {
+    const rms = (rmsRaArcsec: number, rmsDecArcsec: number) =>
+      asked({ readings: [reading('guiding', { rmsRaArcsec, rmsDecArcsec }, { ...at(2), id: 'g' })] });
+    const { of, share } = rms(0.2, 1.4);
+    expect(of('guided')!.share).to.be.at.least(share);
+    expect(of('guided')!.share).to.be.at.least(rms(0.7, 1.4).of('guided')!.share);
+  });
+
   it('leaves out what is as good already', () => {
     const good = [
       // Told against the pole that refraction lifts by a little over an arcminute.

@@ -103,7 +103,7 @@ describe('the best spacing from looks', () => {
 
   it('goes on in the direction of the lean, and back between two that disagree', () => {
     const near = bestSpacing([{ offsetMm: 0, lean: 1 }]);
-    expect(near.nextMm).to.be.within(0.2, 1.5);
+    expect(near.bestMm).to.be.within(0.2, 1.5);
     const between = bestSpacing([
       { offsetMm: 0, lean: 1 },
       { offsetMm: 1, lean: -1 },
