@@ -48,13 +48,12 @@ export async function time(page: Page, act: Act, until: Until): Promise<number> 
     async ({ act, until }) => {
       const isDone = (): boolean =>
         [...document.querySelectorAll(until.selector)].some((e) => e.textContent.includes(until.text ?? ''));
+      const frame = (): Promise<void> => new Promise((resolve) => requestAnimationFrame(() => resolve()));
       const painted = (): Promise<void> =>
         new Promise((resolve) => {
-          requestAnimationFrame(() => {
-            const { port1, port2 } = new MessageChannel();
-            port1.onmessage = () => resolve();
-            port2.postMessage(null);
-          });
+          const { port1, port2 } = new MessageChannel();
+          port1.onmessage = () => resolve();
+          port2.postMessage(null);
         });
       const start = performance.now();
       if ('click' in act) document.querySelector<HTMLElement>(act.click)?.click();
@@ -65,10 +64,10 @@ export async function time(page: Page, act: Act, until: Until): Promise<number> 
         Object.getOwnPropertyDescriptor(kind.prototype, 'value')?.set?.call(field, act.text);
         field?.dispatchEvent(new Event('input', { bubbles: true }));
       }
-      while (!isDone()) {
-        await painted();
+      do {
+        await frame();
         if (performance.now() - start > 15_000) return Number.NaN;
-      }
+      } while (!isDone());
       await painted();
       return performance.now() - start;
     },

@@ -25,12 +25,17 @@ async function bringIn(walk: Walk): Promise<void> {
   await page.getByText('Merged.').waitFor({ timeout: 180_000 });
 }
 
+/** Parts of a bench whose code is still on its way leave a mark. */
+const expectNone = (page: Page, selector: string): Promise<unknown> =>
+  page.waitForFunction((mark) => document.querySelector(mark) === null, selector);
+
 /** What the benches of tonight say. */
 async function said(walk: Walk): Promise<string[]> {
   const { page } = walk;
   const all: string[] = [];
   const read = async (): Promise<void> => {
     await page.getByText('Opening…').waitFor({ state: 'detached' });
+    await expectNone(page, '.awaited');
     all.push((await page.getByRole('main').innerText()).replaceAll(/\s+/g, ' '));
   };
   await go(walk, `/n/${TONIGHT}/card`);

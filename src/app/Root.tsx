@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
 import { settingOf } from '../core/records/setting.ts';
 import { useSession, SharedContext, type Shared } from '../session/session.ts';
@@ -84,9 +84,10 @@ function Opening() {
   );
 }
 
+/** A long history is drawn anew in parts between which the page answers: what a press says comes before it. */
 function Records() {
   const { db } = useSession();
-  const stored = useStored(db);
+  const stored = useDeferredValue(useStored(db));
   return stored ? <WithRecords stored={stored} /> : <Opening />;
 }
 

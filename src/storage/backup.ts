@@ -120,10 +120,15 @@ async function joinLineage(
     ...Object.entries(lineage),
     ...settled.map(([key, record]) => [key, [contentFingerprint(record)]] as const),
   ];
-  for (const [key, added] of theirs) {
-    const earlier = (await w.db.lineage.get(key))?.earlier ?? [];
-    await log.put('lineage', [{ key, earlier: [...new Set([...added, ...earlier])].slice(-LONGEST_LINEAGE) }]);
-  }
+  const added = new Map<string, string[]>();
+  for (const [key, contents] of theirs) added.set(key, [...(added.get(key) ?? []), ...contents]);
+  const mine = await w.db.lineage.bulkGet([...added.keys()]);
+  const joined = [...added].map(([key, contents], i) => ({
+    key,
+    // Mine stand last: of a long list the newest are kept.
+    earlier: [...new Set([...contents, ...(mine[i]?.earlier ?? [])])].slice(-LONGEST_LINEAGE),
+  }));
+  await log.put('lineage', joined);
 }
 
 /** Settled conflicts, checked: fields of two versions need not fit together. */

@@ -8,6 +8,7 @@ import { snapshotSchema, type Snapshot } from '../core/records/snapshot.ts';
 import { QUIETLY, type Work } from '../core/work.ts';
 import type { OwlDatabase } from './database.ts';
 import { checkNight } from './checkNight.ts';
+import { inPages } from './tableSource.ts';
 
 /** Counts up when a digest of the same readings would hold anything else: a test compares. Others are made anew. */
 export const DIGEST_VERSION = 4;
@@ -15,29 +16,22 @@ type Versioned = { version: number };
 
 const isOurs = ({ version }: Versioned): boolean => version === DIGEST_VERSION;
 
-/** So many at once: the page stays awake between them. */
-const PAGE = 1000;
-
-async function allOf<Row extends Versioned>(table: Table<Row, string>, keyOf: (row: Row) => string): Promise<Row[]> {
-  const rows: Row[] = [];
-  for (let last = ''; ;) {
-    const page = await table.where(':id').above(last).limit(PAGE).toArray();
-    rows.push(...page);
-    const end = page.at(-1);
-    if (!end || page.length < PAGE) return rows.filter(isOurs);
-    last = keyOf(end);
-  }
+async function ours<Row extends Versioned, Made>(
+  table: Table<Row, string>,
+  make: (row: Row) => [id: string, made: Made],
+): Promise<Map<string, Made>> {
+  const found = new Map<string, Made>();
+  await inPages(table, (rows) => {
+    for (const row of rows.filter(isOurs)) found.set(...make(row));
+  });
+  return found;
 }
 
-export async function digestedNights(db: OwlDatabase): Promise<Map<string, StoredNight>> {
-  const rows = await allOf(db.nightDigests, (row) => row.nightId);
-  return new Map(rows.map((digest) => [digest.nightId, nightOfDigest(digest)]));
-}
+export const digestedNights = (db: OwlDatabase): Promise<Map<string, StoredNight>> =>
+  ours(db.nightDigests, (digest) => [digest.nightId, nightOfDigest(digest)]);
 
-export async function digestedSnapshots(db: OwlDatabase): Promise<Map<string, StoredSnapshot>> {
-  const rows = await allOf(db.snapshotDigests, (row) => row.id);
-  return new Map(rows.map((digest) => [digest.id, snapshotOfDigest(digest)]));
-}
+export const digestedSnapshots = (db: OwlDatabase): Promise<Map<string, StoredSnapshot>> =>
+  ours(db.snapshotDigests, (digest) => [digest.id, snapshotOfDigest(digest)]);
 
 /** Where the snapshots of some nights were taken. @param known kept between calls. */
 export async function latitudes(
@@ -72,8 +66,8 @@ export const nightsWithoutDigest = (db: OwlDatabase): Promise<string[]> =>
   keysWithout(db, 'nightReadings', 'nightDigests');
 
 const AT_ONCE = 50;
-export const inParts = <T>(list: readonly T[]): T[][] =>
-  Array.from({ length: Math.ceil(list.length / AT_ONCE) }, (_, i) => list.slice(i * AT_ONCE, (i + 1) * AT_ONCE));
+export const inParts = <T>(list: readonly T[], size = AT_ONCE): T[][] =>
+  Array.from({ length: Math.ceil(list.length / size) }, (_, i) => list.slice(i * size, (i + 1) * size));
 
 /** What cannot be reckoned with gets no digest: it stays whole, and whoever asks for it is told. */
 function ifReckoned<Row, Digest>(rows: readonly Row[], make: (row: Row) => Digest): (Digest & Versioned)[] {
@@ -86,12 +80,17 @@ function ifReckoned<Row, Digest>(rows: readonly Row[], make: (row: Row) => Diges
   });
 }
 
-/** Of nights whose readings were checked already. Runs inside the caller's transaction. */
-export async function digestChecked(db: OwlDatabase, nights: readonly NightReadings[]): Promise<void> {
+/** Of nights whose readings were checked already. Runs inside the caller's transaction.
+ *  @param latDegOf of snapshots, as far as it is known; what is looked up is added. */
+export async function digestChecked(
+  db: OwlDatabase,
+  nights: readonly NightReadings[],
+  latDegOf: Map<string, number | null> = new Map(),
+): Promise<void> {
   const latOf = await latitudes(
     db,
     nights.map(({ readings }) => readings),
-    new Map(),
+    latDegOf,
   );
   await db.nightDigests.bulkPut(
     ifReckoned(nights, ({ nightId, readings }) => digestOf(nightId, wholeNight(readings, latOf))),

@@ -46,6 +46,8 @@ function printOf(table: string, row: Row | null | undefined): string | null {
 /** Up to here they are left whole. */
 const FEW = 30;
 const manyParts = <T>(list: readonly T[]): T[][] => (list.length > FEW ? inParts(list) : []);
+/** Rows that are written at once. */
+const WRITTEN = 200;
 
 /** A row as it was and as it is now. */
 type Touched = { table: string; key: string; before: Row | null; after: Row | null };
@@ -68,13 +70,15 @@ async function putNewAway(db: OwlDatabase, touched: readonly Touched[], { check 
     touched.flatMap(({ table, key, before, after }) =>
       table === name && key !== NO_NIGHT && before === null && after !== null ? [after as T] : [],
     );
-  for (const some of manyParts(newIn<Snapshot>('snapshots'))) {
+  const snapshots = newIn<Snapshot>('snapshots');
+  for (const some of manyParts(snapshots)) {
     check();
     await digestCheckedSnapshots(db, some);
   }
+  const latDegOf = new Map(snapshots.map(({ id, site }) => [id, site.latDeg]));
   for (const some of manyParts(newIn<NightReadings>('nightReadings'))) {
     check();
-    await digestChecked(db, some);
+    await digestChecked(db, some, latDegOf);
   }
 }
 
@@ -101,10 +105,18 @@ function touchedRows(db: OwlDatabase) {
     const known = touched.get(nameOf(table, key));
     touched.set(nameOf(table, key), { table, key, before: known ? known.before : before, after });
   };
+  const isEmpty = new Map<string, boolean>();
+  /** What a table holds of keys that were not met yet: nothing where nothing stood in it before. */
+  const lookUp = async (table: string, unmet: readonly string[]): Promise<Map<string, Row>> => {
+    if (!isEmpty.has(table)) isEmpty.set(table, (await db.table(table).count()) === 0);
+    if (isEmpty.get(table)) return new Map();
+    const rows = await db.table<Row>(table).bulkGet([...unmet]);
+    return new Map(unmet.flatMap((key, i) => (rows[i] ? [[key, rows[i]] as const] : [])));
+  };
   /** Before rows are put or removed: those that were not met yet are looked up. @param after null = they go. */
   const change = async (table: string, keys: readonly string[], after: readonly Row[] | null): Promise<void> => {
     const unmet = keys.filter((key) => !touched.has(nameOf(table, key)));
-    const found = new Map((await db.table<Row>(table).bulkGet(unmet)).map((row, i) => [unmet[i], row ?? null]));
+    const found = await lookUp(table, unmet);
     keys.forEach((key, i) => note(table, key, found.get(key) ?? null, after?.[i] ?? null));
   };
   return { note, change, all: (): Touched[] => [...touched.values()] };
@@ -117,11 +129,16 @@ export function rowLog(db: OwlDatabase, work: Work = QUIETLY): RowLog {
   return {
     expect,
     put: async (table, rows) => {
-      for (const some of inParts(rows)) {
-        more(some.length);
+      const parts = inParts(rows, WRITTEN);
+      const lookAt = async (some: readonly object[] = []): Promise<void> => {
         const keys = some.map((row) => keyIn(db, table, row));
-        await touched.change(table, keys, some as Row[]);
-        await db.table(table).bulkPut(some);
+        if (keys.length > 0) await touched.change(table, keys, some as Row[]);
+      };
+      await lookAt(parts[0]);
+      // What the next rows replace is looked up while these are on their way.
+      for (const [i, some] of parts.entries()) {
+        more(some.length);
+        await Promise.all([db.table(table).bulkPut(some), lookAt(parts[i + 1])]);
       }
     },
     remove: async (table, keys) => {

@@ -8,7 +8,7 @@ import { checkNight, type CheckedNight } from './checkNight.ts';
 import type { Checked, Damaged } from './checkRows.ts';
 import type { OwlDatabase } from './database.ts';
 import { digestedIds, digestedNights, latitudes } from './digests.ts';
-import type { TableReading } from './tableSource.ts';
+import { inPages, type TableReading } from './tableSource.ts';
 
 export type StoredReadings = {
   byNight: ReadingsByNight;
@@ -21,6 +21,8 @@ type Row = { night: StoredNight; damaged: Damaged[]; doubles: number };
 
 /** Rows taken out at once: the page stays awake between them. */
 const AT_ONCE = 40;
+/** Rows read at once for a file. */
+const FOR_FILES = 200;
 
 /** Nights that are read whole, by their ids. */
 async function wholeRows(db: OwlDatabase, ids: readonly string[]): Promise<Map<string, Row>> {
@@ -84,14 +86,17 @@ export async function readReadings(
   { report, check }: Work = QUIETLY,
 ): Promise<Checked<Reading> & { doubles: number }> {
   const digested = await digestedIds(db);
-  const [ids, seen] = [await db.nightReadings.toCollection().primaryKeys(), new Set<unknown>()];
+  const [count, seen] = [await db.nightReadings.count(), new Set<unknown>()];
   const nights: CheckedNight[] = [];
-  for (let i = 0; i < ids.length; i += AT_ONCE) {
-    check();
-    report('collecting', i / ids.length);
-    for (const row of await db.nightReadings.bulkGet(ids.slice(i, i + AT_ONCE)))
-      if (row) nights.push(digested.has(row.nightId) ? asChecked(row) : checkNight(row, seen));
-  }
+  await inPages(
+    db.nightReadings,
+    (rows) => {
+      check();
+      for (const row of rows) nights.push(digested.has(row.nightId) ? asChecked(row) : checkNight(row, seen));
+      report('collecting', nights.length / Math.max(1, count));
+    },
+    FOR_FILES,
+  );
   return {
     records: nights.flatMap((night) => night.readings),
     damaged: nights.flatMap((night) => night.damaged),

@@ -1,6 +1,6 @@
 /** The rows of one table as they are stored, checked. A row is read again when it changed, in this tab or in another one; the
  *  others keep what was made of them, so that a change costs what it touches and not the whole history. */
-import Dexie, { RangeSet, type ObservabilitySet } from 'dexie';
+import Dexie, { RangeSet, type ObservabilitySet, type Table } from 'dexie';
 import { createListeners } from '../core/listeners.ts';
 import type { OwlDatabase } from './database.ts';
 
@@ -36,15 +36,41 @@ function touched(parts: ObservabilitySet, part: string): string[] | null {
   return keys;
 }
 
+/** So many rows at once: the page stays awake between them. */
+const PAGE = 1000;
+
+/** The whole table in the order of its keys, page by page. */
+export async function inPages<Row>(
+  table: Table<Row, string>,
+  see: (rows: readonly Row[]) => void,
+  size = PAGE,
+): Promise<void> {
+  const keyOf = keyIn(table);
+  for (let last = ''; ;) {
+    const page = await table.where(':id').above(last).limit(size).toArray();
+    see(page);
+    const end = page.at(-1);
+    if (!end || page.length < size) return;
+    last = keyOf(end);
+  }
+}
+
+function keyIn<Row>(table: Table<Row, string>): (row: Row) => string {
+  const { keyPath } = table.schema.primKey;
+  return (row) => String((row as Record<string, unknown>)[String(keyPath)]);
+}
+
 /** The whole table, each row checked by itself. */
 export async function wholeTable<Row>(
   db: OwlDatabase,
   table: string,
   check: (row: unknown) => Row,
 ): Promise<Map<string, Row>> {
-  const { keyPath } = db.table(table).schema.primKey;
-  const rows = await db.table<Record<string, unknown>>(table).toArray();
-  return new Map(rows.map((row) => [String(row[String(keyPath)]), check(row)]));
+  const [found, keyOf] = [new Map<string, Row>(), keyIn(db.table(table))];
+  await inPages(db.table(table), (rows) => {
+    for (const row of rows) found.set(keyOf(row), check(row));
+  });
+  return found;
 }
 
 /** Rows that are checked each by itself. */

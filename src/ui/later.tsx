@@ -9,7 +9,7 @@ type State<P> = { Page: ComponentType<P> | null; error: Error | null };
  *  @throws while drawing, to the nearest error boundary, what hindered the fetching. */
 export function later<P extends object>(
   load: () => Promise<ComponentType<P>>,
-  waiting: (props: P) => ReactNode = () => null,
+  waiting: (props: P) => ReactNode = () => <span className="awaited" hidden />,
 ): Later<P> {
   let loaded: ComponentType<P> | null = null;
   let loading: Promise<void> | null = null;
