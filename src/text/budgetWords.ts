@@ -1,6 +1,6 @@
 /** Words of the roundness budget. */
 import type { Judgement, Unlooked } from '../core/night/account/judgement.ts';
-import type { WorthTheTurn } from '../core/night/account/worthTheTurn.ts';
+import type { Repair } from '../core/night/account/repairs.ts';
 import type { BudgetItemName } from '../core/verdict/plannedSub.ts';
 import type { Budget, RoundnessVerdict } from '../core/verdict/budget.ts';
 import type { Source } from '../core/night/account/budgetSources.ts';
@@ -106,11 +106,37 @@ export function stretchWords({ stretch90, evenFwhmArcsec }: Pick<Budget, 'stretc
   return `Nine in ten stay under ${f.number(stretch90, 2)} times the width that air and optics allow, ${f.quantity(evenFwhmArcsec, 'arcsec', 1)}.`;
 }
 
-/** `Pole from 4.1′ to 1.8′: about 8 min, 4 subs lost, 0 won. Leave it.` */
-export function worthWords({ fromArcmin, toArcmin, minutes, lost, won, worth }: WorthTheTurn, f: Format): string {
-  const price = `about ${f.duration(minutes * 60)}, ${lost} subs lost, ${won} won`;
-  return `Pole from ${f.quantity(fromArcmin, 'arcmin', 1)} to ${f.quantity(toArcmin, 'arcmin', 1)}: ${price}. ${worth ? 'Turn now.' : 'Leave it.'}`;
+/** `Pole from 4.1′ to 1.8′`. */
+export function repairName({ code, from, to }: Pick<Repair, 'code' | 'from' | 'to'>, f: Format): string {
+  switch (code) {
+    case 'pole':
+      return `Pole from ${f.quantity(from, 'arcmin', 1)} to ${f.quantity(to, 'arcmin', 1)}`;
+    case 'guiding':
+      return `Guiding from ${f.quantity(from, 'arcsec', 1)} to ${f.quantity(to, 'arcsec', 1)}`;
+    case 'spacing':
+      return `Spacing from ${f.quantity(from, 'opticsMm')} to ${f.quantity(to, 'opticsMm')}`;
+  }
 }
+
+/** `8 min, yours`, or that it is a guess. */
+export const minutesWords = ({ minutes, own }: Pick<Repair, 'minutes' | 'own'>, f: Format): string =>
+  own ? `your ${f.duration(minutes * 60)}` : `about ${f.duration(minutes * 60)}`;
+
+const countOf = (subs: number): string => `${subs} ${subs === 1 ? 'sub' : 'subs'}`;
+
+export const verdictOfPrice = ({ worth }: Pick<Repair, 'worth'>): string => (worth ? 'Do it now.' : 'Leave it.');
+
+/** `Pole from 4.1′ to 1.8′: about 8 min, 4 subs lost, 0 won. Leave it.` */
+export function repairWords(repair: Repair, f: Format): string {
+  const price = `${minutesWords(repair, f)}, ${countOf(repair.lost)} lost, ${repair.won} won`;
+  return `${repairName(repair, f)}: ${price}. ${verdictOfPrice(repair)}`;
+}
+
+export const REPAIRS = {
+  title: 'Worth the minutes?',
+  headings: ['Mend', 'It takes', 'Lost', 'Won', 'So'],
+  none: 'Nothing that was measured tonight wants mending. What was not measured has no price.',
+} as const;
 
 /** `120 s`, and `0.5 s` for what a shutter takes. */
 export const exposureWords = (exposureS: number, f: Format): string =>

@@ -68,6 +68,10 @@ export const checksSentence = (left: number): Said =>
   left === 0 ? 'Ready: **start the first sub**.' : `Go through these **${left}** before the first sub.`;
 export const CHECKS_REASON = 'Each one has cost somebody a night.';
 
+export const UNGUIDED_LINE = 'Dotted: the same rig without guiding.';
+/** `25.4 of an hour’s subs are kept` */
+export const keptWords = (perHour: number, f: Format): string => `${f.number(perHour, 1)} kept an hour`;
+
 export const WHAT_IF = {
   title: 'What if',
   headings: ['If it were', 'Usable subs', 'Against now'],

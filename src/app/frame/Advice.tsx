@@ -1,15 +1,17 @@
-/** Good enough? What to look at first, what would mend most, and whether more turning pays. */
+/** Good enough? What to look at first, what would mend most, and which mending pays. */
 import { lostBefore, type Unlooked } from '../../core/night/account/judgement.ts';
-import { worthTheTurn } from '../../core/night/account/worthTheTurn.ts';
+import { repairsOf } from '../../core/night/account/repairs.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
 import type { Step } from '../../core/records/reading.ts';
 import type { Budget, RoundnessVerdict } from '../../core/verdict/budget.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { itemAdvice, itemName, LOOK_AT, MENDED_BY, VERDICT_QUESTION, worthWords } from '../../text/budgetWords.ts';
+import { itemAdvice, itemName, LOOK_AT, MENDED_BY, repairWords, VERDICT_QUESTION } from '../../text/budgetWords.ts';
 import { lostWords } from '../../text/ledgerWords.ts';
 import { stationOf } from '../../text/stations.ts';
 
+/** More are read on the tracking bench. */
+const MOST_PRICED = 2;
 /** A smaller fall is not worth a hand. */
 const LEAST_FALL = 0.005;
 
@@ -30,16 +32,20 @@ function MendFirst({ budget }: { budget: Budget }) {
   );
 }
 
-/** Stars that are told: with dials that still want a turn it is said whether the turn pays, not that nothing is left. */
+/** Stars that are told: with dials that still want a turn it is said whether mending pays, not that nothing is left. */
 function Told({ stars: { sub, budget }, state }: { stars: StarsAt; state: RoundnessVerdict }) {
   const night = useNight();
   const { timeMs } = useNightAt();
   const { format } = useShared();
-  const worth = worthTheTurn(night, sub, timeMs);
+  const repairs = repairsOf(night, sub, timeMs).slice(0, MOST_PRICED);
   return (
     <>
-      {!(state === 'round' && worth) && <p className="mb-1">{VERDICT_QUESTION[state]}</p>}
-      {worth && <p className="mb-1">{worthWords(worth, format)}</p>}
+      {!(state === 'round' && repairs.length > 0) && <p className="mb-1">{VERDICT_QUESTION[state]}</p>}
+      {repairs.map((repair) => (
+        <p key={repair.code} className="mb-1">
+          {repairWords(repair, format)}
+        </p>
+      ))}
       {state !== 'round' && <MendFirst budget={budget} />}
     </>
   );

@@ -24,6 +24,9 @@ export const ASSUMED = {
   flipMinutes: 8,
   /** What making the pole better takes, until this user's own minutes are known. */
   alignMinutes: 8,
+  /** The same for guiding: balance, calibration and exposure looked at; and for a stack taken apart and focused again. */
+  mendGuidingMinutes: 10,
+  restackMinutes: 20,
 } as const;
 
 /** Star's length over its even width up to which it counts as round, and up to which it is acceptable. */

@@ -2,7 +2,12 @@ import { line } from 'd3';
 import { useDeferredValue, useState, type ReactNode } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { z } from 'zod';
-import { shareOfLength, type UsableNight, type UsablePoint } from '../../core/night/account/usableOfNight.ts';
+import {
+  keptPerHour,
+  shareOfLength,
+  type UsableNight,
+  type UsablePoint,
+} from '../../core/night/account/usableOfNight.ts';
 import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
 import { WANTED_SHARE } from '../../core/verdict/budget.ts';
 import { wormPeriodS } from '../../core/tracking/periodicError.ts';
@@ -11,18 +16,19 @@ import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { usePlanWrite, withEntry } from '../../session/usePlanWrite.ts';
 import { plain } from '../../text/said.ts';
-import { trackingReason, trackingSentence } from '../../text/trackingWords.ts';
+import { keptWords, trackingReason, trackingSentence, UNGUIDED_LINE } from '../../text/trackingWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { OVERHEAD } from '../../core/night/nightAt.ts';
 import { trackingModel } from './model.ts';
+import { RepairTable } from './RepairTable.tsx';
 import { WhatIfTable } from './WhatIfTable.tsx';
 
 type Chosen = { exposureS: number; share: number };
-type ChartProps = { label: string; usable: UsableNight; chosen: Chosen };
+type ChartProps = { label: string; usable: UsableNight; unguided: UsableNight | null; chosen: Chosen };
 
-function UsableChart({ label, usable, chosen }: ChartProps) {
+function UsableChart({ label, usable, unguided, chosen }: ChartProps) {
   const { format } = useShared();
   const { curve } = usable;
   const longest = curve.at(-1)?.exposureS ?? 300;
@@ -39,30 +45,35 @@ function UsableChart({ label, usable, chosen }: ChartProps) {
         ticks: [0, 0.25, 0.5, 0.75, 1],
       }}
     >
-      {({ x, y, height, width }) => (
-        <g>
-          <path d={`M0 ${y(WANTED_SHARE)}H${width}`} stroke="var(--amber)" strokeWidth="1.5" strokeDasharray="6 5" />
-          <path
-            d={
-              line<UsablePoint>()
-                .x((p) => x(p.exposureS))
-                .y((p) => y(p.share))(curve) ?? ''
-            }
-            fill="none"
-            stroke="var(--action)"
-            strokeWidth="3"
-          />
-          <path d={`M${x(chosen.exposureS)} 0V${height}`} stroke="var(--ink)" strokeWidth="2" />
-          <circle
-            cx={x(chosen.exposureS)}
-            cy={y(chosen.share)}
-            r={8}
-            fill="var(--amber)"
-            stroke="var(--ink)"
-            strokeWidth="2"
-          />
-        </g>
-      )}
+      {({ x, y, height, width }) => {
+        const drawn = line<UsablePoint>()
+          .x((p) => x(p.exposureS))
+          .y((p) => y(p.share));
+        return (
+          <g>
+            <path d={`M0 ${y(WANTED_SHARE)}H${width}`} stroke="var(--amber)" strokeWidth="1.5" strokeDasharray="6 5" />
+            {unguided && (
+              <path
+                d={drawn(unguided.curve) ?? ''}
+                fill="none"
+                stroke="var(--soft)"
+                strokeWidth="2"
+                strokeDasharray="3 4"
+              />
+            )}
+            <path d={drawn(curve) ?? ''} fill="none" stroke="var(--action)" strokeWidth="3" />
+            <path d={`M${x(chosen.exposureS)} 0V${height}`} stroke="var(--ink)" strokeWidth="2" />
+            <circle
+              cx={x(chosen.exposureS)}
+              cy={y(chosen.share)}
+              r={8}
+              fill="var(--amber)"
+              stroke="var(--ink)"
+              strokeWidth="2"
+            />
+          </g>
+        );
+      }}
     </ChartFrame>
   );
 }
@@ -84,6 +95,7 @@ function Chooser({
   const { save } = usePlanWrite();
   const longest = usable.curve.at(-1)?.exposureS ?? 300;
   const { exposureS: chosenS, share } = chosen;
+  const gapS = records.night.plan[legIndex]?.gapS ?? 0;
   const take = (): void => {
     const plan = withEntry(records.night.plan, legIndex, { subS: chosenS });
     void save(plan, `Subs of ${format.duration(chosenS)} planned.`);
@@ -93,7 +105,8 @@ function Chooser({
       <Form.Group controlId="sub-length">
         <Form.Label>
           Sub length <strong className="figures">{format.quantity(chosenS, 'seconds')}</strong>, usable{' '}
-          <strong className="figures">{format.quantity(share, 'percent')}</strong>
+          <strong className="figures">{format.quantity(share, 'percent')}</strong>:{' '}
+          {keptWords(keptPerHour(share, chosenS, gapS), format)}
         </Form.Label>
         <Form.Range
           min={usable.shortestS}
@@ -169,7 +182,7 @@ export function UsableSubs({ tabs }: { tabs: ReactNode }) {
   // The hour runs on while the ribbon is dragged; the curve follows when there is time.
   const at = useDeferredValue(useNightAt());
   const { format } = useShared();
-  const { saying, usable, subS, basis } = trackingModel(night, at.stars, at.target ?? OVERHEAD);
+  const { saying, usable, unguided, subS, basis } = trackingModel(night, at.stars, at.target ?? OVERHEAD);
   const { chosenS, choose } = useChosen(subS);
   const sentence = trackingSentence(saying, format);
   const chosen = (sub: PlannedSub): Chosen => ({
@@ -185,11 +198,15 @@ export function UsableSubs({ tabs }: { tabs: ReactNode }) {
       instrumentName="The curve of usable subs"
       instrument={
         usable && at.stars ? (
-          <UsableChart label={plain(sentence)} usable={usable} chosen={chosen(at.stars.sub)} />
+          <>
+            <UsableChart label={plain(sentence)} usable={usable} unguided={unguided} chosen={chosen(at.stars.sub)} />
+            {unguided && <p className="soft">{UNGUIDED_LINE}</p>}
+          </>
         ) : undefined
       }
     >
       {usable && at.stars && <Chooser usable={usable} subS={subS} chosen={chosen(at.stars.sub)} choose={choose} />}
+      {at.stars && <RepairTable sub={at.stars.sub} timeMs={at.timeMs} />}
       {at.stars && <WhatIfTable sub={at.stars.sub} share={basis.share} />}
       <RecordSwing />
     </BenchLayout>

@@ -2,7 +2,7 @@
 import { FIRST_SUB_LIST, firstSubChecks, isTicked, type FirstSubCheck } from '../../core/night/plan/checklists.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
-import { unguidedShare, usableOfNight, type UsableNight } from '../../core/night/account/usableOfNight.ts';
+import { shareOfLength, unguidedSub, usableOfNight, type UsableNight } from '../../core/night/account/usableOfNight.ts';
 import { latestPer } from '../../core/once.ts';
 import { WANTED_SHARE } from '../../core/verdict/budget.ts';
 import type { TrackingBasis, TrackingSaying } from '../../text/trackingWords.ts';
@@ -10,6 +10,8 @@ import type { TrackingBasis, TrackingSaying } from '../../text/trackingWords.ts'
 export type TrackingModel = {
   saying: TrackingSaying;
   usable: UsableNight | null;
+  /** The same without guiding; null for a rig that does not guide. */
+  unguided: UsableNight | null;
   subS: number;
   basis: TrackingBasis;
 };
@@ -20,6 +22,11 @@ function settable(exposureS: number): number {
 }
 
 const usableAt = latestPer(usableOfNight);
+/** Where the target stands is one object for as long as the hour is the same. */
+const unguidedAt = latestPer((night: NightStatic, at: { haH: number; altDeg: number }) => {
+  const unguided = unguidedSub(night, at);
+  return unguided && { ...unguided, usable: usableOfNight(night, unguided.sub) };
+});
 
 /** The share at the planned length is the one that the margin tells. */
 export function trackingModel(
@@ -37,18 +44,20 @@ export function trackingModel(
     if (usable.longestS === null) return { code: 'none', shortestS: usable.shortestS, guided };
     return { code: 'shorten', subS: sub.exposureS, longestS: settable(usable.longestS) };
   };
-  const unguided = guided ? unguidedShare(night, at) : null;
+  const unguided = guided ? unguidedAt(night, at) : null;
   const basis: TrackingBasis = {
     measured: guided ? unguided?.measured === true : night.budget.sources.periodicError?.basis === 'measured',
     share,
-    unguidedShare: unguided?.share ?? null,
+    unguidedShare: unguided ? shareOfLength(unguided.sub, sub.exposureS, night) : null,
   };
-  return { saying: saying(), usable, subS: sub.exposureS, basis };
+  const without = unguided?.usable ?? null;
+  return { saying: saying(), usable, unguided: without, subS: sub.exposureS, basis };
 }
 
 const INCOMPLETE: TrackingModel = {
   saying: { code: 'incomplete' },
   usable: null,
+  unguided: null,
   subS: 0,
   basis: { measured: false, share: 0, unguidedShare: null },
 };

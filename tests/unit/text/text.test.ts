@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { localDateSchema, nameSchema } from '../../../src/core/records/common.ts';
 import { toUtcText } from '../../../src/core/time/utc.ts';
 import { balanceReason, balanceSentence, type BalanceSaying, type Why } from '../../../src/text/balanceWords.ts';
-import { ITEM_ADVICE, ITEM_NAMES, judgementName, stretchWords, worthWords } from '../../../src/text/budgetWords.ts';
+import { ITEM_ADVICE, ITEM_NAMES, judgementName, repairWords, stretchWords } from '../../../src/text/budgetWords.ts';
 import { changeWords } from '../../../src/text/changeWords.ts';
 import { angleWords, gapWords, WRITE_CODES, writeWords } from '../../../src/text/errorWords.ts';
 import { BACKUP_CODES, backupWords } from '../../../src/text/dataWords.ts';
@@ -230,9 +230,19 @@ describe('words', () => {
     expect(stretchWords({ stretch90: 1.114, evenFwhmArcsec: 3.06 }, metric)).to.equal(
       'Nine in ten stay under 1.11 times the width that air and optics allow, 3.1″.',
     );
-    const price = { fromArcmin: 4.1, toArcmin: 1.8, minutes: 8, lost: 4, won: 0, worth: false };
-    expect(worthWords(price, metric)).to.equal('Pole from 4.1′ to 1.8′: about 8 min, 4 subs lost, 0 won. Leave it.');
-    expect(worthWords({ ...price, won: 9, worth: true }, metric)).to.match(/9 won\. Turn now\.$/);
+    const pole = { code: 'pole', step: 'polar', from: 4.1, to: 1.8 } as const;
+    const price = { minutes: 8, own: false, lost: 4, won: 0, worth: false };
+    expect(repairWords({ ...pole, ...price }, metric)).to.equal(
+      'Pole from 4.1′ to 1.8′: about 8 min, 4 subs lost, 0 won. Leave it.',
+    );
+    const mine = { ...pole, ...price, own: true, lost: 1, won: 9, worth: true };
+    expect(repairWords(mine, metric)).to.match(/: your 8 min, 1 sub lost, 9 won\. Do it now\.$/);
+    expect(repairWords({ ...mine, code: 'guiding', from: 1.24, to: 0.7 }, metric)).to.match(
+      /^Guiding from 1\.2″ to 0\.7″:/,
+    );
+    expect(repairWords({ ...mine, code: 'spacing', from: 55, to: 55.7 }, metric)).to.match(
+      /^Spacing from 55\.0 mm to 55\.7 mm:/,
+    );
     const told = expectedWords({ state: 'round', unlooked: [] }, 0.956, metric);
     expect(told).to.equal('By the account 96% of its subs usable: round.');
   });

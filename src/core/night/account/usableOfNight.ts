@@ -6,6 +6,10 @@ import type { PlannedSub } from '../../verdict/plannedSub.ts';
 import type { NightStatic } from '../nightStatic.ts';
 import { budgetBase, plannedSubAt } from './budgetSources.ts';
 
+/** Subs kept of an hour's. @param share usable ones. @param gapS between two. */
+export const keptPerHour = (share: number, exposureS: number, gapS: number): number =>
+  (share * 3600) / (exposureS + gapS);
+
 export type UsablePoint = { exposureS: number; share: number };
 
 export type UsableNight = {
@@ -62,13 +66,13 @@ const unguidedBase = oncePer(({ records, numbers, targetSky, budget }: NightStat
     : null,
 );
 
-export type Unguided = { share: number; measured: boolean };
+export type Unguided = { sub: PlannedSub; measured: boolean };
 
-/** Share of usable subs without guiding, and whether the drive was measured; null when the light path is incomplete. */
-export function unguidedShare(night: NightStatic, at: { haH: number; altDeg: number }): Unguided | null {
+/** The planned sub without guiding, and whether the drive was measured; null when the light path is incomplete. */
+export function unguidedSub(night: NightStatic, at: { haH: number; altDeg: number }): Unguided | null {
   const base = unguidedBase(night);
   if (!base) return null;
   const sub = plannedSubAt(base, night.records.site.latDeg, at.haH, at.altDeg);
   const measured = base.sources.periodicError?.basis === 'measured';
-  return { share: shareOfLength(sub, sub.exposureS, night), measured };
+  return { sub, measured };
 }

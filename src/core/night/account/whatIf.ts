@@ -14,7 +14,7 @@ export type WhatIf = {
 };
 
 const GOOD_POLE_ARCMIN = 1;
-const GOOD_GUIDING_ARCSEC = 0.7;
+export const GOOD_GUIDING_ARCSEC = 0.7;
 const GOOD_SEEING_ARCSEC = 2;
 
 const GUIDED: Tracking = {
@@ -27,7 +27,7 @@ const GUIDED: Tracking = {
 };
 
 /** A guider keeps the flexure that it has; without one an off-axis guider is meant. */
-function guidedAs(tracking: Tracking): Tracking {
+export function betterGuided(tracking: Tracking): Tracking {
   if (!tracking.guided) return GUIDED;
   const atMost = (rmsArcsec: number): number => Math.min(rmsArcsec, GOOD_GUIDING_ARCSEC);
   return { ...tracking, rmsRaArcsec: atMost(tracking.rmsRaArcsec), rmsDecArcsec: atMost(tracking.rmsDecArcsec) };
@@ -49,7 +49,7 @@ function variantsOf(sub: PlannedSub): Variant[] {
   const guided: Variant = {
     code: 'guided',
     value: GOOD_GUIDING_ARCSEC,
-    sub: { ...sub, tracking: guidedAs(sub.tracking) },
+    sub: { ...sub, tracking: betterGuided(sub.tracking) },
   };
   const seeing: Variant = {
     code: 'seeing',

@@ -1,7 +1,6 @@
 import { expect } from 'chai';
 import { plannedSubAt } from '../../../../../src/core/night/account/budgetSources.ts';
 import { judgeStars, lostBefore, unlookedOf } from '../../../../../src/core/night/account/judgement.ts';
-import { countWorth, worthTheTurn } from '../../../../../src/core/night/account/worthTheTurn.ts';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
 import { untouchedPole } from '../../../../../src/core/night/pole/untouchedPole.ts';
 import { scaleToSet } from '../../../../../src/core/night/pole/scaleToSet.ts';
@@ -170,35 +169,7 @@ describe('an axis that nobody looked at', () => {
   });
 });
 
-describe('worth the minutes', () => {
-  it('counts the subs that the work costs and the usable ones that it brings', () => {
-    // 60 subs of 2 minutes left, 9 minutes: five lost; of 55 four in five instead of half.
-    expect(countWorth(60, 2, 9, { now: 0.5, then: 0.8 })).to.deep.equal({ lost: 5, won: 17, worth: true });
-    expect(countWorth(60, 2, 9, { now: 0.9, then: 0.95 })).to.deep.equal({ lost: 5, won: 3, worth: false });
-    expect(countWorth(3, 2, 9, { now: 0, then: 1 }), 'nothing would be left').to.deep.equal({
-      lost: 3,
-      won: 0,
-      worth: false,
-    });
-  });
-
-  it('prices a measured pole beyond the goal with this user’s own minutes', () => {
-    const timing = before('timing', { step: 'polar', minutes: 20 }, 'old-t', { type: 'rig', id: 'demo-heron' });
-    const other = before('timing', { step: 'balance', minutes: 90 }, 'old-b', { type: 'rig', id: 'demo-heron' });
-    const turnFor = (readings: Reading[]) => {
-      const { tonight, sub } = starsOf({ readings, plan: { subS: 600 } });
-      return worthTheTurn(tonight, sub, tonight.plan!.subs[0]!.startMs);
-    };
-    const assumed = turnFor([error(1, 20, 20)])!;
-    expect(assumed).to.include({ minutes: 8, lost: 1, worth: true });
-    expect(assumed.toArcmin).to.equal(goalOfNight(night({ plan: { subS: 600 } })).goalArcmin);
-    expect(turnFor([timing, other, error(1, 20, 20)])).to.include({ minutes: 20, lost: 2 });
-    expect(turnFor([error(1, 0.1, 0.1)]), 'within the goal').to.equal(null);
-    expect(turnFor([]), 'nobody knows how far').to.equal(null);
-    const { tonight, sub } = starsOf({ readings: [error(1, 20, 20)] });
-    expect(worthTheTurn(tonight, sub, tonight.plan!.subs.at(-1)!.endMs), 'nothing left').to.equal(null);
-  });
-
+describe('the goal for the pole', () => {
   it('at the goal nine in ten subs are round by the pole alone', () => {
     const { tonight, sub } = starsOf({ plan: { subS: 1800 } });
     if (!sub.tracking.guided) throw new Error('Heron is guided');

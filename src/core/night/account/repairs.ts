@@ -1,0 +1,97 @@
+/** Worth the minutes? What could be mended tonight, each priced in usable subs of what is left of the plan. Only what was
+ *  measured is priced: an assumption has nothing to mend. */
+import type { Step } from '../../records/reading.ts';
+import type { PlannedSub } from '../../verdict/plannedSub.ts';
+import { stretchesOf } from '../../verdict/budget.ts';
+import type { NightStatic } from '../nightStatic.ts';
+import { goalOfNight } from '../pole/goalOfNight.ts';
+import { poleOfNight } from '../pole/poleOfNight.ts';
+import { minutesOf } from './minutesOf.ts';
+import { betterGuided, GOOD_GUIDING_ARCSEC } from './whatIf.ts';
+
+/** What is mended and where: the pole in arcmin, guiding in arcsec of its worse axis, the spacing in mm. */
+type Mending = { code: 'pole' | 'guiding' | 'spacing'; step: Step; from: number; to: number };
+
+export type Repair = Mending & {
+  minutes: number;
+  /** The minutes are this user's own; false: a guess. */
+  own: boolean;
+  /** Subs that the minutes cost, and usable ones that it brings among the rest. */
+  lost: number;
+  won: number;
+  worth: boolean;
+};
+
+type Price = Pick<Repair, 'lost' | 'won' | 'worth'>;
+
+/** Subs of which one share is usable now and another after minutes of work. A shorter night never makes it dearer, and never
+ *  worth it. */
+export function countWorth(
+  left: number,
+  subMinutes: number,
+  minutes: number,
+  shares: { now: number; then: number },
+): Price {
+  const lost = Math.min(left, Math.ceil(minutes / subMinutes));
+  const rest = left - lost;
+  return {
+    lost,
+    won: Math.max(0, Math.round(rest * (shares.then - shares.now))),
+    worth: rest * shares.then > left * shares.now,
+  };
+}
+
+type Mended = { mending: Mending; sub: PlannedSub };
+
+function poleMended(night: NightStatic, sub: PlannedSub): Mended[] {
+  const { goalArcmin: to, reference } = goalOfNight(night);
+  const from = poleOfNight(night.records, reference).totalArcmin;
+  if (from === null || from <= to) return [];
+  return [
+    { mending: { code: 'pole', step: 'polar', from, to }, sub: { ...sub, polar: { known: 'size', errorArcmin: to } } },
+  ];
+}
+
+function guidingMended({ budget }: NightStatic, sub: PlannedSub): Mended[] {
+  const { tracking } = sub;
+  if (!tracking.guided || budget?.sources.guiding?.basis !== 'measured') return [];
+  const from = Math.max(tracking.rmsRaArcsec, tracking.rmsDecArcsec);
+  if (from <= GOOD_GUIDING_ARCSEC) return [];
+  const mending: Mending = { code: 'guiding', step: 'tracking', from, to: GOOD_GUIDING_ARCSEC };
+  return [{ mending, sub: { ...sub, tracking: betterGuided(tracking) } }];
+}
+
+function spacingMended({ budget, numbers }: NightStatic, sub: PlannedSub): Mended[] {
+  const { spacing } = numbers.lightPath;
+  const isSeen = budget?.sources.spacing?.basis === 'measured' && sub.spacing !== null;
+  if (!spacing || !isSeen || spacing.withinTolerance) return [];
+  const mending: Mending = {
+    code: 'spacing',
+    step: 'light-path',
+    from: spacing.presentMm,
+    to: spacing.neededMm,
+  };
+  return [{ mending, sub: { ...sub, spacing: null } }];
+}
+
+/** How many usable subs more there would be, for the ranking. */
+const gainOf = ({ won, lost }: Price): number => won - lost;
+
+/** What pays first. Empty when nothing measured wants mending, or nothing is left to take.
+ *  @param sub the planned one at the hour that is asked about. */
+export function repairsOf(night: NightStatic, sub: PlannedSub, timeMs: number): Repair[] {
+  const { records, plan, entry } = night;
+  const left = plan?.subs.filter((s) => s.startMs >= timeMs).length ?? 0;
+  if (!entry || left === 0) return [];
+  const mended = [poleMended, guidingMended, spacingMended].flatMap((one) => one(night, sub));
+  if (mended.length === 0) return [];
+  const shareOf = (one: PlannedSub): number => stretchesOf(one, records.limits).shareAcceptable;
+  const now = shareOf(sub);
+  const subMinutes = (entry.subS + entry.gapS) / 60;
+  return mended
+    .map(({ mending, sub: then }): Repair => {
+      const { minutes, own } = minutesOf(records, mending.step);
+      return { ...mending, minutes, own, ...countWorth(left, subMinutes, minutes, { now, then: shareOf(then) }) };
+    })
+    .sort((a, b) => Number(b.worth) - Number(a.worth) || gainOf(b) - gainOf(a));
+}
