@@ -12,6 +12,7 @@ const layers = [
   ['core/night', '^src/core/night'],
   ['formats', '^src/formats'],
   ['storage', '^src/(standins|storage|workers)'],
+  ['frames', '^src/frames'],
   ['text', '^src/text'],
   ['ui', '^src/ui'],
   ['session', '^src/session'],

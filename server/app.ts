@@ -2,6 +2,9 @@
  *  points its own name at this address. */
 import { readFileSync, realpathSync } from 'node:fs';
 import { join, sep } from 'node:path';
+import { folderRoutes } from './folderRoutes.ts';
+import { standInRoutes } from './standInRoutes.ts';
+import type { WatchedFolder } from './watchedFolder.ts';
 import express, { type Express, type NextFunction, type Request, type Response } from 'express';
 
 const POLICY = [
@@ -21,11 +24,14 @@ export type ServerOptions = {
   /** Folder of the build; null serves the API alone. */
   dist: string | null;
   demo: boolean;
+  /** Whose files are announced to the page; null = none. */
+  folder?: WatchedFolder | null;
 };
 
 /** What went wrong, and what to do, by the status of the answer. */
 const ERROR_WORDS: Record<number, string> = {
   400: 'This address cannot be read. Correct it, or open the start page.',
+  403: 'This server only answers to its own pages.',
   404: 'Nothing is here under this address. Open the start page.',
   405: 'This address only answers to reading.',
   416: 'This file is shorter than the part that was asked for. Ask for the whole file.',
@@ -57,6 +63,13 @@ function onlyThisMachine(request: Request, response: Response, next: NextFunctio
   const own = NAMES.flatMap((name) => [`${name}:${port}`, ...(port === 80 ? [name] : [])]);
   if (own.includes((request.headers.host ?? '').toLowerCase())) next();
   else sendError(request, response, 421);
+}
+
+/** What is asked for by a page from elsewhere names where it comes from. */
+function onlyOwnPages(request: Request, response: Response, next: NextFunction): void {
+  const { origin, host } = request.headers;
+  if (origin === undefined || origin === `http://${host ?? ''}`) next();
+  else sendError(request, response, 403);
 }
 
 /** Files that are links to something outside of the build are not served. */
@@ -95,7 +108,7 @@ const statusOf = (error: unknown): number => {
   return Object.hasOwn(ERROR_WORDS, status) ? status : status >= 400 && status < 500 ? 400 : 500;
 };
 
-export function createApp({ dist, demo }: ServerOptions): Express {
+export function createApp({ dist, demo, folder = null }: ServerOptions): Express {
   const app = express();
   app.disable('x-powered-by');
   app.use((_request, response, next) => {
@@ -105,10 +118,13 @@ export function createApp({ dist, demo }: ServerOptions): Express {
     next();
   });
   app.use(onlyThisMachine);
+  app.use('/api', onlyOwnPages);
   app.get('/api/hello', (_request, response) => {
     response.setHeader('Cache-Control', 'no-store');
-    response.json({ demo });
+    response.json({ demo, standIn: true, folder: folder?.state().name ?? null });
   });
+  app.use('/api/standin', standInRoutes());
+  if (folder) app.use('/api/folder', folderRoutes(folder));
   app.use('/api', (request, response) => sendError(request, response, 404, 'There is no such address under /api.'));
   if (dist !== null) servePages(app, dist);
   app.use((error: unknown, request: Request, response: Response, next: NextFunction) => {

@@ -1,21 +1,25 @@
-/** node --import tsx server/main.ts [--demo] [--port N] [--api-only]: serves the built app on this machine only. */
+/** node --import tsx server/main.ts [--demo] [--port N] [--api-only] [--watch DIR]: serves the built app on this machine
+ *  only, and tells it of new and growing files in a folder. */
 import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { createApp } from './app.ts';
 import { portOf } from './port.ts';
+import { watchFolder } from './watchedFolder.ts';
 
 const { values } = parseArgs({
   options: {
     demo: { type: 'boolean', default: false },
     port: { type: 'string' },
     'api-only': { type: 'boolean', default: false },
+    watch: { type: 'string' },
   },
 });
 
 const DEFAULT_PORT = 4180;
 const wanted = portOf(values.port ?? process.env['PORT'], DEFAULT_PORT);
 const dist = values['api-only'] ? null : join(import.meta.dirname, '..', 'dist');
-const app = createApp({ dist, demo: values.demo });
+const folder = values.watch === undefined ? null : watchFolder(values.watch);
+const app = createApp({ dist, demo: values.demo, folder });
 
 /** Takes the wanted port; when it is in use and was not asked for, the next free one. */
 function listen(port: number, triesLeft: number): void {
@@ -34,6 +38,7 @@ function listen(port: number, triesLeft: number): void {
   });
   for (const signal of ['SIGINT', 'SIGTERM'] as const) {
     process.once(signal, () => {
+      void folder?.close();
       server.closeAllConnections();
       server.close();
     });

@@ -3,6 +3,7 @@ import { analyseTrack, type TrackAnalysis } from '../../src/core/tracking/analys
 import { layoutOf } from '../../src/formats/logs/layout.ts';
 import { guessMapping, readLogText } from '../../src/formats/logs/mapping.ts';
 import { anyDrive, loggedRows, type DriveTruth, type LogPlan } from '../../src/standins/mountLog.ts';
+import { LOG_HEADER, logLine } from '../../src/standins/mountStream.ts';
 import { seeded, within, type Random } from '../../src/core/math/random.ts';
 import type { Trial } from './trial.ts';
 
@@ -19,21 +20,13 @@ function planOf(random: Random, { periodS }: DriveTruth): LogPlan {
     lostShare: within(random, 0, 0.03),
     aggressiveness: guided ? within(random, 0.3, 0.9) : null,
     ditherEvery: guided && random() < 0.5 ? 150 : null,
+    backlashArcsec: 0,
   };
 }
 
-/** As a program would write it: this one with what it corrected and where it aimed. */
-function textOf(truth: DriveTruth, plan: LogPlan, seed: number): string {
-  const cell = (v: number | null): string => (v === null ? 'lost' : v.toFixed(4));
-  const rows = loggedRows(truth, plan, seed).map((r) =>
-    [r.timeS.toFixed(3), cell(r.ra), cell(r.dec), cell(r.sentRa), cell(r.sentDec), cell(r.aimRa), cell(r.aimDec)].join(
-      ',',
-    ),
-  );
-  return ['time_s,ra_arcsec,dec_arcsec,ra_corr_arcsec,dec_corr_arcsec,aim_ra_arcsec,aim_dec_arcsec', ...rows].join(
-    '\n',
-  );
-}
+/** As it is written: with what was corrected and where it aimed. */
+const textOf = (truth: DriveTruth, plan: LogPlan, seed: number): string =>
+  [LOG_HEADER, ...loggedRows(truth, plan, seed).map(logLine)].join('\n');
 
 function analysed(text: string): TrackAnalysis | null {
   const layout = layoutOf(text);

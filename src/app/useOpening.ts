@@ -1,6 +1,7 @@
 /** Opens the database: with the demo scenario when the local server offers it and nothing was ever here; a database that
  *  was lost is said and never filled with something else. */
 import { useCallback, useEffect, useState } from 'react';
+import { fetchHello } from '../frames/hello.ts';
 import { useSession } from '../session/session.ts';
 import { forgetOldChanges } from '../storage/changeLog.ts';
 import { heldBefore, type Held } from '../storage/held.ts';
@@ -9,7 +10,6 @@ import { openDatabase } from '../storage/opening.ts';
 import { isInitialised } from '../storage/stored.ts';
 import { failureOf } from '../storage/transact.ts';
 import { OPENING_WORDS } from '../text/errorWords.ts';
-import { fetchHello } from './hello.ts';
 
 export type Opening =
   { step: 'opening' } | { step: 'ready' } | { step: 'lost'; held: Held } | { step: 'failed'; words: string };

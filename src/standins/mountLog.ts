@@ -21,6 +21,8 @@ export type LogPlan = {
   aggressiveness: number | null;
   /** After so many rows the star is held elsewhere; null = never. */
   ditherEvery: number | null;
+  /** What declination's gears lose at each reversal of its corrections, arcsec. */
+  backlashArcsec: number;
 };
 
 export type LoggedRow = {
@@ -63,17 +65,28 @@ export function anyDrive(random: Random): DriveTruth {
   };
 }
 
+/** Gears with play: of a push the other way so much is lost first. Between 0 and the whole play it stands loose. */
+function gearWithPlay(playArcsec: number): (pushArcsec: number) => number {
+  let at = 0;
+  return (push) => {
+    const wanted = at + push;
+    at = Math.max(0, Math.min(playArcsec, wanted));
+    return wanted - at;
+  };
+}
+
 /** The rows in order. A correction acts from the next row on: +1 moves the star by +1. */
 export function loggedRows(truth: DriveTruth, plan: LogPlan, seed: number): LoggedRow[] {
   const random = seeded(seed);
-  let [sentRa, sentDec, aimRa, aimDec] = [0, 0, 0, 0];
+  let [sentRa, movedDec, aimRa, aimDec] = [0, 0, 0, 0];
+  const decGear = gearWithPlay(plan.backlashArcsec);
   const count = Math.floor(plan.durationS / plan.cadenceS) + 1;
   return Array.from({ length: count }, (_, i): LoggedRow => {
     const timeS = i * plan.cadenceS;
     if (plan.ditherEvery !== null && i > 0 && i % plan.ditherEvery === 0)
       [aimRa, aimDec] = [aimRa + 3 * normal(random), aimDec + 3 * normal(random)];
     const ra = driveAt(truth, timeS) + sentRa - aimRa + truth.seeingArcsec * normal(random);
-    const dec = (truth.decPerMin * timeS) / 60 + sentDec - aimDec + truth.seeingArcsec * normal(random);
+    const dec = (truth.decPerMin * timeS) / 60 + movedDec - aimDec + truth.seeingArcsec * normal(random);
     const lost = random() < plan.lostShare;
     const part = lost ? 0 : (plan.aggressiveness ?? 0);
     const row = {
@@ -86,7 +99,7 @@ export function loggedRows(truth: DriveTruth, plan: LogPlan, seed: number): Logg
       aimDec,
     };
     sentRa += row.sentRa;
-    sentDec += row.sentDec;
+    movedDec += decGear(row.sentDec);
     return row;
   });
 }

@@ -8,7 +8,7 @@ import { findPeriods, refined } from './findPeriods.ts';
 import { jumpsOf } from './jumps.ts';
 import { wormPeriodS } from './periodicError.ts';
 import type { Spectrum } from './spectrum.ts';
-import { mountDec, mountRa, rmsOf, type TrackSeries } from './trackSeries.ts';
+import { mountDec, mountRa, rmsOf, wasGuided, type TrackSeries } from './trackSeries.ts';
 
 export type Harmonic = { k: number; amplitudeArcsec: number; phaseDeg: number };
 export type GearTerm = { periodS: number; amplitudeArcsec: number; phaseDeg: number };
@@ -250,6 +250,6 @@ export function analyseTrack(series: TrackSeries, options: AnalyseOptions): Trac
     residualRaArcsec: model.sigmaArcsec,
     residualDecArcsec: dec.sigmaArcsec,
     spectrum: found.spectrum,
-    guided: series.sentRaArcsec ? { rmsRaArcsec: rmsOf(series.raArcsec), rmsDecArcsec: rmsOf(series.decArcsec) } : null,
+    guided: wasGuided(series) ? { rmsRaArcsec: rmsOf(series.raArcsec), rmsDecArcsec: rmsOf(series.decArcsec) } : null,
   };
 }

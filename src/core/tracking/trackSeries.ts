@@ -39,6 +39,10 @@ export function gapsOf({ timeS }: TrackSeries): Gap[] {
   return gaps;
 }
 
+/** Columns of corrections that all stay at zero are of a guider that was told to watch only. */
+export const wasGuided = ({ sentRaArcsec, sentDecArcsec }: TrackSeries): boolean =>
+  [sentRaArcsec, sentDecArcsec].some((sent) => sent?.some((arcsec) => arcsec !== 0));
+
 /** What the mount does by itself: the logged error less what was sent until then, plus where the star was to be held. */
 function rebuilt(error: Float64Array, sent: Float64Array | null, aim: Float64Array | null): Float64Array {
   if (!sent) return error;

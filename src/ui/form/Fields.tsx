@@ -65,6 +65,7 @@ export function TextField(props: Common & { multiline?: boolean; list?: string; 
         as={props.multiline ? 'textarea' : 'input'}
         list={props.list}
         isInvalid={message !== null}
+        aria-invalid={message !== null}
         aria-describedby={described(id, props.hint, message)}
         autoComplete="off"
       />
@@ -125,6 +126,7 @@ export function QuantityField(props: Common & { kind: QuantityKind; system: Unit
             field.onChange(value);
           }}
           isInvalid={message !== null}
+          aria-invalid={message !== null}
           aria-describedby={described(id, props.hint, message)}
           autoComplete="off"
         />
@@ -160,6 +162,7 @@ export function AngleField(props: Common & { limits: AngleLimits; unit: string; 
             field.onChange(value);
           }}
           isInvalid={shownMessage !== null}
+          aria-invalid={shownMessage !== null}
           aria-describedby={described(id, props.hint, shownMessage)}
           autoComplete="off"
         />
@@ -184,6 +187,7 @@ export function SelectField(props: Common & { options: readonly Option[]; noneLa
         onChange={(event) => field.onChange(nullable && event.target.value === '' ? null : event.target.value)}
         id={id}
         isInvalid={message !== null}
+        aria-invalid={message !== null}
         aria-describedby={described(id, props.hint, message)}
       >
         {nullable && <option value="">{props.noneLabel}</option>}

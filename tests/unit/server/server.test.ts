@@ -43,7 +43,7 @@ describe('local server', () => {
 
   it('says hello, with the demo', async () => {
     const { text, headers } = await ask('/api/hello');
-    expect(JSON.parse(text)).to.deep.equal({ demo: true });
+    expect(JSON.parse(text)).to.deep.equal({ demo: true, standIn: true, folder: null });
     expect(headers['content-security-policy']).to.include("script-src 'self'").and.not.include('unsafe');
   });
 

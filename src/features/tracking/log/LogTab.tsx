@@ -5,6 +5,7 @@ import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
 import type { MountPart } from '../../../core/records/part.ts';
 import { wormPeriodS } from '../../../core/tracking/periodicError.ts';
 import { toCsv } from '../../../formats/csv.ts';
+import { Queries } from '../../../session/Queries.tsx';
 import { RecordForm } from '../../../session/RecordForm.tsx';
 import { useNight, useShared, type NewReadingHere } from '../../../session/session.ts';
 import { WorkGoing } from '../../../session/WorkGoing.tsx';
@@ -27,7 +28,11 @@ import { DriftForPole } from './DriftForPole.tsx';
 import { LogCourse, LogPeriods } from './LogCharts.tsx';
 import { LogMappingForm } from './LogMappingForm.tsx';
 import { tenth, trackValues } from './logModel.ts';
+import { FolderDoor } from './FolderDoor.tsx';
+import { StandInDoor } from './StandInDoor.tsx';
+import { useFolder } from './useFolder.ts';
 import { useLog, type LogHere, type LogState } from './useLog.ts';
+import { useStandIn } from './useStandIn.ts';
 
 const schema = z.object({ decDeg: z.number().min(-85).max(85), atAxis: z.boolean() });
 type Fields = { decDeg: number | null; atAxis: boolean };
@@ -149,6 +154,18 @@ function Door({ log }: { log: LogHere }) {
   );
 }
 
+/** Logs that come without being chosen. */
+function ByItself({ readOn }: Pick<LogHere, 'readOn'>) {
+  const folder = useFolder(readOn);
+  const standIn = useStandIn(readOn);
+  return (
+    <>
+      <FolderDoor folder={folder} />
+      <StandInDoor standIn={standIn} />
+    </>
+  );
+}
+
 /** How it is read, open where the guess is doubtful. */
 function Layout({ told, readAs }: { told: LogTold; readAs: LogHere['readAs'] }) {
   return (
@@ -186,6 +203,9 @@ export function LogTab({ tabs }: { tabs: ReactNode }) {
       {state.at === 'failed' && <Problem>{state.problem}</Problem>}
       {shown && <Found log={log} state={shown} worm={worm} />}
       {shown && <Layout told={shown.told} readAs={log.readAs} />}
+      <Queries>
+        <ByItself readOn={log.readOn} />
+      </Queries>
     </BenchLayout>
   );
 }

@@ -28,7 +28,7 @@ const DRIVE: DriveTruth = {
   decPerMin: -1.9,
   seeingArcsec: 0.5,
 };
-const PLAN: LogPlan = { durationS: 2000, cadenceS: 2, lostShare: 0, aggressiveness: null, ditherEvery: null };
+const PLAN: LogPlan = { durationS: 2000, cadenceS: 2, lostShare: 0, aggressiveness: null, ditherEvery: null, backlashArcsec: 0 };
 
 function seriesOf(truth: Partial<DriveTruth> = {}, plan: Partial<LogPlan> = {}, seed = 7): TrackSeries {
   const rows = loggedRows({ ...DRIVE, ...truth }, { ...PLAN, ...plan }, seed).filter((r) => r.ra !== null);
