@@ -14,6 +14,7 @@ import { evenly as finite } from './evenly.ts';
 import { driveTrial } from './driveTrial.ts';
 import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
+import { logProperty } from './logTrial.ts';
 import { lightNeverFalls, planHolds, plans, replanHolds } from './planTrial.ts';
 import { plateTrial } from './plateTrial.ts';
 import { tipTrial } from './tipTrial.ts';
@@ -136,6 +137,7 @@ export const TRIALS: readonly Trial[] = [
   tipTrial,
   cornersTrial,
   driveTrial,
+  everyCase('logs', 'mutated logs: refused by name, or read to finite figures', 1000, logProperty),
   driftTrial,
   plateTrial,
   knobTrial,

@@ -117,7 +117,7 @@ function byOrder(layout: LogLayout, roles: (ColumnRole | null)[], doubts: Set<Do
   if (!found.some((r) => r?.is === 'time')) {
     const at = risingColumn(layout, free());
     if (at !== null) {
-      const first = numberIn(layout.sample[0]?.[at] ?? '', layout.decimalComma);
+      const first = numberIn(tellingCell(layout, at), layout.decimalComma);
       found[at] = { is: 'time', kind: numberKind([], first) };
       doubts.add('namesMissing');
     }
@@ -131,9 +131,18 @@ function byOrder(layout: LogLayout, roles: (ColumnRole | null)[], doubts: Set<Do
   return found.map((role) => role ?? OTHER);
 }
 
+/** A number or time that can be, past words such as for a lost star; else the first cell that is not empty. */
+function tellingCell({ sample, decimalComma }: LogLayout, i: number): string {
+  const cells = sample.map((row) => row[i] ?? '').filter((cell) => cell !== '');
+  const tells = (cell: string): boolean =>
+    timeKindOf(cell) !== null || Math.abs(numberIn(cell, decimalComma)) < MOST_TELLING;
+  return cells.find(tells) ?? cells[0] ?? '';
+}
+const MOST_TELLING = 1e14;
+
 export function guessRoles(layout: LogLayout): GuessedRoles {
-  const { header, sample, decimalComma } = layout;
-  const filled = (i: number): string => sample.find((row) => (row[i] ?? '') !== '')?.[i] ?? '';
+  const { header, decimalComma } = layout;
+  const filled = (i: number): string => tellingCell(layout, i);
   const named = header.map((name, i) => roleByName(name, filled(i), decimalComma));
   const doubts = new Set<Doubt>();
   const roles = byOrder(layout, firstOfEach(named), doubts);

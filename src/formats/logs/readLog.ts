@@ -31,6 +31,9 @@ export type LogRead = {
 
 const MIDNIGHT_S = 43_200;
 const DAY_S = 86_400;
+/** No clock tells more, whatever it counts from; no star is farther off than round the sky. */
+const MOST_SECONDS = 1e11;
+const MOST_ARCSEC = 1_296_000;
 /** A clock that goes back by less is a row that came late. */
 const LEAST_STEP_S = 5;
 const PER_UNIT: Record<Exclude<ErrorUnit, 'px'>, number> = { arcsec: 1, arcmin: 60, deg: 3600, mas: 0.001 };
@@ -95,6 +98,7 @@ function clock() {
     steps,
     /** Seconds from the first row; a row may come late by less than a step of the clock. */
     at: (seconds: number, wraps: boolean): number => {
+      if (!(Math.abs(seconds) < MOST_SECONDS)) return Number.NaN;
       first ??= seconds;
       let now = seconds - first + shift;
       if (wraps && now < last - MIDNIGHT_S) {
@@ -123,8 +127,11 @@ function rowParser(layout: LogLayout, { roles }: LogMapping) {
   return {
     wraps: kind === 'timeOfDay' && dateAt === -1,
     seconds: (cells: readonly string[]): number => timeIn(cells[timeAt] ?? '', kind, decimalComma, cells[dateAt] ?? ''),
-    value: (cells: readonly string[], column: Column | null): number =>
-      column ? numberIn(cells[column.at] ?? '', decimalComma) * column.factor : 0,
+    value: (cells: readonly string[], column: Column | null): number => {
+      if (!column) return 0;
+      const arcsec = numberIn(cells[column.at] ?? '', decimalComma) * column.factor;
+      return Math.abs(arcsec) <= MOST_ARCSEC ? arcsec : Number.NaN;
+    },
   };
 }
 

@@ -61,14 +61,12 @@ describe('a folder that the browser may look into', () => {
     const leave = pickedFolder(handleOf([], 'prompt')).watch(asked.tell);
     expect(await asked.done).to.deep.equal({ at: 'askAgain', name: 'logs' });
     leave();
-    const gone = {
-      ...handleOf([]),
-      values: () => {
-        throw new DOMException('gone', 'NotFoundError');
-      },
+    const gone = handleOf([]);
+    gone.values = () => {
+      throw new DOMException('gone', 'NotFoundError');
     };
     const told = listener<FolderNow>(() => true);
-    const end = pickedFolder(gone as unknown as FileSystemDirectoryHandle).watch(told.tell);
+    const end = pickedFolder(gone).watch(told.tell);
     expect(await told.done).to.deep.equal({ at: 'gone', name: 'logs' });
     end();
   });
