@@ -1,5 +1,6 @@
 /** Words of tracking logs: how they are laid out, what they say of the drive. */
-import type { TrackAnalysis } from '../core/tracking/analyseTrack.ts';
+import { tableOf, type TrackAnalysis } from '../core/tracking/analyseTrack.ts';
+import { formatDate } from '../core/time/civil.ts';
 import type { ColumnRole, Doubt, ErrorUnit } from '../formats/logs/columnRoles.ts';
 import type { LogCode } from '../formats/logs/readLog.ts';
 import type { TimeKind } from '../formats/logs/timeCells.ts';
@@ -32,6 +33,11 @@ export const LOG = {
   arcsec: 'arcsec',
   period: 'period',
   shareAxis: 'share of the swing',
+  cuts: 'Cuts',
+  noCut: 'No cut: the log is taken as one.',
+  cutAt: 'Cut at',
+  cutHint: 'Where the star was taken anew, or the mount was moved.',
+  addCut: 'Cut here',
   noCuts: 'Take all cuts away',
   foundCuts: 'Cut where jumps are found',
   pole: 'What the declination’s drift says of the pole',
@@ -152,6 +158,13 @@ export function logReason(s: LogSaying, f: Format): string {
 
 type Figure = { name: string; value: string };
 
+function tableFigure(found: TrackAnalysis, f: Format): Figure[] {
+  const table = tableOf(found);
+  if (!table) return [];
+  const value = `${f.quantity(table.leftArcsec, 'arcsec')} of ${f.quantity(table.nowArcsec, 'arcsec')}`;
+  return [{ name: 'A correction table would leave', value }];
+}
+
 const driftFigure = ({ perMin, sigmaPerMin }: TrackAnalysis['raDrift'], f: Format): string =>
   `${f.quantity(perMin, 'driftRate')} ± ${f.quantity(sigmaPerMin, 'driftRate')}`;
 
@@ -175,13 +188,43 @@ export function logFigures(found: TrackAnalysis, wormPeriodS: number | null, f: 
     { name: 'Drift in right ascension', value: driftFigure(found.raDrift, f) },
     { name: 'Drift in declination', value: driftFigure(found.decDrift, f) },
     { name: 'Left after all this', value: f.quantity(found.residualRaArcsec, 'arcsec') },
+    ...tableFigure(found, f),
     ...(guided
       ? [
           { name: 'Guided, right ascension', value: f.quantity(guided.rmsRaArcsec, 'arcsec') },
           { name: 'Guided, declination', value: f.quantity(guided.rmsDecArcsec, 'arcsec') },
         ]
       : []),
+    ...(found.decPlayArcsec === null
+      ? []
+      : [{ name: 'Play of the declination gears', value: f.quantity(found.decPlayArcsec, 'arcsec', 1) }]),
   ];
+}
+
+/** The drive of another night against this log's. */
+export function earlierWords(
+  { atUtc, peakToPeakArcsec }: { atUtc: string; peakToPeakArcsec: number },
+  nowArcsec: number,
+  f: Format,
+): string {
+  const then = f.quantity(peakToPeakArcsec, 'arcsec', 1);
+  return `Dashed: the drive as recorded on ${formatDate(atUtc.slice(0, 10))}, turned so that both begin alike. It swung ${then} then, ${f.quantity(nowArcsec, 'arcsec', 1)} now.`;
+}
+
+const AXIS_NAMES = { ra: 'right ascension', dec: 'declination' } as const;
+
+/** What to do about a guider that bounces or drags; one sentence an axis, none for an axis that is well. */
+export function guiderAdvice(guider: TrackAnalysis['guider'], f: Format): string[] {
+  if (!guider) return [];
+  return (['ra', 'dec'] as const).flatMap((axis) => {
+    const { verdict, takesBack } = guider[axis];
+    const part = `it takes back ${f.quantity(takesBack, 'percent')} of each error`;
+    if (verdict === 'tooMuch')
+      return `In ${AXIS_NAMES[axis]} the guider corrects too much and the star bounces (${part}): lower its share, or expose it longer.`;
+    if (verdict === 'tooLittle')
+      return `In ${AXIS_NAMES[axis]} errors last from row to row (${part}): raise its share, or look for play in the gears.`;
+    return [];
+  });
 }
 
 /** What names a period: this mount's worm, or nothing that is known. */
@@ -189,6 +232,8 @@ export function periodName(periodS: number, wormPeriodS: number | null, f: Forma
   if (wormPeriodS !== null && Math.abs(periodS / wormPeriodS - 1) < 0.02) return 'the worm of this mount';
   return `unknown, about ${f.quantity(periodS, 'seconds')}`;
 }
+
+export const takeCutAway = (atS: number, f: Format): string => `Take the cut at ${f.quantity(atS, 'seconds')} away`;
 
 export const rowsWords = (rows: number, unusable: number, gaps: number, cuts: number): string =>
   `${rows} rows, ${unusable} without usable numbers; ${gaps === 1 ? 'one hole' : `${gaps} holes`}, ${cuts === 1 ? 'one cut' : `${cuts} cuts`}.`;

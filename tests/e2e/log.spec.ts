@@ -67,6 +67,27 @@ test('a sure guess that somebody set right is remembered as well', async ({ page
   expect(problems).toEqual([]);
 });
 
+test('cuts are put in and taken away one by one, and found anew', async ({ page }) => {
+  const problems = await open(page, `${HERON}/tracking?tab=log`);
+  await bring(page, `${LOGS}/log02.csv`);
+  await page.getByText(/^Cuts \(0\)$/).click();
+  await page.getByLabel('Cut at', { exact: true }).fill('0');
+  await page.getByRole('button', { name: 'Cut here' }).click();
+  await expect(page.getByText('Must be at least 1 s.')).toBeVisible();
+  for (const [i, at] of ['600', '1200'].entries()) {
+    await page.getByLabel('Cut at', { exact: true }).fill(at);
+    await page.getByRole('button', { name: 'Cut here' }).click();
+    await expect(page.getByText(`Cuts (${i + 1})`)).toBeVisible();
+  }
+  await expect(page.getByText('0 holes, 2 cuts')).toBeVisible();
+  await page.getByRole('button', { name: /Take the cut at 60\d s away/ }).click();
+  await expect(page.getByText('0 holes, one cut')).toBeVisible();
+  await page.getByRole('button', { name: 'Cut where jumps are found' }).click();
+  await expect(page.getByText('Cuts (0)')).toBeVisible();
+  await expect(sentence(page)).toContainText('Record this drive: it swings 13.');
+  expect(problems).toEqual([]);
+});
+
 test('what is no log is told as such; one without rows says what to do', async ({ page }) => {
   const problems = await open(page, `${HERON}/tracking?tab=log`);
   await bring(page, { name: 'a.bin', mimeType: 'application/octet-stream', buffer: Buffer.from(new Uint8Array(5000)) });

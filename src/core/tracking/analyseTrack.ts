@@ -3,10 +3,12 @@
  *  Source: harmonic least squares on a joint model (`driveModel`); a period counts from one and a half turns on. */
 import { RAD_PER_DEG } from '../math/angles.ts';
 import { binned, type Points } from './binned.ts';
+import { guiderSigns, type GuiderSigns } from './guiderSigns.ts';
 import { driftOf, fitModel, wavesOf, type ModelFit, type ModelShape } from './driveModel.ts';
 import { findPeriods, refined } from './findPeriods.ts';
 import { jumpsOf } from './jumps.ts';
 import { wormPeriodS } from './periodicError.ts';
+import { playOf } from './play.ts';
 import type { Spectrum } from './spectrum.ts';
 import { mountDec, mountRa, rmsOf, wasGuided, type TrackSeries } from './trackSeries.ts';
 
@@ -36,6 +38,10 @@ export type TrackAnalysis = {
   residualDecArcsec: number;
   spectrum: Spectrum;
   guided: { rmsRaArcsec: number; rmsDecArcsec: number } | null;
+  /** How the guider behaved; null where it cannot be told. */
+  guider: GuiderSigns | null;
+  /** What the declination gears lose at each reversal; null where none shows. */
+  decPlayArcsec: number | null;
 };
 
 export type AnalyseOptions = {
@@ -83,7 +89,7 @@ export const turnAt = (harmonics: readonly Harmonic[], part: number): number =>
 
 const TURN_STEPS = 720;
 
-function peakToPeak(harmonics: readonly Harmonic[]): number {
+export function peakToPeak(harmonics: readonly Harmonic[]): number {
   const course = Array.from({ length: TURN_STEPS }, (_, i) => turnAt(harmonics, i / TURN_STEPS));
   return Math.max(...course) - Math.min(...course);
 }
@@ -221,19 +227,46 @@ const merged = (found: readonly number[], known: readonly number[]): number[] =>
   [...known, ...found.filter((i) => known.every((k) => Math.abs(k - i) > NEAR_POINTS))].sort((a, b) => a - b);
 const NEAR_POINTS = 10;
 
+/** Turns of which it can be said that they repeat. */
+const FEWEST_REPEATED = 3;
+
+/** What a table of corrections over one turn could take off: the drive's spread without drift, and what would be left, arcsec.
+ *  Other gears do not come round with the worm: they stay. Null when too few turns were seen. */
+export function tableOf({
+  periodic,
+  gears,
+  residualRaArcsec,
+}: TrackAnalysis): { nowArcsec: number; leftArcsec: number } | null {
+  if (!periodic || periodic.turns < FEWEST_REPEATED) return null;
+  const varianceOf = (waves: readonly { amplitudeArcsec: number }[]): number =>
+    waves.reduce((sum, w) => sum + w.amplitudeArcsec ** 2 / 2, 0);
+  const left = residualRaArcsec ** 2 + varianceOf(gears);
+  return { nowArcsec: Math.sqrt(left + varianceOf(periodic.harmonics)), leftArcsec: Math.sqrt(left) };
+}
+
+/** The same waves begun so that the worm's own stands where another's does: the beginning of a turn is nobody's. */
+export function alignedTo(harmonics: readonly Harmonic[], other: readonly Harmonic[]): Harmonic[] {
+  const phaseOf = (waves: readonly Harmonic[]): number => waves.find((h) => h.k === 1)?.phaseDeg ?? 0;
+  const byDeg = phaseOf(other) - phaseOf(harmonics);
+  return harmonics.map((h) => ({ ...h, phaseDeg: h.phaseDeg + h.k * byDeg }));
+}
+
 /** Null when there are too few rows to fit even a drift. */
 export function analyseTrack(series: TrackSeries, options: AnalyseOptions): TrackAnalysis | null {
   const { timeS } = series;
-  const points = binned(timeS, mountRa(series), mountDec(series), MOST_POINTS);
+  const isGuided = wasGuided(series);
+  const play = isGuided ? playOf(series) : null;
+  const decAlone = mountDec(play ? { ...series, sentDecArcsec: play.movedDecArcsec } : series);
+  const points = binned(timeS, mountRa(series), decAlone, MOST_POINTS);
   const n = points.timeS.length;
   if (n < 8) return null;
-  const jumps = options.cutsS
-    ? options.cutsS.map((s) => firstAt(points, s)).filter((i) => i > 0)
-    : jumpsOf([points.ra, points.dec]);
+  const told = options.cutsS?.map((s) => firstAt(points, s)).filter((i) => i > 0);
+  const jumpsIn = (axis: Float64Array): number[] => told ?? jumpsOf([axis]);
   // Where the aim was logged the mount's own course goes on through a dither, where it was not it is cut there.
   const aims = aimChanges(series, points);
-  const raJumps = series.aimRaArcsec ? jumps : merged(jumps, aims);
-  const decJumps = series.aimDecArcsec ? jumps : merged(jumps, aims);
+  const [raFound, decFound] = [jumpsIn(points.ra), jumpsIn(points.dec)];
+  const raJumps = series.aimRaArcsec ? raFound : merged(raFound, aims);
+  const decJumps = series.aimDecArcsec ? decFound : merged(decFound, aims);
   const whole: Curve = { points, jumps: raJumps };
   const thin = thinned(whole);
   const found = periodsIn(thin, timeS.length, options.wormTeeth);
@@ -250,6 +283,8 @@ export function analyseTrack(series: TrackSeries, options: AnalyseOptions): Trac
     residualRaArcsec: model.sigmaArcsec,
     residualDecArcsec: dec.sigmaArcsec,
     spectrum: found.spectrum,
-    guided: wasGuided(series) ? { rmsRaArcsec: rmsOf(series.raArcsec), rmsDecArcsec: rmsOf(series.decArcsec) } : null,
+    guided: isGuided ? { rmsRaArcsec: rmsOf(series.raArcsec), rmsDecArcsec: rmsOf(series.decArcsec) } : null,
+    guider: isGuided ? guiderSigns(series) : null,
+    decPlayArcsec: play?.playArcsec ?? null,
   };
 }

@@ -21,7 +21,9 @@ export function RepairTable({ sub, timeMs }: { sub: PlannedSub; timeMs: number }
           {repairs.map((repair) => (
             <tr key={repair.code}>
               <th scope="row">
-                <Link to={stopPath(night.records.night.id, { step: repair.step, visit: null })}>{repairName(repair, format)}</Link>
+                <Link to={stopPath(night.records.night.id, { step: repair.step, visit: null })}>
+                  {repairName(repair, format)}
+                </Link>
               </th>
               <td className="figures">{minutesWords(repair, format)}</td>
               <td className="figures">{repair.lost}</td>

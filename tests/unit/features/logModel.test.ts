@@ -4,10 +4,11 @@ import {
   cutsOf,
   middleHaH,
   courseOf,
-  foldedModel,
+  earlierDrive,
   foldedOf,
   spectrumDots,
   trackValues,
+  turnDots,
 } from '../../../src/features/tracking/log/logModel.ts';
 import {
   DOUBT_WORDS,
@@ -16,10 +17,14 @@ import {
   logReason,
   logSaying,
   logSentence,
+  earlierWords,
+  guiderAdvice,
   periodName,
   rowsWords,
 } from '../../../src/text/logWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
+import type { ReadingOf } from '../../../src/core/records/reading.ts';
+import { reading } from '../../support/records.ts';
 import { plain } from '../../../src/text/said.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
@@ -48,7 +53,8 @@ describe('a log as it is drawn', () => {
       // Each piece is levelled by its own middle, which holds no whole number of turns.
       expect(Math.abs(y)).to.be.lessThan(8.5);
     }
-    const model = foldedModel(analysis);
+    const { harmonics, periodS } = analysis.periodic!;
+    const model = turnDots(harmonics, periodS);
     expect(Math.max(...model.map((d) => d.y))).to.be.closeTo(6, 0.1);
     expect(model[0]!.y).to.be.closeTo(model.at(-1)!.y, 1e-9);
   });
@@ -56,6 +62,24 @@ describe('a log as it is drawn', () => {
   it('the middle of a log that has just ended stood half its length farther east', () => {
     expect(middleHaH(1.27, analysis)).to.equal(1);
     expect(middleHaH(undefined, analysis)).to.equal(null);
+  });
+
+  it('a drive that was recorded before is shown on this sky, begun where this log begins', () => {
+    const values = trackValues(analysis, 60);
+    const last = reading('track', values, { id: 'old' }) as ReadingOf<'track'>;
+    const { harmonics } = analysis.periodic!;
+    const same = earlierDrive(analysis, last, 60)!;
+    same.harmonics.forEach((h, i) => {
+      expect(h.amplitudeArcsec).to.be.closeTo(harmonics[i]!.amplitudeArcsec, 1e-9);
+      expect(h.phaseDeg).to.be.closeTo(harmonics[i]!.phaseDeg, 1e-9);
+    });
+    expect(same.peakToPeakArcsec).to.be.closeTo(analysis.periodic!.peakToPeakArcsec, 1e-6);
+    expect(earlierDrive(analysis, last, 0)!.peakToPeakArcsec).to.be.closeTo(2 * same.peakToPeakArcsec, 1e-6);
+    expect(earlierDrive(analysis, undefined, 0)).to.equal(null);
+    expect(earlierDrive({ ...analysis, periodic: null }, last, 0)).to.equal(null);
+    expect(earlierWords(same, 12, f)).to.match(
+      /^Dashed: the drive as recorded on Tue 24 Nov.* It swung 12\.0″ then, 12\.0″ now\.$/,
+    );
   });
 
   it('the spectrum stands by period, shortest first, highest at the worm', () => {
@@ -72,6 +96,17 @@ describe('a log as it is drawn', () => {
     expect(axis.decDriftArcsecPerMin).to.equal(sky.decDriftArcsecPerMin);
     expect(sky.harmonics[0]!.amplitudeArcsec).to.be.closeTo(6, 0.1);
     expect([sky.periodS, sky.decDriftArcsecPerMin].map((v) => Math.round(v! * 10) / 10)).to.deep.equal([400, 1]);
+  });
+});
+
+describe('what is said of a guider', () => {
+  it('advises only where it bounces or drags, naming the axis and its share', () => {
+    const axis = (verdict: 'fine' | 'tooMuch' | 'tooLittle', takesBack: number) => ({ verdict, takesBack, tie: 0 });
+    expect(guiderAdvice(null, f)).to.deep.equal([]);
+    expect(guiderAdvice({ ra: axis('fine', 0.7), dec: axis('fine', 0.6) }, f)).to.deep.equal([]);
+    const [ra, dec] = guiderAdvice({ ra: axis('tooMuch', 1.3), dec: axis('tooLittle', 0.1) }, f);
+    expect(ra).to.match(/^In right ascension .*bounces \(it takes back 130% of each error\): lower its share/);
+    expect(dec).to.match(/^In declination errors last.*takes back 10% of each error\): raise its share/);
   });
 });
 
@@ -103,6 +138,7 @@ describe('what is said of a log', () => {
       'Drift in right ascension',
       'Drift in declination',
       'Left after all this',
+      'A correction table would leave',
     ]);
     const gears = [{ periodS: 61, amplitudeArcsec: 1, phaseDeg: 0 }];
     const guided = { rmsRaArcsec: 0.7, rmsDecArcsec: 0.6 };

@@ -1,14 +1,18 @@
 import { line } from 'd3';
 import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import type { Gap } from '../../../core/tracking/trackSeries.ts';
 import { useShared } from '../../../session/session.ts';
-import { LOG } from '../../../text/logWords.ts';
+import { earlierWords, LOG } from '../../../text/logWords.ts';
 import { ChartFrame } from '../../../ui/charts/ChartFrame.tsx';
-import { courseOf, cutsOf, foldedModel, foldedOf, spectrumDots, type Dot } from './logModel.ts';
+import { courseOf, cutsOf, foldedOf, spectrumDots, turnDots, type Dot, type EarlierDrive } from './logModel.ts';
 
 const path = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => number): string =>
   line<Dot>()
     .x((d) => x(d.x))
     .y((d) => y(d.y))(dots) ?? '';
+
+/** More of them would hide the curve. */
+const MOST_BREAKS = 200;
 
 function rangeOf(dots: readonly Dot[]): [number, number] {
   const values = dots.map((d) => d.y);
@@ -17,8 +21,12 @@ function rangeOf(dots: readonly Dot[]): [number, number] {
   return [low - edge, high + edge];
 }
 
-/** Both axes against time, with the cuts. */
-function Course({ analysis }: { analysis: TrackAnalysis }) {
+type CourseProps = { analysis: TrackAnalysis; breaks: Breaks };
+/** Where the log itself breaks: holes without rows, clocks that were set. */
+export type Breaks = { gaps: readonly Gap[]; clockSteps: readonly number[] };
+
+/** Both axes against time, with the cuts, holes as bands and steps of the clock. */
+function Course({ analysis, breaks }: CourseProps) {
   const { format } = useShared();
   const [ra, dec] = [courseOf(analysis, 'ra'), courseOf(analysis, 'dec')];
   const longest = ra.at(-1)?.x ?? 1;
@@ -36,6 +44,19 @@ function Course({ analysis }: { analysis: TrackAnalysis }) {
     >
       {({ x, y, height }) => (
         <g>
+          {breaks.gaps.slice(0, MOST_BREAKS).map(({ afterS, lengthS }) => (
+            <rect
+              key={afterS}
+              x={x(afterS)}
+              width={Math.max(1, x(afterS + lengthS) - x(afterS))}
+              height={height}
+              fill="var(--line)"
+              opacity={0.6}
+            />
+          ))}
+          {breaks.clockSteps.slice(0, MOST_BREAKS).map((s) => (
+            <path key={s} d={`M${x(s)} 0V${height}`} stroke="var(--ink)" strokeDasharray="1 4" />
+          ))}
           <path d={path(dec, x, y)} fill="none" stroke="var(--soft)" strokeWidth="1" strokeDasharray="3 3" />
           <path d={path(ra, x, y)} fill="none" stroke="var(--action)" strokeWidth="2" />
           {cutsOf(analysis).map((s) => (
@@ -47,8 +68,10 @@ function Course({ analysis }: { analysis: TrackAnalysis }) {
   );
 }
 
-/** All turns on one, and the curve that the worm alone makes. */
-function Folded({ analysis }: { analysis: TrackAnalysis }) {
+type FoldedProps = { analysis: TrackAnalysis; earlier: EarlierDrive | null };
+
+/** All turns on one, the curve that the worm alone makes, and the one that was recorded before. */
+function Folded({ analysis, earlier }: FoldedProps) {
   const { format } = useShared();
   const { periodic } = analysis;
   if (!periodic) return null;
@@ -66,7 +89,21 @@ function Folded({ analysis }: { analysis: TrackAnalysis }) {
           {dots.map((d, i) => (
             <circle key={i} cx={x(d.x)} cy={y(d.y)} r={1.6} fill="var(--soft)" />
           ))}
-          <path d={path(foldedModel(analysis), x, y)} fill="none" stroke="var(--action)" strokeWidth="3" />
+          {earlier && (
+            <path
+              d={path(turnDots(earlier.harmonics, periodic.periodS), x, y)}
+              fill="none"
+              stroke="var(--amber)"
+              strokeWidth="2"
+              strokeDasharray="6 4"
+            />
+          )}
+          <path
+            d={path(turnDots(periodic.harmonics, periodic.periodS), x, y)}
+            fill="none"
+            stroke="var(--action)"
+            strokeWidth="3"
+          />
         </g>
       )}
     </ChartFrame>
@@ -95,20 +132,24 @@ function Turning({ analysis }: { analysis: TrackAnalysis }) {
   );
 }
 
-export function LogCourse({ analysis }: { analysis: TrackAnalysis }) {
+export function LogCourse(props: CourseProps) {
   return (
     <div className="section">
       <h2>{LOG.curve}</h2>
-      <Course analysis={analysis} />
+      <Course {...props} />
     </div>
   );
 }
 
-export function LogPeriods({ analysis }: { analysis: TrackAnalysis }) {
+export function LogPeriods({ analysis, earlier }: FoldedProps) {
+  const { format } = useShared();
   return (
     <div className="section">
       {analysis.periodic && <h2>{LOG.folded}</h2>}
-      <Folded analysis={analysis} />
+      <Folded analysis={analysis} earlier={earlier} />
+      {earlier && analysis.periodic && (
+        <p className="soft">{earlierWords(earlier, analysis.periodic.peakToPeakArcsec, format)}</p>
+      )}
       <h2>{LOG.spectrum}</h2>
       <Turning analysis={analysis} />
     </div>

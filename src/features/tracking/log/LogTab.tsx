@@ -10,6 +10,7 @@ import { RecordForm } from '../../../session/RecordForm.tsx';
 import { useNight, useShared, type NewReadingHere } from '../../../session/session.ts';
 import { WorkGoing } from '../../../session/WorkGoing.tsx';
 import {
+  guiderAdvice,
   LOG,
   logReason,
   logSaying,
@@ -27,7 +28,8 @@ import type { LogTold } from '../../../workers/log.worker.ts';
 import { DriftForPole } from './DriftForPole.tsx';
 import { LogCourse, LogPeriods } from './LogCharts.tsx';
 import { LogMappingForm } from './LogMappingForm.tsx';
-import { tenth, trackValues } from './logModel.ts';
+import { LogCuts, type Shown } from './LogCuts.tsx';
+import { earlierDrive, tenth, trackValues } from './logModel.ts';
 import { FolderDoor } from './FolderDoor.tsx';
 import { StandInDoor } from './StandInDoor.tsx';
 import { useFolder } from './useFolder.ts';
@@ -55,7 +57,20 @@ function RecordDrive({ analysis }: { analysis: TrackAnalysis }) {
     const rms: NewReadingHere[] = guided
       ? [{ step: 'tracking', subject: night, kind: 'guiding', source: 'log', values: guided }]
       : [];
-    return { reading: [drive, ...rms], said: LOG.recorded };
+    const { decPlayArcsec } = analysis;
+    const play: NewReadingHere[] =
+      decPlayArcsec === null
+        ? []
+        : [
+            {
+              step: 'tracking',
+              subject: mount,
+              kind: 'backlash',
+              source: 'log',
+              values: { arcsec: decPlayArcsec, axis: 'dec' },
+            },
+          ];
+    return { reading: [drive, ...rms, ...play], said: LOG.recorded };
   };
   return (
     <RecordForm<Fields, z.infer<typeof schema>>
@@ -81,30 +96,33 @@ function saveCurve({ points }: TrackAnalysis): void {
   saveFile('tracking-curve.csv', new Blob([toCsv(rows)], { type: 'text/csv' }));
 }
 
-type FoundProps = { log: LogHere; state: Extract<LogState, { at: 'read' }>; worm: number | null };
+type FoundProps = { log: LogHere; state: Extract<LogState, { at: 'read' }>; worm: number | null; cuts: Shown };
 
-function Found({ log, state: { told }, worm }: FoundProps) {
-  const { mount } = useNight().numbers;
+function Found({ log, state: { told }, worm, cuts }: FoundProps) {
+  const { numbers, learned, targetSky } = useNight();
+  const { mount } = numbers;
   const { format } = useShared();
   if (!told.found.ok) return null;
-  const { analysis, rows, unusable, gaps } = told.found.value;
+  const { analysis, rows, unusable, gaps, clockSteps } = told.found.value;
+  const earlier = earlierDrive(analysis, learned.track, targetSky?.ofDate.decDeg ?? 0);
   return (
     <>
-      <LogCourse analysis={analysis} />
+      <LogCourse analysis={analysis} breaks={{ gaps, clockSteps }} />
       <p className="soft">{rowsWords(rows, unusable, gaps.length, analysis.jumps.length)}</p>
-      <div className="actions">
-        <Button variant="outline" onClick={() => log.cutAt(analysis.jumps.length > 0 ? [] : null)}>
-          {analysis.jumps.length > 0 ? LOG.noCuts : LOG.foundCuts}
-        </Button>
+      <LogCuts analysis={analysis} cutAt={log.cutAt} shown={cuts} />
+      {analysis.periodic && <RecordDrive analysis={analysis} />}
+      <div className="section">
+        <FigureList figures={logFigures(analysis, worm, format)} />
+        {guiderAdvice(analysis.guider, format).map((words) => (
+          <p key={words} className="mb-1">
+            {words}
+          </p>
+        ))}
         <Button variant="outline" onClick={() => saveCurve(analysis)}>
           {LOG.saveCurve}
         </Button>
       </div>
-      {analysis.periodic && <RecordDrive analysis={analysis} />}
-      <div className="section">
-        <FigureList figures={logFigures(analysis, worm, format)} />
-      </div>
-      <LogPeriods analysis={analysis} />
+      <LogPeriods analysis={analysis} earlier={earlier} />
       {mount?.mountKind !== 'altAzimuth' && <DriftForPole analysis={analysis} />}
     </>
   );
@@ -188,6 +206,7 @@ export function LogTab({ tabs }: { tabs: ReactNode }) {
   const { format } = useShared();
   const worm = turnOf(mount);
   const log = useLog(mount?.wormTeeth ?? null);
+  const [cutsOpen, setCutsOpen] = useState(false);
   const { state, going } = log;
   const saying = sayingOf(state, worm);
   const shown = state.at === 'read' && !going ? state : null;
@@ -201,7 +220,7 @@ export function LogTab({ tabs }: { tabs: ReactNode }) {
     >
       {going ? <WorkGoing going={going} /> : <Door log={log} />}
       {state.at === 'failed' && <Problem>{state.problem}</Problem>}
-      {shown && <Found log={log} state={shown} worm={worm} />}
+      {shown && <Found log={log} state={shown} worm={worm} cuts={{ isOpen: cutsOpen, set: setCutsOpen }} />}
       {shown && <Layout told={shown.told} readAs={log.readAs} />}
       <Queries>
         <ByItself readOn={log.readOn} />

@@ -1,5 +1,12 @@
 /** Curves of an analysed log as they are drawn, and the readings that are made of it. */
-import { turnAt, type TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import {
+  alignedTo,
+  peakToPeak,
+  turnAt,
+  type Harmonic,
+  type TrackAnalysis,
+} from '../../../core/tracking/analyseTrack.ts';
+import type { ReadingOf } from '../../../core/records/reading.ts';
 import { RAD_PER_DEG } from '../../../core/math/angles.ts';
 
 export type Dot = { x: number; y: number };
@@ -19,14 +26,24 @@ export function courseOf({ points }: TrackAnalysis, axis: 'ra' | 'dec'): Dot[] {
 /** Times of the cuts. */
 export const cutsOf = ({ points, jumps }: TrackAnalysis): number[] => jumps.map((i) => points.timeS[i] ?? 0);
 
-/** What the worm alone does, over one turn. */
-export function foldedModel(analysis: TrackAnalysis): Dot[] {
-  const { periodic } = analysis;
-  if (!periodic) return [];
-  return Array.from({ length: 181 }, (_, i) => ({
-    x: (i / 180) * periodic.periodS,
-    y: turnAt(periodic.harmonics, i / 180),
-  }));
+/** What waves do over one turn. */
+export const turnDots = (harmonics: readonly Harmonic[], periodS: number): Dot[] =>
+  Array.from({ length: 181 }, (_, i) => ({ x: (i / 180) * periodS, y: turnAt(harmonics, i / 180) }));
+
+/** A drive that was recorded before, as this log's sky would show it. */
+export type EarlierDrive = { atUtc: string; harmonics: Harmonic[]; peakToPeakArcsec: number };
+
+/** Null when none was, or this log tells no turn. A drive is kept at the axis: the sky shows the cosine of it. */
+export function earlierDrive(
+  { periodic }: TrackAnalysis,
+  last: ReadingOf<'track'> | undefined,
+  decDeg: number,
+): EarlierDrive | null {
+  if (!periodic || !last || last.values.harmonics.length === 0) return null;
+  const onSky = Math.cos(decDeg * RAD_PER_DEG);
+  const shown = last.values.harmonics.map((h) => ({ ...h, amplitudeArcsec: h.amplitudeArcsec * onSky }));
+  const harmonics = alignedTo(shown, periodic.harmonics);
+  return { atUtc: last.takenAtUtc, harmonics, peakToPeakArcsec: peakToPeak(harmonics) };
 }
 
 /** Every value on its place in the turn, drift and steps taken off by the middle of its own turn. */
