@@ -233,6 +233,8 @@ export function periodName(periodS: number, wormPeriodS: number | null, f: Forma
   return `unknown, about ${f.quantity(periodS, 'seconds')}`;
 }
 
+export const ONE_NIGHT = 'The log holds several nights: the one with most rows is told.';
+
 export const takeCutAway = (atS: number, f: Format): string => `Take the cut at ${f.quantity(atS, 'seconds')} away`;
 
 export const rowsWords = (rows: number, unusable: number, gaps: number, cuts: number): string =>

@@ -1,18 +1,17 @@
 /** What a tracking log says of a mount: the period of its worm with harmonics, other gears, drift on both axes, what is left,
  *  and, where a guider was at work, how well it did.
  *  Source: harmonic least squares on a joint model (`driveModel`); a period counts from one and a half turns on. */
-import { RAD_PER_DEG } from '../math/angles.ts';
 import { binned, type Points } from './binned.ts';
 import { guiderSigns, type GuiderSigns } from './guiderSigns.ts';
 import { driftOf, fitModel, wavesOf, type ModelFit, type ModelShape } from './driveModel.ts';
 import { findPeriods, refined } from './findPeriods.ts';
 import { jumpsOf } from './jumps.ts';
 import { wormPeriodS } from './periodicError.ts';
-import { playOf } from './play.ts';
+import { playOf, type Play } from './play.ts';
 import type { Spectrum } from './spectrum.ts';
-import { mountDec, mountRa, rmsOf, wasGuided, type TrackSeries } from './trackSeries.ts';
+import { peakToPeak, type Harmonic } from './turn.ts';
+import { mountDec, mountRa, oneNight, rmsOf, wasGuided, type TrackSeries } from './trackSeries.ts';
 
-export type Harmonic = { k: number; amplitudeArcsec: number; phaseDeg: number };
 export type GearTerm = { periodS: number; amplitudeArcsec: number; phaseDeg: number };
 export type Periodic = {
   periodS: number;
@@ -42,6 +41,8 @@ export type TrackAnalysis = {
   guider: GuiderSigns | null;
   /** What the declination gears lose at each reversal; null where none shows. */
   decPlayArcsec: number | null;
+  /** False: a log of several nights, of which the one with most rows is told. */
+  isWhole: boolean;
 };
 
 export type AnalyseOptions = {
@@ -80,20 +81,6 @@ function wormOf(found: readonly { hz: number; power: number }[], spanS: number):
   return best?.hz ?? null;
 }
 
-/** What worm and harmonics do at a part of the turn, 0 to 1. */
-export const turnAt = (harmonics: readonly Harmonic[], part: number): number =>
-  harmonics.reduce(
-    (sum, h) => sum + h.amplitudeArcsec * Math.sin(2 * Math.PI * h.k * part + h.phaseDeg * RAD_PER_DEG),
-    0,
-  );
-
-const TURN_STEPS = 720;
-
-export function peakToPeak(harmonics: readonly Harmonic[]): number {
-  const course = Array.from({ length: TURN_STEPS }, (_, i) => turnAt(harmonics, i / TURN_STEPS));
-  return Math.max(...course) - Math.min(...course);
-}
-
 /** Harmonics that stand out of their own doubt; the first one always, it names the period. */
 function strongest(model: ModelFit): number[] {
   const waves = wavesOf(model).slice(0, model.shape.harmonics.length);
@@ -128,7 +115,15 @@ const spanOf = ({ timeS }: Points): number => (timeS.at(-1) ?? 0) - (timeS[0] ??
 function thinned({ points, jumps }: Curve): Curve {
   const thin = binned(points.timeS, points.ra, points.dec, MOST_SEARCHED);
   if (thin.timeS === points.timeS) return { points, jumps };
-  return { points: thin, jumps: jumps.map((i) => firstAt(thin, points.timeS[i] ?? 0)).filter((i) => i > 0) };
+  const at = jumps.map((i) => firstAt(thin, points.timeS[i] ?? 0)).filter((i) => i > 0);
+  return { points: unmixed(thin, at), jumps: at };
+}
+
+/** Points that stand for rows on both sides of a jump stand for nothing. */
+function unmixed(points: Points, jumps: readonly number[]): Points {
+  const weights = points.weights.slice();
+  for (const at of jumps) weights.fill(0, at - 1, at + 1);
+  return { ...points, weights };
 }
 
 const firstAt = ({ timeS }: Points, s: number): number => timeS.findIndex((t) => t >= s);
@@ -244,47 +239,60 @@ export function tableOf({
   return { nowArcsec: Math.sqrt(left + varianceOf(periodic.harmonics)), leftArcsec: Math.sqrt(left) };
 }
 
-/** The same waves begun so that the worm's own stands where another's does: the beginning of a turn is nobody's. */
-export function alignedTo(harmonics: readonly Harmonic[], other: readonly Harmonic[]): Harmonic[] {
-  const phaseOf = (waves: readonly Harmonic[]): number => waves.find((h) => h.k === 1)?.phaseDeg ?? 0;
-  const byDeg = phaseOf(other) - phaseOf(harmonics);
-  return harmonics.map((h) => ({ ...h, phaseDeg: h.phaseDeg + h.k * byDeg }));
+/** Declination as the mount alone carries it: where gears have play, only what really moved is taken off. */
+const decAlone = (series: TrackSeries, play: Play | null): Float64Array =>
+  mountDec(play ? { ...series, sentDecArcsec: play.movedDecArcsec } : series);
+
+/** Where each axis is cut: as it is told, or where it jumps. A jump of one axis is none of the other.
+ *  @param alone what the mount does on either axis, in all rows. */
+function jumpsPerAxis(
+  series: TrackSeries,
+  points: Points,
+  alone: readonly [Float64Array, Float64Array],
+  cutsS: readonly number[] | null,
+): [ra: number[], dec: number[]] {
+  const told = cutsS?.map((s) => firstAt(points, s)).filter((i) => i > 0);
+  // In all rows: of points that stand for many a swing bends too much from one to the next.
+  const jumpsIn = (axis: Float64Array): number[] =>
+    told ?? jumpsOf([axis]).map((i) => firstAt(points, series.timeS[i] as number));
+  // Where the aim was logged the mount's own course goes on through a dither, where it was not it is cut there.
+  const aims = aimChanges(series, points);
+  const withAims = (found: number[], aim: Float64Array | null): number[] => (aim ? found : merged(found, aims));
+  return [withAims(jumpsIn(alone[0]), series.aimRaArcsec), withAims(jumpsIn(alone[1]), series.aimDecArcsec)];
 }
 
+const FEWEST_POINTS = 8;
+
 /** Null when there are too few rows to fit even a drift. */
-export function analyseTrack(series: TrackSeries, options: AnalyseOptions): TrackAnalysis | null {
+export function analyseTrack(whole: TrackSeries, options: AnalyseOptions): TrackAnalysis | null {
+  const { night: series, isWhole } = oneNight(whole);
   const { timeS } = series;
   const isGuided = wasGuided(series);
   const play = isGuided ? playOf(series) : null;
-  const decAlone = mountDec(play ? { ...series, sentDecArcsec: play.movedDecArcsec } : series);
-  const points = binned(timeS, mountRa(series), decAlone, MOST_POINTS);
-  const n = points.timeS.length;
-  if (n < 8) return null;
-  const told = options.cutsS?.map((s) => firstAt(points, s)).filter((i) => i > 0);
-  const jumpsIn = (axis: Float64Array): number[] => told ?? jumpsOf([axis]);
-  // Where the aim was logged the mount's own course goes on through a dither, where it was not it is cut there.
-  const aims = aimChanges(series, points);
-  const [raFound, decFound] = [jumpsIn(points.ra), jumpsIn(points.dec)];
-  const raJumps = series.aimRaArcsec ? raFound : merged(raFound, aims);
-  const decJumps = series.aimDecArcsec ? decFound : merged(decFound, aims);
-  const whole: Curve = { points, jumps: raJumps };
-  const thin = thinned(whole);
+  const [ra, dec] = [mountRa(series), decAlone(series, play)];
+  const points = binned(timeS, ra, dec, MOST_POINTS);
+  if (points.timeS.length < FEWEST_POINTS) return null;
+  const [raJumps, decJumps] = jumpsPerAxis(series, points, [ra, dec], options.cutsS ?? null);
+  const isThinned = points.timeS.length < timeS.length;
+  const curve: Curve = { points: isThinned ? unmixed(points, raJumps) : points, jumps: raJumps };
+  const thin = thinned(curve);
   const found = periodsIn(thin, timeS.length, options.wormTeeth);
-  const model = fitted(whole, thin, found);
-  const dec = fitModel(points, points.dec, { jumps: decJumps, wormHz: null, harmonics: [], gearsHz: [] });
-  if (!model || !dec) return null;
+  const model = fitted(curve, thin, found);
+  const decModel = fitModel(points, points.dec, { jumps: decJumps, wormHz: null, harmonics: [], gearsHz: [] });
+  if (!model || !decModel) return null;
   return {
     points,
     jumps: merged(raJumps, decJumps),
     periodic: periodicOf(points, model),
     gears: gearsOf(model),
     raDrift: driftOf(model),
-    decDrift: driftOf(dec),
+    decDrift: driftOf(decModel),
     residualRaArcsec: model.sigmaArcsec,
-    residualDecArcsec: dec.sigmaArcsec,
+    residualDecArcsec: decModel.sigmaArcsec,
     spectrum: found.spectrum,
     guided: isGuided ? { rmsRaArcsec: rmsOf(series.raArcsec), rmsDecArcsec: rmsOf(series.decArcsec) } : null,
     guider: isGuided ? guiderSigns(series) : null,
     decPlayArcsec: play?.playArcsec ?? null,
+    isWhole,
   };
 }

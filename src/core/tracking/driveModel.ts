@@ -4,6 +4,7 @@
  *  2000, ch. 2). */
 import { linearFit, type LinearFit } from '../math/leastSquares.ts';
 import type { Points } from './binned.ts';
+import { levelled } from './levelled.ts';
 
 export type ModelShape = {
   /** Indices of the first point after each jump. */
@@ -22,8 +23,8 @@ export type ModelFit = {
   sigmaArcsec: number;
 };
 
-/** Constant, drift, steps, then a sine and a cosine for each frequency. */
-export const fixedColumns = ({ jumps }: ModelShape): number => 2 + jumps.length;
+/** Drift stands before the sines and cosines. */
+const FIXED = 1;
 export const frequenciesOf = ({ wormHz, harmonics, gearsHz }: ModelShape): number[] => [
   ...(wormHz === null ? [] : harmonics.map((k) => k * wormHz)),
   ...gearsHz,
@@ -34,23 +35,24 @@ function columnsOf({ timeS }: Points, shape: ModelShape): Float64Array[] {
     const angles = timeS.map((t) => 2 * Math.PI * hz * t);
     return [angles.map(Math.sin), angles.map(Math.cos)];
   });
-  const steps = shape.jumps.map((at) => timeS.map((_, i) => (i >= at ? 1 : 0)));
-  return [timeS.map(() => 1), timeS.slice(), ...steps, ...waves];
+  return [timeS, ...waves];
 }
 
 /** Null when the points do not tell its parts apart. */
 export function fitModel(points: Points, values: Float64Array, shape: ModelShape): ModelFit | null {
-  const columns = columnsOf(points, shape);
-  const rows = values.length - columns.length;
+  const level = (of: Float64Array): Float64Array => levelled(of, shape.jumps, points.weights);
+  const columns = columnsOf(points, shape).map(level);
+  const rows = values.length - columns.length - shape.jumps.length - 1;
   if (rows < 2) return null;
-  const fit = linearFit(columns, values, points.weights);
+  const fit = linearFit(columns, level(values), points.weights);
   return fit ? { shape, fit, sigmaArcsec: Math.sqrt(fit.rss / rows) } : null;
 }
 
 /** What the model leaves of the values. */
 export function residualsOf(points: Points, values: Float64Array, { shape, fit }: ModelFit): Float64Array {
-  const columns = columnsOf(points, shape);
-  return values.map(
+  const level = (of: Float64Array): Float64Array => levelled(of, shape.jumps, points.weights);
+  const columns = columnsOf(points, shape).map(level);
+  return level(values).map(
     (v, i) => v - columns.reduce((sum, c, j) => sum + (c[i] as number) * (fit.coefficients[j] ?? 0), 0),
   );
 }
@@ -59,12 +61,11 @@ export type Wave = { amplitudeArcsec: number; phaseDeg: number; sigmaArcsec: num
 
 /** A sin(2 pi f t + phase) of each frequency of the model, in their order. */
 export function wavesOf({ shape, fit, sigmaArcsec }: ModelFit): Wave[] {
-  const first = fixedColumns(shape);
   return frequenciesOf(shape).map((_, i) => {
-    const [sin, cos] = [fit.coefficients[first + 2 * i] ?? 0, fit.coefficients[first + 2 * i + 1] ?? 0];
+    const [sin, cos] = [fit.coefficients[FIXED + 2 * i] ?? 0, fit.coefficients[FIXED + 2 * i + 1] ?? 0];
     const variance =
-      ((fit.inverse[first + 2 * i]?.[first + 2 * i] ?? 0) +
-        (fit.inverse[first + 2 * i + 1]?.[first + 2 * i + 1] ?? 0)) /
+      ((fit.inverse[FIXED + 2 * i]?.[FIXED + 2 * i] ?? 0) +
+        (fit.inverse[FIXED + 2 * i + 1]?.[FIXED + 2 * i + 1] ?? 0)) /
       2;
     return {
       amplitudeArcsec: Math.hypot(sin, cos),
@@ -76,6 +77,6 @@ export function wavesOf({ shape, fit, sigmaArcsec }: ModelFit): Wave[] {
 
 /** Drift with its uncertainty, arcsec per minute. */
 export const driftOf = ({ fit, sigmaArcsec }: ModelFit): { perMin: number; sigmaPerMin: number } => ({
-  perMin: 60 * (fit.coefficients[1] ?? 0),
-  sigmaPerMin: 60 * sigmaArcsec * Math.sqrt(fit.inverse[1]?.[1] ?? 0),
+  perMin: 60 * (fit.coefficients[0] ?? 0),
+  sigmaPerMin: 60 * sigmaArcsec * Math.sqrt(fit.inverse[0]?.[0] ?? 0),
 });

@@ -88,7 +88,7 @@ export function findPeriods(
   let first: Spectrum | null = null;
   while (found.length < MOST_PERIODS) {
     const model = fitModel(points, values, shape(found));
-    const spectrum = spectrumOf(timeS, model ? residualsOf(points, values, model) : values, weights, range);
+    const spectrum = spectrumOf(timeS, model ? residualsOf(points, values, model) : values, weights, range, jumps);
     first ??= spectrum;
     const peak = peakOf(spectrum, rows);
     if (peak === null) break;

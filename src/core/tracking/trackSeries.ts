@@ -39,6 +39,33 @@ export function gapsOf({ timeS }: TrackSeries): Gap[] {
   return gaps;
 }
 
+/** No night is longer; between two the mount was turned by hand. */
+const NIGHT_S = 16 * 3600;
+
+/** Of a log of several nights the one with most rows; a log of one night as it is. */
+export function oneNight(series: TrackSeries): { night: TrackSeries; isWhole: boolean } {
+  const { timeS } = series;
+  const n = timeS.length;
+  if ((timeS[n - 1] ?? 0) - (timeS[0] ?? 0) <= NIGHT_S) return { night: series, isWhole: true };
+  let [from, to, end] = [0, 0, 0];
+  for (let i = 0; i < n; i += 1) {
+    while (end < n && (timeS[end] as number) - (timeS[i] as number) <= NIGHT_S) end += 1;
+    if (end - i > to - from) [from, to] = [i, end];
+  }
+  const part = <T extends Float64Array | null>(values: T): T =>
+    (values === null ? null : values.subarray(from, to)) as T;
+  const night: TrackSeries = {
+    timeS: part(timeS),
+    raArcsec: part(series.raArcsec),
+    decArcsec: part(series.decArcsec),
+    sentRaArcsec: part(series.sentRaArcsec),
+    sentDecArcsec: part(series.sentDecArcsec),
+    aimRaArcsec: part(series.aimRaArcsec),
+    aimDecArcsec: part(series.aimDecArcsec),
+  };
+  return { night, isWhole: false };
+}
+
 /** Columns of corrections that all stay at zero are of a guider that was told to watch only. */
 export const wasGuided = ({ sentRaArcsec, sentDecArcsec }: TrackSeries): boolean =>
   [sentRaArcsec, sentDecArcsec].some((sent) => sent?.some((arcsec) => arcsec !== 0));

@@ -16,6 +16,7 @@ import {
   logSaying,
   logSentence,
   logFigures,
+  ONE_NIGHT,
   rowsWords,
   type LogSaying,
 } from '../../../text/logWords.ts';
@@ -109,6 +110,7 @@ function Found({ log, state: { told }, worm, cuts }: FoundProps) {
     <>
       <LogCourse analysis={analysis} breaks={{ gaps, clockSteps }} />
       <p className="soft">{rowsWords(rows, unusable, gaps.length, analysis.jumps.length)}</p>
+      {!analysis.isWhole && <p>{ONE_NIGHT}</p>}
       <LogCuts analysis={analysis} cutAt={log.cutAt} shown={cuts} />
       {analysis.periodic && <RecordDrive analysis={analysis} />}
       <div className="section">

@@ -1,11 +1,6 @@
 /** Curves of an analysed log as they are drawn, and the readings that are made of it. */
-import {
-  alignedTo,
-  peakToPeak,
-  turnAt,
-  type Harmonic,
-  type TrackAnalysis,
-} from '../../../core/tracking/analyseTrack.ts';
+import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import { alignedTo, peakToPeak, turnAt, type Harmonic } from '../../../core/tracking/turn.ts';
 import type { ReadingOf } from '../../../core/records/reading.ts';
 import { RAD_PER_DEG } from '../../../core/math/angles.ts';
 

@@ -2,9 +2,8 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { linearFit } from '../../../../src/core/math/leastSquares.ts';
 import { normal, seeded } from '../../../../src/core/math/random.ts';
-import { alignedTo, analyseTrack, tableOf, turnAt } from '../../../../src/core/tracking/analyseTrack.ts';
+import { analyseTrack } from '../../../../src/core/tracking/analyseTrack.ts';
 import { binned } from '../../../../src/core/tracking/binned.ts';
-import { guiderSigns } from '../../../../src/core/tracking/guiderSigns.ts';
 import { jumpsOf, noiseOf } from '../../../../src/core/tracking/jumps.ts';
 import { spectrumOf } from '../../../../src/core/tracking/spectrum.ts';
 import {
@@ -15,144 +14,10 @@ import {
   rmsOf,
   type TrackSeries,
 } from '../../../../src/core/tracking/trackSeries.ts';
-import { loggedRows, type DriveTruth, type LogPlan } from '../../../../src/standins/mountLog.ts';
+import { analysed, DRIVE, seriesOf } from '../../../support/drives.ts';
 import { finite, holds } from '../../../support/properties.ts';
 
-const DRIVE: DriveTruth = {
-  periodS: 480,
-  harmonics: [
-    { k: 1, amplitudeArcsec: 7, phaseDeg: 40 },
-    { k: 2, amplitudeArcsec: 2, phaseDeg: -60 },
-  ],
-  gear: null,
-  raPerMin: 0.8,
-  decPerMin: -1.9,
-  seeingArcsec: 0.5,
-};
-const PLAN: LogPlan = {
-  durationS: 2000,
-  cadenceS: 2,
-  lostShare: 0,
-  aggressiveness: null,
-  ditherEvery: null,
-  backlashArcsec: 0,
-};
-
-function seriesOf(truth: Partial<DriveTruth> = {}, plan: Partial<LogPlan> = {}, seed = 7): TrackSeries {
-  const rows = loggedRows({ ...DRIVE, ...truth }, { ...PLAN, ...plan }, seed).filter((r) => r.ra !== null);
-  let [ra, dec] = [0, 0];
-  const sent = rows.map((r) => {
-    const before = [ra, dec];
-    [ra, dec] = [ra + r.sentRa, dec + r.sentDec];
-    return before;
-  });
-  const guided = plan.aggressiveness != null;
-  const of = (value: (i: number) => number) => Float64Array.from(rows, (_, i) => value(i));
-  return {
-    timeS: of((i) => rows[i]!.timeS),
-    raArcsec: of((i) => rows[i]!.ra!),
-    decArcsec: of((i) => rows[i]!.dec!),
-    sentRaArcsec: guided ? of((i) => sent[i]![0]!) : null,
-    sentDecArcsec: guided ? of((i) => sent[i]![1]!) : null,
-    aimRaArcsec: guided ? of((i) => rows[i]!.aimRa) : null,
-    aimDecArcsec: guided ? of((i) => rows[i]!.aimDec) : null,
-  };
-}
-const analysed = (
-  truth?: Partial<DriveTruth>,
-  plan?: Partial<LogPlan>,
-  seed?: number,
-  wormTeeth: number | null = null,
-) => analyseTrack(seriesOf(truth, plan, seed), { wormTeeth })!;
 const phaseOff = (a: number, b: number) => Math.abs(((a - b + 540) % 360) - 180);
-
-describe('how a guider behaved', () => {
-  const guider = (aggressiveness: number, seed: number, more: Partial<LogPlan> = {}) =>
-    guiderSigns(seriesOf({}, { aggressiveness, ...more }, seed))!;
-  const seeds = [1, 2, 3, 4, 5, 6, 7, 8];
-
-  it('what is taken back of each error, by the corrections themselves', () => {
-    for (const part of [0.2, 0.6, 1.4]) {
-      const { ra, dec } = guider(part, 3);
-      expect([ra.takesBack, dec.takesBack].map((v) => Math.round(100 * v) / 100)).to.deep.equal([part, part]);
-    }
-  });
-
-  it('bounces where more than each error is taken back, drags where hardly any is; over dithers and lost stars too', () => {
-    const of = (part: number, more?: Partial<LogPlan>) =>
-      new Set(seeds.flatMap((seed) => Object.values(guider(part, seed, more)).map((axis) => axis.verdict)));
-    for (const more of [{}, { ditherEvery: 100 }, { lostShare: 0.05 }]) {
-      for (const part of [0.3, 0.6, 0.9]) expect([...of(part, more)], String(part)).to.deep.equal(['fine']);
-      for (const part of [1.3, 1.5]) expect([...of(part, more)], String(part)).to.deep.equal(['tooMuch']);
-    }
-    expect([...of(0.02)]).to.deep.equal(['tooLittle']);
-  });
-
-  it('of white errors one is tied to the next by half of what is taken back', () => {
-    const ties = seeds.map((seed) => guider(0.8, seed, { durationS: 8000 }).dec.tie);
-    const mean = ties.reduce((sum, t) => sum + t, 0) / ties.length;
-    expect(mean).to.be.closeTo(-0.4, 0.03);
-  });
-
-  it('says nothing without corrections, nor of a few rows', () => {
-    expect(guiderSigns(seriesOf())).to.equal(null);
-    expect(guiderSigns(seriesOf({}, { aggressiveness: 0.5, durationS: 60 }))).to.equal(null);
-    expect(analysed().guider).to.equal(null);
-  });
-});
-
-describe('play of the declination gears', () => {
-  const withPlay = (backlashArcsec: number, seed: number, more: Partial<LogPlan> = {}) =>
-    analysed({}, { aggressiveness: 0.7, backlashArcsec, ...more }, seed);
-
-  it('is told to a third of an arcsecond by the guider’s own log, and the drift is that of the axis alone', () => {
-    for (const [i, play] of [2, 3.5, 5, 8].entries()) {
-      const { decPlayArcsec, decDrift, jumps, periodic } = withPlay(play, i + 1, {
-        aggressiveness: 1.3,
-        ditherEvery: 90,
-      });
-      expect(decPlayArcsec, `play ${play}`).to.be.closeTo(play, 0.3);
-      expect(decDrift.perMin).to.be.closeTo(-1.9, 4 * decDrift.sigmaPerMin);
-      // What declination does cuts nothing in right ascension.
-      expect(jumps).to.deep.equal([]);
-      expect(periodic!.periodS).to.be.closeTo(480, 4);
-    }
-  });
-
-  it('is not told where there is none, nothing guides, or it never turns round', () => {
-    for (const seed of [1, 2, 3, 4]) expect(withPlay(0, seed, { ditherEvery: 90 }).decPlayArcsec).to.equal(null);
-    expect(analysed({}, { backlashArcsec: 4 }).decPlayArcsec).to.equal(null);
-    expect(
-      analysed({ decPerMin: 20, seeingArcsec: 0.1 }, { aggressiveness: 0.5, backlashArcsec: 4 }).decPlayArcsec,
-    ).to.equal(null);
-  });
-});
-
-describe('what a table of corrections could do', () => {
-  it('takes the worm off and leaves air and other gears; it needs three turns', () => {
-    const { nowArcsec, leftArcsec } = tableOf(analysed())!;
-    expect(leftArcsec).to.be.closeTo(0.5, 0.03);
-    expect(nowArcsec).to.be.closeTo(Math.sqrt(0.25 + 49 / 2 + 4 / 2), 0.1);
-    const gear = { periodS: 61, amplitudeArcsec: 1.5, phaseDeg: 0 };
-    expect(tableOf(analysed({ gear }))!.leftArcsec).to.be.closeTo(Math.sqrt(0.25 + 2.25 / 2), 0.05);
-    expect(tableOf(analysed({}, { durationS: 1200 }))).to.equal(null);
-  });
-});
-
-describe('two drives begun alike', () => {
-  it('have the first wave where the other has it, and the same shape as before', () => {
-    const waves = [
-      { k: 1, amplitudeArcsec: 5, phaseDeg: 10 },
-      { k: 3, amplitudeArcsec: 2, phaseDeg: -40 },
-    ];
-    const other = [{ k: 1, amplitudeArcsec: 1, phaseDeg: 70 }];
-    const begun = alignedTo(waves, other);
-    expect(begun[0]!.phaseDeg).to.equal(70);
-    // Sixty degrees of the turn on: everything is where it was a sixth of a turn later.
-    for (const part of [0, 0.13, 0.4, 0.77])
-      expect(turnAt(begun, part)).to.be.closeTo(turnAt(waves, part + 1 / 6), 1e-9);
-  });
-});
 
 describe('what a log says of a drive', () => {
   it('period, harmonics with phases, swing, drifts and what the air did', () => {
