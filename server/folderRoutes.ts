@@ -1,6 +1,6 @@
 /** What the watched folder says to the page: its files over server-sent events, and their bytes. */
 import { lstatSync, realpathSync } from 'node:fs';
-import { join, sep } from 'node:path';
+import { basename, join } from 'node:path';
 import { Router, type Request, type Response } from 'express';
 import type { WatchedFolder } from './watchedFolder.ts';
 
@@ -20,10 +20,11 @@ export function openEvents(response: Response): (event: string, data: unknown) =
 /** The file of that name, or null: what is elsewhere, a folder or a link is none of this folder's. */
 function fileIn(folder: string, name: string): string | null {
   const path = join(folder, name);
+  if (basename(path) !== name) return null;
   try {
     if (!lstatSync(path).isFile()) return null;
     const real = realpathSync(path);
-    return real === join(realpathSync(folder), name) && !name.includes(sep) ? real : null;
+    return real === join(realpathSync(folder), name) ? real : null;
   } catch {
     return null;
   }

@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import { parseArgs } from 'node:util';
 import { createApp } from './app.ts';
 import { portOf } from './port.ts';
-import { watchFolder } from './watchedFolder.ts';
+import { folderProblem, watchFolder } from './watchedFolder.ts';
 
 const { values } = parseArgs({
   options: {
@@ -18,7 +18,8 @@ const { values } = parseArgs({
 const DEFAULT_PORT = 4180;
 const wanted = portOf(values.port ?? process.env['PORT'], DEFAULT_PORT);
 const dist = values['api-only'] ? null : join(import.meta.dirname, '..', 'dist');
-const folder = values.watch === undefined ? null : watchFolder(values.watch);
+const noFolder = values.watch === undefined ? null : folderProblem(values.watch);
+const folder = values.watch === undefined || noFolder !== null ? null : watchFolder(values.watch);
 const app = createApp({ dist, demo: values.demo, folder });
 
 /** Takes the wanted port; when it is in use and was not asked for, the next free one. */
@@ -45,8 +46,8 @@ function listen(port: number, triesLeft: number): void {
   }
 }
 
-if (typeof wanted === 'number') listen(wanted, 20);
+if (typeof wanted === 'number' && noFolder === null) listen(wanted, 20);
 else {
-  console.error(wanted.words);
+  console.error(noFolder ?? (typeof wanted === 'number' ? '' : wanted.words));
   process.exitCode = 1;
 }

@@ -1,6 +1,6 @@
 /** One folder whose files are announced when they are new, grown or gone. Files in it only: no folder within, no link. */
 import { watch, type FSWatcher } from 'chokidar';
-import { existsSync, type Stats } from 'node:fs';
+import { existsSync, statSync, type Stats } from 'node:fs';
 import { basename, resolve } from 'node:path';
 
 export type FolderFile = { name: string; sizeBytes: number; modifiedMs: number };
@@ -59,6 +59,12 @@ const HOW = {
   alwaysStat: true,
   awaitWriteFinish: { stabilityThreshold: REST_MS, pollInterval: LOOK_MS },
 };
+
+/** What is wrong with a folder that is to be watched, in words; null when nothing is. One that is not there yet may come. */
+export function folderProblem(folder: string): string | null {
+  const isOther = folder === '' || (existsSync(folder) && !statSync(folder).isDirectory());
+  return isOther ? `“${folder}” is no folder. Name one: npm start -- --watch DIR` : null;
+}
 
 export function watchFolder(folder: string): WatchedFolder {
   const path = resolve(folder);

@@ -115,7 +115,10 @@ const spanOf = ({ timeS }: Points): number => (timeS.at(-1) ?? 0) - (timeS[0] ??
 function thinned({ points, jumps }: Curve): Curve {
   const thin = binned(points.timeS, points.ra, points.dec, MOST_SEARCHED);
   if (thin.timeS === points.timeS) return { points, jumps };
-  const at = jumps.map((i) => firstAt(thin, points.timeS[i] ?? 0)).filter((i) => i > 0);
+  const at = piecesAt(
+    thin,
+    jumps.map((i) => points.timeS[i] ?? 0),
+  );
   return { points: unmixed(thin, at), jumps: at };
 }
 
@@ -127,6 +130,10 @@ function unmixed(points: Points, jumps: readonly number[]): Points {
 }
 
 const firstAt = ({ timeS }: Points, s: number): number => timeS.findIndex((t) => t >= s);
+
+/** Points from which on new pieces begin, in order, each once; times before the first or after the last point begin none. */
+const piecesAt = (points: Points, timesS: readonly number[]): number[] =>
+  [...new Set(timesS.map((s) => firstAt(points, s)))].filter((i) => i > 0).sort((a, b) => a - b);
 
 /** Periods that stand out, and which of them is the worm's. */
 function periodsIn({ points, jumps }: Curve, rows: number, wormTeeth: number | null): Found {
@@ -214,7 +221,7 @@ function aimChanges({ timeS, aimRaArcsec, aimDecArcsec }: TrackSeries, points: P
   const changes: number[] = [];
   for (let i = 1; i < timeS.length; i += 1)
     if ([aimRaArcsec, aimDecArcsec].some((aim) => aim && aim[i] !== aim[i - 1])) changes.push(timeS[i] as number);
-  return changes.map((s) => firstAt(points, s)).filter((i) => i > 0);
+  return piecesAt(points, changes);
 }
 
 /** One jump for what is told twice: those that are known stand. */
@@ -251,10 +258,14 @@ function jumpsPerAxis(
   alone: readonly [Float64Array, Float64Array],
   cutsS: readonly number[] | null,
 ): [ra: number[], dec: number[]] {
-  const told = cutsS?.map((s) => firstAt(points, s)).filter((i) => i > 0);
+  const told = cutsS && piecesAt(points, cutsS);
   // In all rows: of points that stand for many a swing bends too much from one to the next.
   const jumpsIn = (axis: Float64Array): number[] =>
-    told ?? jumpsOf([axis]).map((i) => firstAt(points, series.timeS[i] as number));
+    told ??
+    piecesAt(
+      points,
+      jumpsOf([axis]).map((i) => series.timeS[i] as number),
+    );
   // Where the aim was logged the mount's own course goes on through a dither, where it was not it is cut there.
   const aims = aimChanges(series, points);
   const withAims = (found: number[], aim: Float64Array | null): number[] => (aim ? found : merged(found, aims));

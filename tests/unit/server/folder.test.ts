@@ -14,7 +14,7 @@ import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { createApp } from '../../../server/app.ts';
-import { watchFolder, type FolderState, type WatchedFolder } from '../../../server/watchedFolder.ts';
+import { folderProblem, watchFolder, type FolderState, type WatchedFolder } from '../../../server/watchedFolder.ts';
 import { linesFrom, standInLines } from '../../../src/standins/mountStream.ts';
 
 describe('the watched folder', () => {
@@ -126,6 +126,14 @@ describe('the watched folder', () => {
     for (const origin of ['http://elsewhere.example', 'null', `http://127.0.0.1:${port + 1}`])
       expect((await ask('/api/folder/files/one.csv', { origin })).status, origin).to.equal(403);
     expect((await ask('/api/folder/files/one.csv', { origin: `http://127.0.0.1:${port}` })).status).to.equal(200);
+  });
+
+  it('a file is no folder, one that is not there yet may come', () => {
+    expect(folderProblem(join(dir, 'one.csv'))).to.match(
+      /one\.csv” is no folder\. Name one: npm start -- --watch DIR$/,
+    );
+    expect(folderProblem('')).to.match(/is no folder/);
+    expect([folderProblem(dir), folderProblem(join(dir, 'later'))]).to.deep.equal([null, null]);
   });
 
   it('says that the folder is gone, and goes on when it is back', async () => {

@@ -29,13 +29,14 @@ export type Breaks = { gaps: readonly Gap[]; clockSteps: readonly number[] };
 function Course({ analysis, breaks }: CourseProps) {
   const { format } = useShared();
   const [ra, dec] = [courseOf(analysis, 'ra'), courseOf(analysis, 'dec')];
-  const longest = ra.at(-1)?.x ?? 1;
+  const [first, longest] = [ra[0]?.x ?? 0, ra.at(-1)?.x ?? 1];
+  const isShown = (s: number): boolean => s >= first && s <= longest;
   return (
     <ChartFrame
       label={`${LOG.curve}: right ascension drifts ${format.quantity(analysis.raDrift.perMin, 'driftRate')}, declination ${format.quantity(analysis.decDrift.perMin, 'driftRate')}`}
       fileName="tracking-log"
       height={260}
-      x={{ domain: [0, longest], label: LOG.time, format: (v) => format.duration(v) }}
+      x={{ domain: [first, longest], label: LOG.time, format: (v) => format.duration(v) }}
       y={{
         domain: rangeOf([...ra, ...dec]),
         label: LOG.courseAxis,
@@ -44,19 +45,25 @@ function Course({ analysis, breaks }: CourseProps) {
     >
       {({ x, y, height }) => (
         <g>
-          {breaks.gaps.slice(0, MOST_BREAKS).map(({ afterS, lengthS }) => (
-            <rect
-              key={afterS}
-              x={x(afterS)}
-              width={Math.max(1, x(afterS + lengthS) - x(afterS))}
-              height={height}
-              fill="var(--line)"
-              opacity={0.6}
-            />
-          ))}
-          {breaks.clockSteps.slice(0, MOST_BREAKS).map((s) => (
-            <path key={s} d={`M${x(s)} 0V${height}`} stroke="var(--ink)" strokeDasharray="1 4" />
-          ))}
+          {breaks.gaps
+            .filter(({ afterS }) => isShown(afterS))
+            .slice(0, MOST_BREAKS)
+            .map(({ afterS, lengthS }) => (
+              <rect
+                key={afterS}
+                x={x(afterS)}
+                width={Math.max(1, x(afterS + lengthS) - x(afterS))}
+                height={height}
+                fill="var(--line)"
+                opacity={0.6}
+              />
+            ))}
+          {breaks.clockSteps
+            .filter(isShown)
+            .slice(0, MOST_BREAKS)
+            .map((s) => (
+              <path key={s} d={`M${x(s)} 0V${height}`} stroke="var(--ink)" strokeDasharray="1 4" />
+            ))}
           <path d={path(dec, x, y)} fill="none" stroke="var(--soft)" strokeWidth="1" strokeDasharray="3 3" />
           <path d={path(ra, x, y)} fill="none" stroke="var(--action)" strokeWidth="2" />
           {cutsOf(analysis).map((s) => (

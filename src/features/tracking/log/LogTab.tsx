@@ -3,6 +3,7 @@ import { Button } from 'react-bootstrap';
 import { z } from 'zod';
 import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
 import type { MountPart } from '../../../core/records/part.ts';
+import { driveOfOtherNight } from '../../../core/night/driveOfOtherNight.ts';
 import { wormPeriodS } from '../../../core/tracking/periodicError.ts';
 import { toCsv } from '../../../formats/csv.ts';
 import { Queries } from '../../../session/Queries.tsx';
@@ -100,12 +101,12 @@ function saveCurve({ points }: TrackAnalysis): void {
 type FoundProps = { log: LogHere; state: Extract<LogState, { at: 'read' }>; worm: number | null; cuts: Shown };
 
 function Found({ log, state: { told }, worm, cuts }: FoundProps) {
-  const { numbers, learned, targetSky } = useNight();
+  const { numbers, records, targetSky } = useNight();
   const { mount } = numbers;
   const { format } = useShared();
   if (!told.found.ok) return null;
   const { analysis, rows, unusable, gaps, clockSteps } = told.found.value;
-  const earlier = earlierDrive(analysis, learned.track, targetSky?.ofDate.decDeg ?? 0);
+  const earlier = earlierDrive(analysis, driveOfOtherNight(records), targetSky?.ofDate.decDeg ?? 0);
   return (
     <>
       <LogCourse analysis={analysis} breaks={{ gaps, clockSteps }} />

@@ -1,0 +1,25 @@
+import { expect } from 'chai';
+import { driveOfOtherNight } from '../../../../src/core/night/driveOfOtherNight.ts';
+import type { Reading } from '../../../../src/core/records/reading.ts';
+import { at, before } from '../../../support/nights.ts';
+import { nightRecords, reading } from '../../../support/records.ts';
+
+const mount = { type: 'mount', id: 'demo-heron-mount' } as const;
+const values = (periodS: number) => ({
+  periodS,
+  harmonics: [{ k: 1, amplitudeArcsec: 3, phaseDeg: 0 }],
+  raDriftArcsecPerMin: null,
+  decDriftArcsecPerMin: null,
+  residualArcsec: null,
+});
+
+describe('the drive of another night', () => {
+  it('is the last one of this mount that was not recorded tonight', () => {
+    const told = (...readings: Reading[]) => driveOfOtherNight(nightRecords({ readings }))?.id;
+    const tonight = reading('track', values(480), { ...at(5), id: 'now', subject: mount });
+    const old = before('track', values(479), 'old-track', mount);
+    const other = before('track', values(600), 'other', { type: 'mount', id: 'demo-wagtail-mount' });
+    expect(told(tonight, old, other)).to.equal('old-track');
+    expect(told(tonight, other)).to.equal(undefined);
+  });
+});
