@@ -21,7 +21,7 @@ import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { OVERHEAD } from '../../core/night/nightAt.ts';
-import { trackingModel } from './model.ts';
+import { trackingModel, unguidedUsable } from './model.ts';
 import { RepairTable } from './RepairTable.tsx';
 import { WhatIfTable } from './WhatIfTable.tsx';
 
@@ -182,7 +182,9 @@ export function UsableSubs({ tabs }: { tabs: ReactNode }) {
   // The hour runs on while the ribbon is dragged; the curve follows when there is time.
   const at = useDeferredValue(useNightAt());
   const { format } = useShared();
-  const { saying, usable, unguided, subS, basis } = trackingModel(night, at.stars, at.target ?? OVERHEAD);
+  const place = at.target ?? OVERHEAD;
+  const { saying, usable, subS, basis } = trackingModel(night, at.stars, place);
+  const unguided = usable && unguidedUsable(night, place);
   const { chosenS, choose } = useChosen(subS);
   const sentence = trackingSentence(saying, format);
   const chosen = (sub: PlannedSub): Chosen => ({

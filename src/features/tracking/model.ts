@@ -10,8 +10,6 @@ import type { TrackingBasis, TrackingSaying } from '../../text/trackingWords.ts'
 export type TrackingModel = {
   saying: TrackingSaying;
   usable: UsableNight | null;
-  /** The same without guiding; null for a rig that does not guide. */
-  unguided: UsableNight | null;
   subS: number;
   basis: TrackingBasis;
 };
@@ -23,9 +21,12 @@ function settable(exposureS: number): number {
 
 const usableAt = latestPer(usableOfNight);
 /** Where the target stands is one object for as long as the hour is the same. */
-const unguidedAt = latestPer((night: NightStatic, at: { haH: number; altDeg: number }) => {
-  const unguided = unguidedSub(night, at);
-  return unguided && { ...unguided, usable: usableOfNight(night, unguided.sub) };
+const unguidedAt = latestPer(unguidedSub);
+
+/** The curve without guiding; null for a rig that does not guide. */
+export const unguidedUsable = latestPer((night: NightStatic, at: Parameters<typeof unguidedSub>[1]) => {
+  const unguided = night.budget?.sub.tracking.guided ? unguidedAt(night, at) : null;
+  return unguided && usableOfNight(night, unguided.sub);
 });
 
 /** The share at the planned length is the one that the margin tells. */
@@ -50,14 +51,12 @@ export function trackingModel(
     share,
     unguidedShare: unguided ? shareOfLength(unguided.sub, sub.exposureS, night) : null,
   };
-  const without = unguided?.usable ?? null;
-  return { saying: saying(), usable, unguided: without, subS: sub.exposureS, basis };
+  return { saying: saying(), usable, subS: sub.exposureS, basis };
 }
 
 const INCOMPLETE: TrackingModel = {
   saying: { code: 'incomplete' },
   usable: null,
-  unguided: null,
   subS: 0,
   basis: { measured: false, share: 0, unguidedShare: null },
 };
