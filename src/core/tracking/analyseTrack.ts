@@ -135,6 +135,9 @@ const firstAt = ({ timeS }: Points, s: number): number => timeS.findIndex((t) =>
 const piecesAt = (points: Points, timesS: readonly number[]): number[] =>
   [...new Set(timesS.map((s) => firstAt(points, s)))].filter((i) => i > 0).sort((a, b) => a - b);
 
+/** What swings by less than a hundredth of the rest names nothing. */
+const LEAST_OF_POWER = 1e-4;
+
 /** Periods that stand out, and which of them is the worm's. */
 function periodsIn({ points, jumps }: Curve, rows: number, wormTeeth: number | null): Found {
   const spanS = spanOf(points);
@@ -142,7 +145,8 @@ function periodsIn({ points, jumps }: Curve, rows: number, wormTeeth: number | n
   const model = fitModel(points, points.ra, { jumps, wormHz: null, harmonics: [], gearsHz: frequenciesHz });
   const waves = model ? wavesOf(model) : [];
   const found = frequenciesHz.map((hz, i) => ({ hz, power: (waves[i]?.amplitudeArcsec ?? 0) ** 2 }));
-  const turning = found.filter((f) => f.hz * spanS >= FEWEST_TURNS);
+  const strongestPower = Math.max(0, ...found.map((f) => f.power));
+  const turning = found.filter((f) => f.hz * spanS >= FEWEST_TURNS && f.power > LEAST_OF_POWER * strongestPower);
   const told = wormTeeth === null ? null : 1 / wormPeriodS(wormTeeth);
   const tellsTold = told !== null && turning.some((f) => harmonicOf(f.hz, told, spanS) !== null);
   // Where something slower than a turn and a half is stronger than all that turns, nothing can be said of periods.
