@@ -18,6 +18,8 @@ async function recordError(page: Page): Promise<void> {
   await page.getByRole('button', { name: 'Record this error' }).click();
   await page.getByText('recorded:').waitFor();
   await page.locator('.toast').waitFor({ state: 'visible' });
+  // The notice comes before the bench is drawn anew.
+  await page.getByRole('button', { name: 'Turned as shown' }).waitFor();
 }
 
 async function recordHalfTurn(page: Page): Promise<void> {

@@ -15,28 +15,24 @@ class DeviceDatabase extends Dexie {
 
 const open = (): DeviceDatabase => new DeviceDatabase();
 
-export async function chosenCopyFile(): Promise<FileSystemFileHandle | null> {
+/** Null: nothing was chosen, or it cannot be asked for. */
+async function chosen<K extends HandleRow['key']>(key: K): Promise<Extract<HandleRow, { key: K }>['handle'] | null> {
   try {
-    const row = await open().handles.get('copyFile');
-    return row?.key === 'copyFile' ? row.handle : null;
+    const row = await open().handles.get(key);
+    // Each key stands with its own kind of handle.
+    return row ? (row.handle as Extract<HandleRow, { key: K }>['handle']) : null;
   } catch {
     return null;
   }
 }
+
+export const chosenCopyFile = (): Promise<FileSystemFileHandle | null> => chosen('copyFile');
+export const chosenLogFolder = (): Promise<FileSystemDirectoryHandle | null> => chosen('logFolder');
 
 export async function chooseCopyFile(handle: FileSystemFileHandle | null): Promise<void> {
   const db = open();
   if (handle) await db.handles.put({ key: 'copyFile', handle });
   else await db.handles.delete('copyFile');
-}
-
-export async function chosenLogFolder(): Promise<FileSystemDirectoryHandle | null> {
-  try {
-    const row = await open().handles.get('logFolder');
-    return row?.key === 'logFolder' ? row.handle : null;
-  } catch {
-    return null;
-  }
 }
 
 export async function chooseLogFolder(handle: FileSystemDirectoryHandle): Promise<void> {

@@ -39,25 +39,25 @@ function touched(parts: ObservabilitySet, part: string): string[] | null {
 /** So many rows at once: the page stays awake between them. */
 const PAGE = 1000;
 
-/** The whole table in the order of its keys, page by page. */
+/** The whole table in the order of its keys, page by page: whatever a key is, also one that no command of ours would write. */
 export async function inPages<Row>(
   table: Table<Row, string>,
   see: (rows: readonly Row[]) => void,
   size = PAGE,
 ): Promise<void> {
   const keyOf = keyIn(table);
-  for (let last = ''; ;) {
-    const page = await table.where(':id').above(last).limit(size).toArray();
+  let page = await table.orderBy(':id').limit(size).toArray();
+  for (;;) {
     see(page);
     const end = page.at(-1);
     if (!end || page.length < size) return;
-    last = keyOf(end);
+    page = await table.where(':id').above(keyOf(end)).limit(size).toArray();
   }
 }
 
-function keyIn<Row>(table: Table<Row, string>): (row: Row) => string {
+function keyIn<Row>(table: Table<Row, string>): (row: Row) => unknown {
   const { keyPath } = table.schema.primKey;
-  return (row) => String((row as Record<string, unknown>)[String(keyPath)]);
+  return (row) => (row as Record<string, unknown>)[String(keyPath)];
 }
 
 /** The whole table, each row checked by itself. */
@@ -68,7 +68,7 @@ export async function wholeTable<Row>(
 ): Promise<Map<string, Row>> {
   const [found, keyOf] = [new Map<string, Row>(), keyIn(db.table(table))];
   await inPages(db.table(table), (rows) => {
-    for (const row of rows) found.set(keyOf(row), check(row));
+    for (const row of rows) found.set(String(keyOf(row)), check(row));
   });
   return found;
 }

@@ -118,7 +118,7 @@ export function repairName({ code, from, to }: Pick<Repair, 'code' | 'from' | 't
   }
 }
 
-/** `8 min, yours`, or that it is a guess. */
+/** `your 8 min`; `about 8 min` where it is a guess. */
 export const minutesWords = ({ minutes, own }: Pick<Repair, 'minutes' | 'own'>, f: Format): string =>
   own ? `your ${f.duration(minutes * 60)}` : `about ${f.duration(minutes * 60)}`;
 

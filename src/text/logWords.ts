@@ -1,6 +1,6 @@
 /** Words of tracking logs: how they are laid out, what they say of the drive. */
 import { tableOf, type TrackAnalysis } from '../core/tracking/analyseTrack.ts';
-import { formatDate } from '../core/time/civil.ts';
+import { eveningDate, formatDate } from '../core/time/civil.ts';
 import type { ColumnRole, Doubt, ErrorUnit } from '../formats/logs/columnRoles.ts';
 import type { LogCode } from '../formats/logs/readLog.ts';
 import type { TimeKind } from '../formats/logs/timeCells.ts';
@@ -104,7 +104,7 @@ export type LogSaying =
   | { code: 'none' }
   | { code: 'refused'; why: LogCode }
   | { code: 'noPeriod'; turns: number | null; spanS: number }
-  | { code: 'few' | 'told'; periodS: number; sigmaS: number; turns: number; peakToPeakArcsec: number };
+  | { code: 'few' | 'told' | 'standIn'; periodS: number; sigmaS: number; turns: number; peakToPeakArcsec: number };
 
 /** Turns from which a period is trusted. */
 const TRUSTED_TURNS = 3;
@@ -137,6 +137,8 @@ export function logSentence(s: LogSaying, f: Format): Said {
       return `Log **longer** to be sure: so far the drive swings **${f.quantity(s.peakToPeakArcsec, 'arcsec', 1)}** in ${f.quantity(s.periodS, 'seconds', 1)}.`;
     case 'told':
       return `**Record this drive**: it swings ${f.quantity(s.peakToPeakArcsec, 'arcsec', 1)} peak to peak in ${f.quantity(s.periodS, 'seconds', 1)}.`;
+    case 'standIn':
+      return `Now **look at the truth**: by its log it swings ${f.quantity(s.peakToPeakArcsec, 'arcsec', 1)} in ${f.quantity(s.periodS, 'seconds', 1)}.`;
   }
 }
 
@@ -152,6 +154,7 @@ export function logReason(s: LogSaying, f: Format): string {
         : `It covers ${f.duration(s.spanS)}, ${f.number(s.turns, 1)} turns of this mount’s worm.`;
     case 'few':
     case 'told':
+    case 'standIn':
       return `${f.number(s.turns, 1)} turns; the period is known to ${f.quantity(s.sigmaS, 'seconds', s.sigmaS < 1 ? 2 : 1)}${s.code === 'few' ? ', from three turns on it is trusted' : ''}.`;
   }
 }
@@ -208,7 +211,7 @@ export function earlierWords(
   f: Format,
 ): string {
   const then = f.quantity(peakToPeakArcsec, 'arcsec', 1);
-  return `Dashed: the drive as recorded on ${formatDate(atUtc.slice(0, 10))}, turned so that both begin alike. It swung ${then} then, ${f.quantity(nowArcsec, 'arcsec', 1)} now.`;
+  return `Dashed: the drive as recorded on ${formatDate(eveningDate(Date.parse(atUtc), f.zoneIana))}, turned so that both begin alike. It swung ${then} then, ${f.quantity(nowArcsec, 'arcsec', 1)} now.`;
 }
 
 const AXIS_NAMES = { ra: 'right ascension', dec: 'declination' } as const;

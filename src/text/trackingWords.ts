@@ -69,7 +69,7 @@ export const checksSentence = (left: number): Said =>
 export const CHECKS_REASON = 'Each one has cost somebody a night.';
 
 export const UNGUIDED_LINE = 'Dotted: the same rig without guiding.';
-/** `25.4 of an hour’s subs are kept` */
+/** `25.4 kept an hour` */
 export const keptWords = (perHour: number, f: Format): string => `${f.number(perHour, 1)} kept an hour`;
 
 export const WHAT_IF = {

@@ -56,11 +56,16 @@ test('the stand-in mount is watched as it logs, judged, and then looked at', asy
   await page.getByRole('button', { name: 'Watch it log' }).click();
   await expect(page.getByText('Mount 7 logs')).toBeVisible();
   await expect(page.getByText('Mount 7 has logged')).toBeVisible({ timeout: 30_000 });
-  const swing = /Record this drive: it swings [\d.]+″ peak to peak in (\d+)\.\d s/;
+  const swing = /Now look at the truth: by its log it swings [\d.]+″ in (\d+)\.\d s/;
   await expect(sentence(page)).toHaveText(swing);
   const found = swing.exec(await sentence(page).innerText())?.[1] ?? '';
+  // What does not exist is never recorded as this mount's.
+  await expect(page.getByRole('button', { name: 'Record this drive' })).toHaveCount(0);
+  await expect(page.getByRole('button', { name: 'Count it for the pole' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Show the truth' }).click();
   await expect(page.locator('.figure-list', { hasText: 'Play of the declination gears' })).toContainText(`${found}.`);
+  await page.locator('#log-file').setInputFiles('tests/fixtures/logs/log02.csv');
+  await expect(page.getByRole('button', { name: 'Record this drive' })).toBeVisible();
   expect(problems).toEqual([]);
 });
 
@@ -81,6 +86,6 @@ test.describe('without a server', () => {
     await page.getByLabel('How hard').selectOption('easy');
     await page.getByRole('button', { name: 'Watch it log' }).click();
     await expect(page.getByText('Mount 7 has logged')).toBeVisible({ timeout: 30_000 });
-    await expect(sentence(page)).toContainText('Record this drive');
+    await expect(sentence(page)).toContainText('look at the truth');
   });
 });

@@ -4,12 +4,12 @@
 import { binned, type Points } from './binned.ts';
 import { guiderSigns, type GuiderSigns } from './guiderSigns.ts';
 import { driftOf, fitModel, wavesOf, type ModelFit, type ModelShape } from './driveModel.ts';
-import { findPeriods, refined } from './findPeriods.ts';
-import { jumpsOf } from './jumps.ts';
-import { wormPeriodS } from './periodicError.ts';
+import { refined } from './findPeriods.ts';
+import { jumpsPerAxis, merged, spanOf, thinned, unmixed, type Curve } from './pieces.ts';
 import { playOf, type Play } from './play.ts';
 import type { Spectrum } from './spectrum.ts';
 import { peakToPeak, type Harmonic } from './turn.ts';
+import { HIGHEST_HARMONIC, periodsIn, type Found } from './wormOfCurve.ts';
 import { mountDec, mountRa, oneNight, rmsOf, wasGuided, type TrackSeries } from './trackSeries.ts';
 
 export type GearTerm = { periodS: number; amplitudeArcsec: number; phaseDeg: number };
@@ -25,8 +25,9 @@ export type Drift = { perMin: number; sigmaPerMin: number };
 
 export type TrackAnalysis = {
   points: Points;
-  /** Indices into the points of the first one after each jump. */
+  /** Indices into the points of the first one after each jump of either axis, and of right ascension alone. */
   jumps: number[];
+  raJumps: number[];
   /** Null = cannot be told: too short, or nothing stands out. */
   periodic: Periodic | null;
   gears: GearTerm[];
@@ -53,33 +54,10 @@ export type AnalyseOptions = {
 };
 
 const MOST_POINTS = 20_000;
-/** Enough to search periods; the model is fitted to all points. */
-const MOST_SEARCHED = 1800;
 const FINELY = 18;
-const FEWEST_TURNS = 1.5;
-const HIGHEST_HARMONIC = 5;
-/** How near a frequency must lie to a multiple to be taken for a harmonic, of the breadth of a peak. */
-const SAME_PEAK = 0.35;
 /** A harmonic counts above so many of its own doubt, and of the largest. */
 const LEAST_OF_DOUBT = 5;
 const LEAST_OF_LARGEST = 0.02;
-
-/** The harmonic that a frequency is of another one; null = none. */
-function harmonicOf(hz: number, wormHz: number, spanS: number): number | null {
-  const k = Math.round(hz / wormHz);
-  const near = Math.abs(hz - k * wormHz) < SAME_PEAK / spanS;
-  return k >= 1 && k <= HIGHEST_HARMONIC && near ? k : null;
-}
-
-/** Of the frequencies found the one whose multiples explain most; of equals the faster one. */
-function wormOf(found: readonly { hz: number; power: number }[], spanS: number): number | null {
-  let best: { hz: number; power: number } | null = null;
-  for (const { hz } of found) {
-    const power = found.reduce((sum, f) => sum + (harmonicOf(f.hz, hz, spanS) === null ? 0 : f.power), 0);
-    if (!best || power > best.power * 1.001 || (power > best.power * 0.999 && hz > best.hz)) best = { hz, power };
-  }
-  return best?.hz ?? null;
-}
 
 /** Harmonics that stand out of their own doubt; the first one always, it names the period. */
 function strongest(model: ModelFit): number[] {
@@ -103,58 +81,6 @@ function sigmaPeriod(points: Points, values: Float64Array, model: ModelFit, worm
   const curvature = (rss(wormHz + step) + rss(wormHz - step) - 2 * model.fit.rss) / step ** 2;
   const sigmaHz = curvature > 0 ? Math.sqrt(2 * model.sigmaArcsec ** 2) / Math.sqrt(curvature) : Infinity;
   return sigmaHz / wormHz ** 2;
-}
-
-/** A curve with the jumps in it. */
-type Curve = { points: Points; jumps: readonly number[] };
-type Found = { wormHz: number | null; gearsHz: number[]; spectrum: Spectrum };
-
-const spanOf = ({ timeS }: Points): number => (timeS.at(-1) ?? 0) - (timeS[0] ?? 0);
-
-/** Fewer points of the same curve: means of neighbours lose nothing of what turns slowly. */
-function thinned({ points, jumps }: Curve): Curve {
-  const thin = binned(points.timeS, points.ra, points.dec, MOST_SEARCHED);
-  if (thin.timeS === points.timeS) return { points, jumps };
-  const at = piecesAt(
-    thin,
-    jumps.map((i) => points.timeS[i] ?? 0),
-  );
-  return { points: unmixed(thin, at), jumps: at };
-}
-
-/** Points that stand for rows on both sides of a jump stand for nothing. */
-function unmixed(points: Points, jumps: readonly number[]): Points {
-  const weights = points.weights.slice();
-  for (const at of jumps) weights.fill(0, at - 1, at + 1);
-  return { ...points, weights };
-}
-
-const firstAt = ({ timeS }: Points, s: number): number => timeS.findIndex((t) => t >= s);
-
-/** Points from which on new pieces begin, in order, each once; times before the first or after the last point begin none. */
-const piecesAt = (points: Points, timesS: readonly number[]): number[] =>
-  [...new Set(timesS.map((s) => firstAt(points, s)))].filter((i) => i > 0).sort((a, b) => a - b);
-
-/** What swings by less than a hundredth of the rest names nothing. */
-const LEAST_OF_POWER = 1e-4;
-
-/** Periods that stand out, and which of them is the worm's. */
-function periodsIn({ points, jumps }: Curve, rows: number, wormTeeth: number | null): Found {
-  const spanS = spanOf(points);
-  const { frequenciesHz, spectrum } = findPeriods(points, points.ra, jumps, rows);
-  const model = fitModel(points, points.ra, { jumps, wormHz: null, harmonics: [], gearsHz: frequenciesHz });
-  const waves = model ? wavesOf(model) : [];
-  const found = frequenciesHz.map((hz, i) => ({ hz, power: (waves[i]?.amplitudeArcsec ?? 0) ** 2 }));
-  const strongestPower = Math.max(0, ...found.map((f) => f.power));
-  const turning = found.filter((f) => f.hz * spanS >= FEWEST_TURNS && f.power > LEAST_OF_POWER * strongestPower);
-  const told = wormTeeth === null ? null : 1 / wormPeriodS(wormTeeth);
-  const tellsTold = told !== null && turning.some((f) => harmonicOf(f.hz, told, spanS) !== null);
-  // Where something slower than a turn and a half is stronger than all that turns, nothing can be said of periods.
-  const slow = found.filter((f) => f.hz * spanS < FEWEST_TURNS).some((f) => turning.every((t) => t.power < f.power));
-  const wormHz = slow ? null : tellsTold ? told : wormOf(turning, spanS);
-  if (wormHz === null) return { wormHz, gearsHz: [], spectrum };
-  const gearsHz = turning.map((f) => f.hz).filter((hz) => harmonicOf(hz, wormHz, spanS) === null);
-  return { wormHz, gearsHz, spectrum };
 }
 
 const ALL_HARMONICS = Array.from({ length: HIGHEST_HARMONIC }, (_, i) => i + 1);
@@ -220,19 +146,6 @@ function gearsOf({ shape, ...model }: ModelFit): GearTerm[] {
   }));
 }
 
-/** Points from which on the star was to be held elsewhere. */
-function aimChanges({ timeS, aimRaArcsec, aimDecArcsec }: TrackSeries, points: Points): number[] {
-  const changes: number[] = [];
-  for (let i = 1; i < timeS.length; i += 1)
-    if ([aimRaArcsec, aimDecArcsec].some((aim) => aim && aim[i] !== aim[i - 1])) changes.push(timeS[i] as number);
-  return piecesAt(points, changes);
-}
-
-/** One jump for what is told twice: those that are known stand. */
-const merged = (found: readonly number[], known: readonly number[]): number[] =>
-  [...known, ...found.filter((i) => known.every((k) => Math.abs(k - i) > NEAR_POINTS))].sort((a, b) => a - b);
-const NEAR_POINTS = 10;
-
 /** Turns of which it can be said that they repeat. */
 const FEWEST_REPEATED = 3;
 
@@ -254,28 +167,6 @@ export function tableOf({
 const decAlone = (series: TrackSeries, play: Play | null): Float64Array =>
   mountDec(play ? { ...series, sentDecArcsec: play.movedDecArcsec } : series);
 
-/** Where each axis is cut: as it is told, or where it jumps. A jump of one axis is none of the other.
- *  @param alone what the mount does on either axis, in all rows. */
-function jumpsPerAxis(
-  series: TrackSeries,
-  points: Points,
-  alone: readonly [Float64Array, Float64Array],
-  cutsS: readonly number[] | null,
-): [ra: number[], dec: number[]] {
-  const told = cutsS && piecesAt(points, cutsS);
-  // In all rows: of points that stand for many a swing bends too much from one to the next.
-  const jumpsIn = (axis: Float64Array): number[] =>
-    told ??
-    piecesAt(
-      points,
-      jumpsOf([axis]).map((i) => series.timeS[i] as number),
-    );
-  // Where the aim was logged the mount's own course goes on through a dither, where it was not it is cut there.
-  const aims = aimChanges(series, points);
-  const withAims = (found: number[], aim: Float64Array | null): number[] => (aim ? found : merged(found, aims));
-  return [withAims(jumpsIn(alone[0]), series.aimRaArcsec), withAims(jumpsIn(alone[1]), series.aimDecArcsec)];
-}
-
 const FEWEST_POINTS = 8;
 
 /** Null when there are too few rows to fit even a drift. */
@@ -289,15 +180,22 @@ export function analyseTrack(whole: TrackSeries, options: AnalyseOptions): Track
   if (points.timeS.length < FEWEST_POINTS) return null;
   const [raJumps, decJumps] = jumpsPerAxis(series, points, [ra, dec], options.cutsS ?? null);
   const isThinned = points.timeS.length < timeS.length;
-  const curve: Curve = { points: isThinned ? unmixed(points, raJumps) : points, jumps: raJumps };
+  const inPieces = (jumps: readonly number[]): Points => (isThinned ? unmixed(points, jumps) : points);
+  const curve: Curve = { points: inPieces(raJumps), jumps: raJumps };
   const thin = thinned(curve);
   const found = periodsIn(thin, timeS.length, options.wormTeeth);
   const model = fitted(curve, thin, found);
-  const decModel = fitModel(points, points.dec, { jumps: decJumps, wormHz: null, harmonics: [], gearsHz: [] });
+  const decModel = fitModel(inPieces(decJumps), points.dec, {
+    jumps: decJumps,
+    wormHz: null,
+    harmonics: [],
+    gearsHz: [],
+  });
   if (!model || !decModel) return null;
   return {
     points,
     jumps: merged(raJumps, decJumps),
+    raJumps,
     periodic: periodicOf(points, model),
     gears: gearsOf(model),
     raDrift: driftOf(model),

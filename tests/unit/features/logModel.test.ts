@@ -122,6 +122,15 @@ describe('what is said of a log', () => {
     for (const change of [{}, { periodic: null }]) expect(logReason(of(change), f)).to.match(/^[A-Z0-9].*\.$/);
   });
 
+  it('of a mount that does not exist it asks for the truth, not for a record', () => {
+    const said = of({});
+    if (said.code !== 'told') throw new Error('it is told');
+    expect(plain(logSentence({ ...said, code: 'standIn' }, f))).to.equal(
+      'Now look at the truth: by its log it swings 12.0″ in 400.0 s.',
+    );
+    expect(logReason({ ...said, code: 'standIn' }, f)).to.equal(logReason(said, f));
+  });
+
   it('a short log of a mount whose worm nobody knows is too short, not still', () => {
     const lasting = (s: number) =>
       logSaying({ ...analysis, periodic: null, points: { ...analysis.points, timeS: Float64Array.of(0, s) } }, null);

@@ -23,21 +23,17 @@ export type Repair = Mending & {
 };
 
 type Price = Pick<Repair, 'lost' | 'won' | 'worth'>;
+type Shares = { now: number; then: number };
 
 /** Subs of which one share is usable now and another after minutes of work. A shorter night never makes it dearer, and never
  *  worth it. */
-export function countWorth(
-  left: number,
-  subMinutes: number,
-  minutes: number,
-  shares: { now: number; then: number },
-): Price {
+export function countWorth(left: number, subMinutes: number, minutes: number, shares: Shares): Price {
   const lost = Math.min(left, Math.ceil(minutes / subMinutes));
   const rest = left - lost;
   return {
     lost,
     won: Math.max(0, Math.round(rest * (shares.then - shares.now))),
-    worth: rest * shares.then > left * shares.now,
+    worth: gainOf(left, lost, shares) > 0,
   };
 }
 
@@ -74,8 +70,8 @@ function spacingMended({ budget, numbers }: NightStatic, sub: PlannedSub): Mende
   return [{ mending, sub: { ...sub, spacing: null } }];
 }
 
-/** How many usable subs more there would be, for the ranking. */
-const gainOf = ({ won, lost }: Price): number => won - lost;
+/** Usable subs more than without it, for the ranking: of those that the minutes cost only some had been usable. */
+const gainOf = (left: number, lost: number, { now, then }: Shares): number => (left - lost) * then - left * now;
 
 /** What pays first. Empty when nothing measured wants mending, or nothing is left to take.
  *  @param sub the planned one at the hour that is asked about. */
@@ -89,9 +85,12 @@ export function repairsOf(night: NightStatic, sub: PlannedSub, timeMs: number): 
   const now = shareOf(sub);
   const subMinutes = (entry.subS + entry.gapS) / 60;
   return mended
-    .map(({ mending, sub: then }): Repair => {
+    .map(({ mending, sub: then }) => {
+      const shares = { now, then: shareOf(then) };
       const { minutes, own } = minutesOf(records, mending.step);
-      return { ...mending, minutes, own, ...countWorth(left, subMinutes, minutes, { now, then: shareOf(then) }) };
+      const price = countWorth(left, subMinutes, minutes, shares);
+      return { gain: gainOf(left, price.lost, shares), repair: { ...mending, minutes, own, ...price } };
     })
-    .sort((a, b) => Number(b.worth) - Number(a.worth) || gainOf(b) - gainOf(a));
+    .sort((a, b) => b.gain - a.gain)
+    .map(({ repair }) => repair);
 }

@@ -2,6 +2,8 @@ import { useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { z } from 'zod';
 import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import type { FolderFile } from '../../../frames/folder.ts';
+import type { StandInMount } from '../../../standins/mountStream.ts';
 import type { MountPart } from '../../../core/records/part.ts';
 import { driveOfOtherNight } from '../../../core/night/driveOfOtherNight.ts';
 import { wormPeriodS } from '../../../core/tracking/periodicError.ts';
@@ -100,20 +102,21 @@ function saveCurve({ points }: TrackAnalysis): void {
 
 type FoundProps = { log: LogHere; state: Extract<LogState, { at: 'read' }>; worm: number | null; cuts: Shown };
 
-function Found({ log, state: { told }, worm, cuts }: FoundProps) {
+function Found({ log, state: { told, origin }, worm, cuts }: FoundProps) {
+  const isReal = origin === 'mount';
   const { numbers, records, targetSky } = useNight();
   const { mount } = numbers;
   const { format } = useShared();
   if (!told.found.ok) return null;
   const { analysis, rows, unusable, gaps, clockSteps } = told.found.value;
-  const earlier = earlierDrive(analysis, driveOfOtherNight(records), targetSky?.ofDate.decDeg ?? 0);
+  const earlier = isReal ? earlierDrive(analysis, driveOfOtherNight(records), targetSky?.ofDate.decDeg ?? 0) : null;
   return (
     <>
       <LogCourse analysis={analysis} breaks={{ gaps, clockSteps }} />
       <p className="soft">{rowsWords(rows, unusable, gaps.length, analysis.jumps.length)}</p>
       {!analysis.isWhole && <p>{ONE_NIGHT}</p>}
       <LogCuts analysis={analysis} cutAt={log.cutAt} shown={cuts} />
-      {analysis.periodic && <RecordDrive analysis={analysis} />}
+      {isReal && analysis.periodic && <RecordDrive analysis={analysis} />}
       <div className="section">
         <FigureList figures={logFigures(analysis, worm, format)} />
         {guiderAdvice(analysis.guider, format).map((words) => (
@@ -126,7 +129,7 @@ function Found({ log, state: { told }, worm, cuts }: FoundProps) {
         </Button>
       </div>
       <LogPeriods analysis={analysis} earlier={earlier} />
-      {mount?.mountKind !== 'altAzimuth' && <DriftForPole analysis={analysis} />}
+      {isReal && mount?.mountKind !== 'altAzimuth' && <DriftForPole analysis={analysis} />}
     </>
   );
 }
@@ -135,12 +138,13 @@ function sayingOf(state: LogState, worm: number | null): LogSaying {
   if (state.at === 'refused') return { code: 'refused', why: state.why };
   if (state.at !== 'read') return { code: 'none' };
   const { found } = state.told;
-  return found.ok ? logSaying(found.value.analysis, worm) : { code: 'refused', why: found.code };
+  if (!found.ok) return { code: 'refused', why: found.code };
+  const saying = logSaying(found.value.analysis, worm);
+  return saying.code === 'told' && state.origin === 'standIn' ? { ...saying, code: 'standIn' } : saying;
 }
 
-function Door({ log }: { log: LogHere }) {
+function Door({ isFirst, choose }: { isFirst: boolean; choose: (file: File) => void }) {
   const [over, setOver] = useState(false);
-  const isFirst = log.state.at === 'none';
   return (
     <div
       className={over ? 'drop-door over' : 'drop-door'}
@@ -153,7 +157,7 @@ function Door({ log }: { log: LogHere }) {
         event.preventDefault();
         setOver(false);
         const file = event.dataTransfer.files[0];
-        if (file) log.read(file);
+        if (file) choose(file);
       }}
     >
       <label className={isFirst ? 'btn btn-primary' : 'btn btn-outline'} htmlFor="log-file">
@@ -165,25 +169,13 @@ function Door({ log }: { log: LogHere }) {
         type="file"
         onChange={(event) => {
           const file = event.target.files?.[0];
-          if (file) log.read(file);
+          if (file) choose(file);
           // The same file chosen again is read again.
           event.target.value = '';
         }}
       />
       <span className="soft">{LOG.drop}</span>
     </div>
-  );
-}
-
-/** Logs that come without being chosen. */
-function ByItself({ readOn }: Pick<LogHere, 'readOn'>) {
-  const folder = useFolder(readOn);
-  const standIn = useStandIn(readOn);
-  return (
-    <>
-      <FolderDoor folder={folder} />
-      <StandInDoor standIn={standIn} />
-    </>
   );
 }
 
@@ -203,14 +195,41 @@ function turnOf(mount: MountPart | null): number | null {
   return mount.wormTeeth === null ? mount.drivePeriodS : wormPeriodS(mount.wormTeeth);
 }
 
-/** A log of any program, and what the drive does by itself. */
-export function LogTab({ tabs }: { tabs: ReactNode }) {
+/** Where logs come from: one at a time, whichever was asked for last. */
+function useSources(log: LogHere) {
+  const folder = useFolder((file) => log.readOn(file, 'mount'));
+  const standIn = useStandIn((file) => log.readOn(file, 'standIn'));
+  return {
+    choose: (file: File): void => {
+      folder.follow(null);
+      standIn.stop();
+      log.read(file);
+    },
+    folder: {
+      ...folder,
+      follow: (file: FolderFile | null): void => {
+        standIn.stop();
+        folder.follow(file);
+      },
+    },
+    standIn: {
+      ...standIn,
+      start: (mount: StandInMount): void => {
+        folder.follow(null);
+        standIn.start(mount);
+      },
+    },
+  };
+}
+
+function LogBench({ tabs }: { tabs: ReactNode }) {
   const { mount } = useNight().numbers;
   const { format } = useShared();
-  const worm = turnOf(mount);
   const log = useLog(mount?.wormTeeth ?? null);
+  const { choose, folder, standIn } = useSources(log);
   const [cutsOpen, setCutsOpen] = useState(false);
   const { state, going } = log;
+  const worm = state.at === 'read' && state.origin === 'standIn' ? null : turnOf(mount);
   const saying = sayingOf(state, worm);
   const shown = state.at === 'read' && !going ? state : null;
   return (
@@ -221,13 +240,21 @@ export function LogTab({ tabs }: { tabs: ReactNode }) {
       reason={logReason(saying, format)}
       instrumentName="The log"
     >
-      {going ? <WorkGoing going={going} /> : <Door log={log} />}
+      {going ? <WorkGoing going={going} /> : <Door isFirst={state.at === 'none'} choose={choose} />}
       {state.at === 'failed' && <Problem>{state.problem}</Problem>}
       {shown && <Found log={log} state={shown} worm={worm} cuts={{ isOpen: cutsOpen, set: setCutsOpen }} />}
       {shown && <Layout told={shown.told} readAs={log.readAs} />}
-      <Queries>
-        <ByItself readOn={log.readOn} />
-      </Queries>
+      <FolderDoor folder={folder} />
+      <StandInDoor standIn={standIn} />
     </BenchLayout>
+  );
+}
+
+/** A log of any program, and what the drive does by itself. */
+export function LogTab({ tabs }: { tabs: ReactNode }) {
+  return (
+    <Queries>
+      <LogBench tabs={tabs} />
+    </Queries>
   );
 }

@@ -1,5 +1,6 @@
 /** Curves of an analysed log as they are drawn, and the readings that are made of it. */
 import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import { levelled } from '../../../core/tracking/levelled.ts';
 import { alignedTo, peakToPeak, turnAt, type Harmonic } from '../../../core/tracking/turn.ts';
 import type { ReadingOf } from '../../../core/records/reading.ts';
 import { RAD_PER_DEG } from '../../../core/math/angles.ts';
@@ -41,22 +42,17 @@ export function earlierDrive(
   return { atUtc: last.takenAtUtc, harmonics, peakToPeakArcsec: peakToPeak(harmonics) };
 }
 
-/** Every value on its place in the turn, drift and steps taken off by the middle of its own turn. */
+/** Every value on its place in the turn, drift and steps taken off by the middle of its own piece. */
 export function foldedOf(analysis: TrackAnalysis): Dot[] {
-  const { periodic, points, jumps } = analysis;
+  const { periodic, points, raJumps } = analysis;
   if (!periodic) return [];
-  const steps = [0, ...jumps, points.timeS.length];
-  const level = new Float64Array(points.timeS.length);
-  steps.slice(1).forEach((end, s) => {
-    const from = steps[s] ?? 0;
-    let sum = 0;
-    for (let i = from; i < end; i += 1) sum += straightened(analysis, i);
-    for (let i = from; i < end; i += 1) level[i] = sum / Math.max(1, end - from);
-  });
-  return thinned(points.timeS.length).map((i) => ({
-    x: (points.timeS[i] ?? 0) % periodic.periodS,
-    y: straightened(analysis, i) - (level[i] ?? 0),
-  }));
+  const { timeS, weights } = points;
+  const about = levelled(
+    timeS.map((_, i) => straightened(analysis, i)),
+    raJumps,
+    weights,
+  );
+  return thinned(timeS.length).map((i) => ({ x: (timeS[i] ?? 0) % periodic.periodS, y: about[i] ?? 0 }));
 }
 
 const straightened = ({ points, raDrift }: TrackAnalysis, i: number): number =>

@@ -11,11 +11,14 @@ const opened = taskSession<LogTask>(
   () => new Worker(new URL('../../../workers/log.worker.ts', import.meta.url), { type: 'module' }),
 );
 
+/** Of a real mount, or of one that does not exist: nothing of that is ever recorded. */
+type Origin = 'mount' | 'standIn';
+
 export type LogState =
   | { at: 'none' }
   | { at: 'failed'; problem: string }
-  | { at: 'refused'; file: Blob; why: LogCode }
-  | { at: 'read'; file: Blob; told: LogTold };
+  | { at: 'refused'; why: LogCode }
+  | { at: 'read'; file: Blob; origin: Origin; told: LogTold };
 
 /** What names a kind of log: the line above its columns, else how many there are. */
 const headingOf = ({ layout }: LogTold): string => layout.headerLine ?? `${layout.header.length} columns`;
@@ -25,63 +28,75 @@ export type LogHere = {
   going: Going | null;
   read: (file: Blob) => void;
   /** The same log, grown: what is shown stays until it was read. */
-  readOn: (file: Blob) => void;
+  readOn: (file: Blob, origin: Origin) => void;
   /** Reads the same log another way, and remembers it for logs of its heading. */
   readAs: (mapping: LogMapping) => void;
   cutAt: (cutsS: number[] | null) => void;
 };
 
-type Ask = (file: Blob, mapping: LogMapping | null, cutsS: number[] | null) => Promise<LogState>;
+type Asked = { file: Blob; origin: Origin; mapping: LogMapping | null; cutsS: number[] | null };
+const asItComes = (file: Blob, origin: Origin): Asked => ({ file, origin, mapping: null, cutsS: null });
 
-/** A growing log: of what comes while it is read, only the last is read after it. */
-function useReadingOn(ask: Ask, show: (state: LogState) => void): (file: Blob) => void {
-  const at = useRef<{ busy: boolean; waiting: Blob[] }>({ busy: false, waiting: [] });
-  const readOn = async (file: Blob): Promise<void> => {
-    at.current.waiting = [file];
+/** A growing log: of what comes while it is read, only the last is read after it; `drop` forgets it. */
+function useReadingOn(
+  ask: (asked: Asked) => Promise<LogState>,
+  show: (state: LogState) => void,
+): Pick<LogHere, 'readOn'> & { drop: () => void } {
+  const at = useRef<{ busy: boolean; waiting: Asked[] }>({ busy: false, waiting: [] });
+  const readOn = async (asked: Asked): Promise<void> => {
+    at.current.waiting = [asked];
     if (at.current.busy) return;
     at.current.busy = true;
     try {
-      for (let next = at.current.waiting.pop(); next; next = at.current.waiting.pop())
-        show(await ask(next, null, null));
+      for (let next = at.current.waiting.pop(); next; next = at.current.waiting.pop()) show(await ask(next));
     } catch {
       show({ at: 'failed', problem: LOG.died });
     } finally {
       at.current.busy = false;
     }
   };
-  return (file) => void readOn(file);
+  return {
+    readOn: (file, origin) => void readOn(asItComes(file, origin)),
+    drop: () => {
+      at.current.waiting = [];
+    },
+  };
 }
 
 /** A log in this tab, read and analysed in a worker. */
 export function useLog(wormTeeth: number | null): LogHere {
   const { going, watch } = useWatched();
   const [state, setState] = useState<LogState>({ at: 'none' });
-  const askWith = async (options: Partial<Watched>, ...[file, mapping, cutsS]: Parameters<Ask>): Promise<LogState> => {
-    const answer = await (await opened()).run({ file, mapping, wormTeeth, cutsS }, options);
-    if (!answer.ok) return { at: 'refused', file, why: answer.code };
-    const kept = mapping ? null : keptMapping(headingOf(answer.value));
+  const askWith = async (options: Partial<Watched>, asked: Asked): Promise<LogState> => {
+    const { origin, ...log } = asked;
+    // What does not exist has not this mount's gears.
+    const teeth = origin === 'mount' ? wormTeeth : null;
+    const answer = await (await opened()).run({ ...log, wormTeeth: teeth }, options);
+    if (!answer.ok) return { at: 'refused', why: answer.code };
+    const kept = log.mapping ? null : keptMapping(headingOf(answer.value));
     return kept && fits(kept, answer.value)
-      ? askWith(options, file, kept, cutsS)
-      : { at: 'read', file, told: answer.value };
+      ? askWith(options, { ...asked, mapping: kept })
+      : { at: 'read', file: log.file, origin, told: answer.value };
   };
-  const readOn = useReadingOn((...asked) => askWith({}, ...asked), setState);
-  const run = (...asked: Parameters<Ask>): void => {
-    void watch((options) => askWith(options, ...asked)).then(setState, (error: unknown) =>
+  const { readOn, drop } = useReadingOn((asked) => askWith({}, asked), setState);
+  const run = (asked: Asked): void => {
+    drop();
+    void watch((options) => askWith(options, asked)).then(setState, (error: unknown) =>
       setState({ at: 'failed', problem: error instanceof Cancelled ? LOG.cancelled : LOG.died }),
     );
   };
   return {
     state,
     going,
-    read: (file) => run(file, null, null),
+    read: (file) => run(asItComes(file, 'mount')),
     readOn,
     readAs: (mapping) => {
       if (state.at !== 'read') return;
       keepMapping(headingOf(state.told), mapping);
-      run(state.file, mapping, null);
+      run({ ...asItComes(state.file, state.origin), mapping });
     },
     cutAt: (cutsS) => {
-      if (state.at === 'read') run(state.file, state.told.mapping, cutsS);
+      if (state.at === 'read') run({ ...asItComes(state.file, state.origin), mapping: state.told.mapping, cutsS });
     },
   };
 }

@@ -85,10 +85,12 @@ describe('worth the minutes', () => {
     const readings = [error(1, 20, 20), rms(1.6, 1.6)];
     const { tonight, sub, first } = priced({ readings });
     expect(first.map((r) => r.code)).to.have.members(['pole', 'guiding']);
+    const share = shareOfLength(sub, sub.exposureS, tonight);
     first.slice(1).forEach((one, i) => {
       const earlier = first[i]!;
       expect(earlier.worth || !one.worth).to.equal(true);
-      if (earlier.worth === one.worth) expect(earlier.won - earlier.lost).to.be.at.least(one.won - one.lost);
+      const of = ({ lost, won }: typeof one) => won - lost * share;
+      if (earlier.worth === one.worth) expect(of(earlier)).to.be.at.least(of(one) - 1);
     });
     const guiding = first.find((r) => r.code === 'guiding')!;
     if (!sub.tracking.guided) throw new Error('Heron is guided');
