@@ -4,6 +4,7 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
+import { normal, seeded } from '../src/core/math/random.ts';
 import { nightAt } from '../src/core/night/nightAt.ts';
 import { nightStatic, type NightStatic } from '../src/core/night/nightStatic.ts';
 import type { NightRecords } from '../src/core/night/nightRecords.ts';
@@ -64,9 +65,10 @@ function fitTimes(): { usual: number; worst: number } {
 
 /** A log of a million rows, as text: to numbers, and what turns in it. */
 async function logFigures(): Promise<Figure[]> {
+  const random = seeded(1);
   const rows = Array.from({ length: 1_000_000 }, (_, i) => {
     const timeS = i * 0.05;
-    const [ra, dec] = [8 * Math.sin(timeS / 76) + Math.sin(i * 12.9898), i * 1e-5 + Math.sin(i * 78.233)];
+    const [ra, dec] = [8 * Math.sin(timeS / 76) + 0.7 * normal(random), i * 1e-5 + 0.7 * normal(random)];
     return `${timeS.toFixed(2)},${ra.toFixed(3)},${dec.toFixed(3)}`;
   });
   const bytes = new TextEncoder().encode(['t,ra,dec', ...rows].join('\n'));

@@ -2,8 +2,9 @@
  *  watched for logs. A database of its own, so that losing the records does not lose the way to their copy. */
 import Dexie, { type Table } from 'dexie';
 
-type HandleRow =
-  { key: 'copyFile'; handle: FileSystemFileHandle } | { key: 'logFolder'; handle: FileSystemDirectoryHandle };
+/** What kind of handle stands under which key. */
+type Handles = { copyFile: FileSystemFileHandle; logFolder: FileSystemDirectoryHandle };
+type HandleRow = { key: keyof Handles; handle: FileSystemHandle };
 
 class DeviceDatabase extends Dexie {
   declare handles: Table<HandleRow, string>;
@@ -16,11 +17,10 @@ class DeviceDatabase extends Dexie {
 const open = (): DeviceDatabase => new DeviceDatabase();
 
 /** Null: nothing was chosen, or it cannot be asked for. */
-async function chosen<K extends HandleRow['key']>(key: K): Promise<Extract<HandleRow, { key: K }>['handle'] | null> {
+async function chosen<K extends keyof Handles>(key: K): Promise<Handles[K] | null> {
   try {
-    const row = await open().handles.get(key);
     // Each key stands with its own kind of handle.
-    return row ? (row.handle as Extract<HandleRow, { key: K }>['handle']) : null;
+    return ((await open().handles.get(key))?.handle as Handles[K] | undefined) ?? null;
   } catch {
     return null;
   }

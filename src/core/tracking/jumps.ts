@@ -3,13 +3,20 @@
  *  Source: two-sided local lines (Loader, Change point estimation using nonparametric regression, Ann. Stat. 24, 1996). */
 import { median } from '../math/statistics.ts';
 
-/** Values on either side. */
+/** Values on either side, and for a longer look. */
 const SIDE = 10;
+const LONG_SIDE = 18;
+/** Of a miss, over the longer look. */
+const LEAST_STAYING = 0.5;
 /** Scatter of the miss over that of one value: of each line at its end 1/n + (n/2)^2 / sum of squares. */
 const OF_LINES = Math.sqrt(2 * (1 / SIDE + (SIDE / 2) ** 2 / ((SIDE * (SIDE ** 2 - 1)) / 12)));
+/** Of the scatter of the whole curve, and of that of the two lines themselves. */
 const LEAST_OF_SCATTER = 5.5;
+const LEAST_OF_OWN = 6;
 /** Neighbours at a jump differ by no less, in units of the noise. */
 const LEAST_BETWEEN = 1.2;
+/** A jump is made between two neighbours; of what swings within a few values their step is only a part of the miss. */
+const LEAST_OF_MISS = 0.4;
 const PER_MAD = 1.4826;
 
 /** Scatter of one value about the slow course, by second differences of neighbours; arcsec. */
@@ -22,22 +29,36 @@ export function noiseOf(values: Float64Array): number {
   return ((median(steps) ?? 0) * PER_MAD) / Math.sqrt(6);
 }
 
-/** A line through SIDE values from one on, at a place counted from its first value. */
-function lineAt(values: Float64Array, from: number, at: number): number {
-  const middle = (SIDE - 1) / 2;
-  let [sum, slope, squares] = [0, 0, 0];
-  for (let k = 0; k < SIDE; k += 1) {
-    const v = values[from + k] as number;
+type Line = { atPlace: number; squares: number };
+
+/** A line through as many values from one on, at a place counted from its first value, and the squares that it leaves. */
+function lineAt(values: Float64Array, from: number, count: number, at: number): Line {
+  const middle = (count - 1) / 2;
+  let [sum, rise, spread, all] = [0, 0, 0, 0];
+  for (let k = 0; k < count; k += 1) {
+    const v = (values[from + k] as number) - (values[from] as number);
     sum += v;
-    slope += (k - middle) * v;
-    squares += (k - middle) ** 2;
+    rise += (k - middle) * v;
+    spread += (k - middle) ** 2;
+    all += v * v;
   }
-  return sum / SIDE + (slope / squares) * (at - middle);
+  const [mean, slope] = [sum / count, rise / spread];
+  const squares = Math.max(0, all - count * mean ** 2 - slope * rise);
+  return { atPlace: (values[from] as number) + mean + slope * (at - middle), squares };
 }
 
-/** By how much the lines on either side of a value miss each other. */
-const missAt = (values: Float64Array, i: number): number =>
-  lineAt(values, i, -0.5) - lineAt(values, i - SIDE, SIDE - 0.5);
+/** By how much the lines on either side of a value miss each other, and the scatter of one value about them. */
+function missAt(values: Float64Array, i: number, side: number): { miss: number; scatter: number } {
+  const [after, before] = [lineAt(values, i, side, -0.5), lineAt(values, i - side, side, side - 0.5)];
+  const scatter = Math.sqrt((after.squares + before.squares) / (2 * (side - 2)));
+  return { miss: after.atPlace - before.atPlace, scatter };
+}
+
+/** Over a longer look what swings within a few values is gone, and a jump is still there. */
+function staysOver(values: Float64Array, at: number, miss: number): boolean {
+  if (at < LONG_SIDE || at + LONG_SIDE > values.length) return true;
+  return missAt(values, at, LONG_SIDE).miss * Math.sign(miss) > LEAST_STAYING * Math.abs(miss);
+}
 
 /** Indices of the first value after each jump, by either of the axes, in order. */
 export function jumpsOf(axes: readonly Float64Array[]): number[] {
@@ -46,13 +67,22 @@ export function jumpsOf(axes: readonly Float64Array[]): number[] {
     const noise = noiseOf(values);
     if (noise === 0) continue;
     for (let at = SIDE; at + SIDE <= values.length; at += 1) {
-      if (Math.abs((values[at] as number) - (values[at - 1] as number)) < LEAST_BETWEEN * noise) continue;
-      const by = Math.abs(missAt(values, at)) / (noise * OF_LINES);
-      if (by > LEAST_OF_SCATTER) found.push({ at, by });
+      const step = Math.abs((values[at] as number) - (values[at - 1] as number));
+      if (step < LEAST_BETWEEN * noise) continue;
+      const { miss, scatter } = missAt(values, at, SIDE);
+      const size = Math.abs(miss);
+      const by = size / (noise * OF_LINES);
+      // What swings within a few values bends away from its lines: they miss each other by no more than they are missed.
+      const isTold = size > LEAST_OF_OWN * scatter * OF_LINES && step > LEAST_OF_MISS * size;
+      if (by > LEAST_OF_SCATTER && isTold && staysOver(values, at, miss)) found.push({ at, by });
     }
   }
   const kept: number[] = [];
-  for (const { at } of found.sort((a, b) => b.by - a.by))
-    if (kept.every((other) => Math.abs(other - at) > SIDE)) kept.push(at);
+  const taken = new Set<number>();
+  for (const { at } of found.sort((a, b) => b.by - a.by)) {
+    if (taken.has(at)) continue;
+    kept.push(at);
+    for (let near = at - SIDE; near <= at + SIDE; near += 1) taken.add(near);
+  }
   return kept.sort((a, b) => a - b);
 }

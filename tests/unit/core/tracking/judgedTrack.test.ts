@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { normal, seeded } from '../../../../src/core/math/random.ts';
 import { analyseTrack, tableOf } from '../../../../src/core/tracking/analyseTrack.ts';
 import { guiderSigns } from '../../../../src/core/tracking/guiderSigns.ts';
+import { jumpsOf } from '../../../../src/core/tracking/jumps.ts';
 import { alignedTo, turnAt } from '../../../../src/core/tracking/turn.ts';
 import type { LogPlan } from '../../../../src/standins/mountLog.ts';
 import { analysed, seriesOf } from '../../../support/drives.ts';
@@ -21,6 +22,14 @@ describe('a long log', () => {
     expect(found.periodic!.periodS).to.be.closeTo(480, 4 * found.periodic!.sigmaPeriodS);
     expect(found.periodic!.sigmaPeriodS).to.be.lessThan(0.02);
     expect(found.isWhole).to.equal(true);
+  });
+
+  it('is cut nowhere by what swings within a few rows', () => {
+    const calm = long(4000, 2);
+    for (const rows of [8, 12, 15, 20, 30]) {
+      const raArcsec = calm.raArcsec.map((v, i) => v + 4 * Math.sin((2 * Math.PI * i) / rows));
+      expect(jumpsOf([raArcsec]), `${rows} rows`).to.deep.equal([]);
+    }
   });
 
   it('of several nights tells the one with most rows, as if it stood alone', () => {
