@@ -43,7 +43,7 @@ export type OnShare = (share: number) => void;
 const RECORDS_PER_REPORT = 500;
 
 /** What each earlier version still lacked in its parts. Versions 2 and 5 lacked only kinds of readings, events and settings;
- *  up to 4 signals stood among the ticks; what is new in 7, 9 and 10 may be left out, in 8
+ *  up to 4 signals stood among the ticks; what is new in 7 and from 9 on may be left out, in 8
  *  mounts may be turned by hand. */
 const UPGRADES: Record<number, readonly PartUpgrade[]> = {
   1: [withUse, withEngraving, withTrueDemoRing, withRoomyDemo],
@@ -55,6 +55,7 @@ const UPGRADES: Record<number, readonly PartUpgrade[]> = {
   7: [withRoomyDemo],
   8: [],
   9: [],
+  10: [],
 };
 
 const LAST_WITH_SIGNAL_TICKS = 4;

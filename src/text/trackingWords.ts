@@ -26,15 +26,21 @@ export function trackingSentence(s: TrackingSaying, f: Format): Said {
 }
 
 export type TrackingBasis = {
-  /** The periodic error was measured. */
-  measured: boolean;
+  /** Where the drive's motion comes from: all of a log, its turn alone, or nobody measured it. */
+  drive: 'curve' | 'turn' | 'assumed';
   share: number;
   /** Share that would be usable without guiding; null for a rig that does not guide. */
   unguidedShare: number | null;
 };
 
-function basisWords({ measured, unguidedShare }: TrackingBasis, f: Format): string {
-  const from = measured ? 'from your measured periodic error' : 'from an assumed periodic error: type in yours below';
+const FROM: Record<TrackingBasis['drive'], string> = {
+  curve: 'from the curve that your log drew',
+  turn: 'from your measured periodic error',
+  assumed: 'from an assumed periodic error: type in yours below',
+};
+
+function basisWords({ drive, unguidedShare }: TrackingBasis, f: Format): string {
+  const from = FROM[drive];
   return unguidedShare === null ? from : `without guiding ${f.quantity(unguidedShare, 'percent')}, ${from}`;
 }
 

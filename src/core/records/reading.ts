@@ -104,6 +104,11 @@ export const readingValues = {
     raDriftArcsecPerMin: bounded(-3600, 3600).nullable(),
     decDriftArcsecPerMin: bounded(-3600, 3600).nullable(),
     residualArcsec: bounded(0, 3600).nullable(),
+    /** What the drive does besides drift and worm, in even steps at the axis; null or left out where nobody saw it. */
+    rest: z
+      .object({ stepS: bounded(0.1, 600), errorArcsec: z.array(bounded(-3600, 3600)).min(2).max(1024) })
+      .nullable()
+      .optional(),
   }),
   backlash: z.object({ arcsec: bounded(-3600, 3600), axis: axisSchema }),
   guiding: z.object({ rmsRaArcsec: bounded(0, 1000), rmsDecArcsec: bounded(0, 1000) }),

@@ -3,10 +3,14 @@
  *  Source: harmonic least squares on a joint model (`driveModel`); a period counts from one and a half turns on. */
 import { binned, type Points } from './binned.ts';
 import { guiderSigns, type GuiderSigns } from './guiderSigns.ts';
-import { driftOf, fitModel, wavesOf, type ModelFit, type ModelShape } from './driveModel.ts';
+import { driftOf, fitModel, residualsOf, wavesOf, type ModelFit, type ModelShape } from './driveModel.ts';
+import { RAD_PER_DEG } from '../math/angles.ts';
 import { refined } from './findPeriods.ts';
+import { noiseOf } from './jumps.ts';
 import { jumpsPerAxis, merged, spanOf, thinned, unmixed, type Curve } from './pieces.ts';
+import type { ErrorCurve } from './periodicError.ts';
 import { playOf, type Play } from './play.ts';
+import { restOfDrive } from './restOfDrive.ts';
 import type { Spectrum } from './spectrum.ts';
 import { peakToPeak, type Harmonic } from './turn.ts';
 import { HIGHEST_HARMONIC, periodsIn, type Found } from './wormOfCurve.ts';
@@ -31,6 +35,8 @@ export type TrackAnalysis = {
   /** Null = cannot be told: too short, or nothing stands out. */
   periodic: Periodic | null;
   gears: GearTerm[];
+  /** What the drive does besides drift and worm; null when nothing shows above the air. */
+  rest: ErrorCurve | null;
   raDrift: Drift;
   decDrift: Drift;
   /** Of the right ascension about the model; of the declination about its drift. */
@@ -146,6 +152,18 @@ function gearsOf({ shape, ...model }: ModelFit): GearTerm[] {
   }));
 }
 
+/** What drift and worm leave, gears and all. */
+function restOf({ points }: Curve, model: ModelFit): ErrorCurve | null {
+  const gears = gearsOf(model);
+  const left = residualsOf(points, points.ra, model).map((v, i) =>
+    gears.reduce((sum, g) => sum + waveAt(g, points.timeS[i] ?? 0), v),
+  );
+  return restOfDrive(points, left, noiseOf(points.ra));
+}
+
+const waveAt = ({ amplitudeArcsec, periodS, phaseDeg }: GearTerm, timeS: number): number =>
+  amplitudeArcsec * Math.sin((2 * Math.PI * timeS) / periodS + phaseDeg * RAD_PER_DEG);
+
 /** Turns of which it can be said that they repeat. */
 const FEWEST_REPEATED = 3;
 
@@ -198,6 +216,7 @@ export function analyseTrack(whole: TrackSeries, options: AnalyseOptions): Track
     raJumps,
     periodic: periodicOf(points, model),
     gears: gearsOf(model),
+    rest: restOf(curve, model),
     raDrift: driftOf(model),
     decDrift: driftOf(decModel),
     residualRaArcsec: model.sigmaArcsec,

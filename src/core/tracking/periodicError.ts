@@ -3,6 +3,7 @@ import { sinc } from '../math/angles.ts';
 
 /** `phaseDeg` at the start of the measured stretch; null = nobody knows. */
 export type Sinusoid = { amplitudeArcsec: number; periodS: number; phaseDeg: number | null };
+/** Values `stepS` apart, at least one. */
 export type ErrorCurve = { stepS: number; errorArcsec: readonly number[] };
 
 /** Seconds of a sidereal day: worm period = this / teeth of the worm wheel. */
@@ -60,16 +61,4 @@ export function wavePaths(
     }
     return { variance, withTime };
   };
-}
-
-/** The same for a path known at instants `stepS` apart, centred on mid-exposure: moments of the samples. */
-export function sampledPath(errorsArcsec: readonly number[], stepS: number): PathMoments {
-  const count = errorsArcsec.length;
-  const mean = errorsArcsec.reduce((a, b) => a + b, 0) / count;
-  let [variance, withTime] = [0, 0];
-  errorsArcsec.forEach((error, i) => {
-    variance += (error - mean) ** 2 / count;
-    withTime += ((i - (count - 1) / 2) * stepS * (error - mean)) / count;
-  });
-  return { variance, withTime };
 }

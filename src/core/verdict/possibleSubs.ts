@@ -3,7 +3,8 @@
 import { MOST_DIMENSIONS, spreadPoints } from '../math/lowDiscrepancy.ts';
 import { oncePerKey } from '../once.ts';
 import { requirePositive, requireRange } from '../result.ts';
-import { sampledPath, wavePaths, type PathMoments, type Sinusoid } from '../tracking/periodicError.ts';
+import { curveWindows } from '../tracking/curveWindows.ts';
+import { wavePaths, type Sinusoid } from '../tracking/periodicError.ts';
 import type { Drive } from './plannedSub.ts';
 
 /** Fewer miss the tails where three phases are free. */
@@ -44,32 +45,6 @@ function phasesOf(sinusoids: readonly Sinusoid[], exposureS: number, starts: rea
   };
 }
 
-type Sampled = { stepS: number; count: number; windows: number };
-
-/** The instants at which a measured curve is followed: as many as fit into the exposure. */
-function samplingOf({ curve }: Drive, exposureS: number): Sampled | null {
-  if (!curve || curve.errorArcsec.length === 0) return null;
-  const count = Math.min(curve.errorArcsec.length, Math.max(1, Math.round(exposureS / curve.stepS)));
-  return { stepS: curve.stepS, count, windows: curve.errorArcsec.length - count + 1 };
-}
-
-/** A window of the curve with the waves on top, sample by sample. */
-function sampledWobble(
-  { curve, sinusoids }: Drive,
-  { stepS, count, windows }: Sampled,
-  at: number,
-  phaseRad: (wave: number) => number,
-): PathMoments {
-  const first = Math.floor(at * windows);
-  const errors = Array.from({ length: count }, (_, i) => {
-    const turns = (i - (count - 1) / 2) * stepS * TURN;
-    const wave = (sum: number, s: Sinusoid, k: number): number =>
-      sum + s.amplitudeArcsec * Math.sin(turns / s.periodS + phaseRad(k));
-    return sinusoids.reduce(wave, curve?.errorArcsec[first + i] ?? 0);
-  });
-  return sampledPath(errors, stepS);
-}
-
 const NO_POINTS = new Float64Array();
 const directions = (turns: Float64Array): Directions => ({
   cos: turns.map((at) => Math.cos(TURN * at)),
@@ -86,14 +61,15 @@ export const MOST_FREE_WAVES = STARTS.length;
 const NO_WOBBLE = new Float64Array(MEMBERS);
 
 /** Every member's variance and covariance with time. */
-function wobbleOf(drive: Drive, sampled: Sampled | null, exposureS: number): [Float64Array, Float64Array] {
-  const { sinusoids } = drive;
+function wobbleOf({ sinusoids, curve }: Drive, exposureS: number): [Float64Array, Float64Array] {
   const pathOf = wavePaths(sinusoids, exposureS);
+  const windows = curve && curveWindows(curve, sinusoids, exposureS);
   const phaseRad = phasesOf(sinusoids, exposureS, STARTS);
   const [variance, withTime] = [new Float64Array(MEMBERS), new Float64Array(MEMBERS)];
   for (let member = 0; member < MEMBERS; member += 1) {
     const phases = (wave: number): number => phaseRad(member, wave);
-    const path = sampled ? sampledWobble(drive, sampled, WINDOWS[member] ?? 0, phases) : pathOf(phases);
+    const waves = pathOf(phases);
+    const path = windows ? windows.momentsAt(WINDOWS[member] ?? 0, phases, waves) : waves;
     variance[member] = path.variance;
     withTime[member] = path.withTime;
   }
@@ -105,16 +81,15 @@ function wobbleOf(drive: Drive, sampled: Sampled | null, exposureS: number): [Fl
  *  @throws RangeError for more waves without known phases than can be drawn. */
 export const possibleSubs = oncePerKey((drive: Drive, exposureS: number): PossibleSubs => {
   requirePositive('exposureS', exposureS);
-  const sampled = samplingOf(drive, exposureS);
-  const { sinusoids } = drive;
+  const { sinusoids, curve } = drive;
   if (!isLocked(sinusoids)) requireRange('sinusoids.length', sinusoids.length, 0, MOST_FREE_WAVES);
   const [wobbleVariance, wobbleWithTime] =
-    sampled || sinusoids.length > 0 ? wobbleOf(drive, sampled, exposureS) : [NO_WOBBLE, NO_WOBBLE];
+    curve || sinusoids.length > 0 ? wobbleOf(drive, exposureS) : [NO_WOBBLE, NO_WOBBLE];
   return {
     count: MEMBERS,
-    free: (isLocked(sinusoids) ? 1 : sinusoids.length) + (sampled ? 1 : 0),
+    free: (isLocked(sinusoids) ? 1 : sinusoids.length) + (curve ? 1 : 0),
     exposureS,
-    timeVariance: sampled ? (sampled.stepS ** 2 * (sampled.count ** 2 - 1)) / 12 : exposureS ** 2 / 12,
+    timeVariance: exposureS ** 2 / 12,
     wobbleVariance,
     wobbleWithTime,
     axis: AXIS_DIRECTIONS,

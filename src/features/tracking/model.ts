@@ -2,7 +2,13 @@
 import { FIRST_SUB_LIST, firstSubChecks, isTicked, type FirstSubCheck } from '../../core/night/plan/checklists.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
-import { shareOfLength, unguidedSub, usableOfNight, type UsableNight } from '../../core/night/account/usableOfNight.ts';
+import {
+  shareOfLength,
+  unguidedSub,
+  usableOfNight,
+  type Unguided,
+  type UsableNight,
+} from '../../core/night/account/usableOfNight.ts';
 import { latestPer } from '../../core/once.ts';
 import { WANTED_SHARE } from '../../core/verdict/budget.ts';
 import type { TrackingBasis, TrackingSaying } from '../../text/trackingWords.ts';
@@ -47,18 +53,26 @@ export function trackingModel(
   };
   const unguided = guided ? unguidedAt(night, at) : null;
   const basis: TrackingBasis = {
-    measured: guided ? unguided?.measured === true : night.budget.sources.periodicError?.basis === 'measured',
+    drive: guided ? driveFrom(unguided) : driveFrom({ sub, measured: isMeasured(night) }),
     share,
     unguidedShare: unguided ? shareOfLength(unguided.sub, sub.exposureS, night) : null,
   };
   return { saying: saying(), usable, subS: sub.exposureS, basis };
 }
 
+const isMeasured = ({ budget }: NightStatic): boolean => budget?.sources.periodicError?.basis === 'measured';
+
+function driveFrom(unguided: Unguided | null): TrackingBasis['drive'] {
+  if (!unguided?.measured) return 'assumed';
+  const { tracking } = unguided.sub;
+  return !tracking.guided && tracking.drive.curve ? 'curve' : 'turn';
+}
+
 const INCOMPLETE: TrackingModel = {
   saying: { code: 'incomplete' },
   usable: null,
   subS: 0,
-  basis: { measured: false, share: 0, unguidedShare: null },
+  basis: { drive: 'assumed', share: 0, unguidedShare: null },
 };
 
 export type CheckModel = { id: FirstSubCheck; done: boolean };

@@ -217,9 +217,9 @@ describe('words of the stations', () => {
     ];
     for (const s of sayings) {
       isSentence(trackingSentence(s, f), s.code);
-      for (const measured of [true, false]) {
-        const unguidedShare = measured ? 0.2 : null;
-        isSentence(trackingReason(s, { measured, share: 0.4, unguidedShare }, f), s.code);
+      for (const drive of ['curve', 'turn', 'assumed'] as const) {
+        const unguidedShare = drive === 'assumed' ? null : 0.2;
+        isSentence(trackingReason(s, { drive, share: 0.4, unguidedShare }, f), s.code);
       }
     }
     for (const id of Object.keys(CHECK_WORDS) as FirstSubCheck[]) isSentence(CHECK_WORDS[id].why, id);

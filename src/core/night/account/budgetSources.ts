@@ -11,7 +11,6 @@ import { evenVariance } from '../../verdict/evenWidth.ts';
 import {
   STEADY_DRIVE,
   type BudgetItemName,
-  type Drive,
   type PlannedSub,
   type PolarError,
   type Tracking,
@@ -19,6 +18,7 @@ import {
 import { assumedSinusoids } from '../../rig/assumedDrive.ts';
 import { learnedOf } from '../learned.ts';
 import type { NightRecords } from '../nightRecords.ts';
+import { measuredDrive } from './measuredDrive.ts';
 import { presentLook, seenSpread } from './seenSpread.ts';
 import { untouchedPole } from '../pole/untouchedPole.ts';
 import { poleOfNight, type PoleOfNight } from '../pole/poleOfNight.ts';
@@ -102,21 +102,17 @@ function unguidedTracking(
   mount: MountPart | null,
 ): { tracking: Tracking; sources: BudgetSources } {
   const { track } = learnedOf(records);
-  const { periodS = null, harmonics = [], raDriftArcsecPerMin = null } = track?.values ?? {};
-  const known = track !== undefined && periodS !== null;
-  const sinusoids = known
-    ? harmonics.map((h) => ({ amplitudeArcsec: h.amplitudeArcsec, periodS: periodS / h.k, phaseDeg: h.phaseDeg }))
-    : assumedSinusoids(mount);
-  const drive: Drive = { sinusoids, curve: null };
+  const raDriftArcsecPerMin = track?.values.raDriftArcsecPerMin ?? null;
+  const drive = track ? measuredDrive(track, mount) : null;
   return {
     tracking: {
       guided: false,
-      drive,
+      drive: drive ?? { sinusoids: assumedSinusoids(mount), curve: null },
       raRateAxisArcsecPerMin: raDriftArcsecPerMin ?? ASSUMED.raRateAxisArcsecPerMin,
       refraction: null,
     },
     sources: {
-      periodicError: known ? measured(track) : assumed,
+      periodicError: measuredOr(drive ? track : undefined, assumed),
       raRate: measuredOr(raDriftArcsecPerMin === null ? undefined : track, assumed),
       refraction: given,
     },

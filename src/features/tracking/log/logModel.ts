@@ -69,6 +69,8 @@ export function spectrumDots({ spectrum, points }: TrackAnalysis): Dot[] {
 /** As finely as an angle is typed. */
 export const tenth = (value: number): number => Math.round(value * 10) / 10;
 
+const hundredth = (value: number): number => Math.round(value * 100) / 100;
+
 /** Where a target stood in the middle of a log that has just ended; null without a target. */
 export function middleHaH(haH: number | undefined, { points }: TrackAnalysis): number | null {
   const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
@@ -76,7 +78,7 @@ export function middleHaH(haH: number | undefined, { points }: TrackAnalysis): n
 }
 
 /** Values of the reading: errors of the drive itself, which the sky shows times the cosine of the declination. */
-export function trackValues({ periodic, raDrift, decDrift, residualRaArcsec }: TrackAnalysis, decDeg: number) {
+export function trackValues({ periodic, rest, raDrift, decDrift, residualRaArcsec }: TrackAnalysis, decDeg: number) {
   const perSky = 1 / Math.max(0.05, Math.cos(decDeg * RAD_PER_DEG));
   return {
     periodS: periodic?.periodS ?? null,
@@ -88,5 +90,6 @@ export function trackValues({ periodic, raDrift, decDrift, residualRaArcsec }: T
     raDriftArcsecPerMin: raDrift.perMin * perSky,
     decDriftArcsecPerMin: decDrift.perMin,
     residualArcsec: residualRaArcsec,
+    rest: rest && { stepS: rest.stepS, errorArcsec: rest.errorArcsec.map((v) => hundredth(v * perSky)) },
   };
 }

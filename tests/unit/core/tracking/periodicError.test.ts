@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { sampledPath, wavePaths, wormPeriodS, type Sinusoid } from '../../../../src/core/tracking/periodicError.ts';
+import { wavePaths, wormPeriodS, type Sinusoid } from '../../../../src/core/tracking/periodicError.ts';
 import { finite, holds } from '../../../support/properties.ts';
 
 const wave = fc.record({ amplitudeArcsec: finite(0.1, 40), periodS: finite(7, 900), phaseDeg: fc.constant(null) });
@@ -38,13 +38,6 @@ describe('the path of a drive in one exposure', () => {
     expect(whole(() => Math.PI / 2).withTime).to.be.closeTo(0, 1e-9);
     expect(whole(() => 0).withTime, 'rising through the middle').to.be.greaterThan(100);
     expect(wavePaths([], 60)(() => 0)).to.deep.equal({ variance: 0, withTime: 0 });
-  });
-
-  it('of a steady rise known by samples is that of a ramp', () => {
-    const { variance, withTime } = sampledPath([1, 2, 3, 4, 5], 10);
-    expect(variance).to.be.closeTo(2, 1e-12);
-    // Slope 0.1 arcsec/s times the variance of the instants, 200 s^2.
-    expect(withTime).to.be.closeTo(20, 1e-12);
   });
 
   it('has the worm’s period from its teeth', () => {
