@@ -25,12 +25,19 @@ export type Format = {
   hours: (hours: number) => string;
   /** `2 h 31` or `8 min`. */
   duration: (seconds: number) => string;
+  /** The length of a sub, as it is set: nothing is rounded away. */
+  exposure: (seconds: number) => string;
   latitude: (deg: number) => string;
   longitude: (deg: number) => string;
 };
 
 export const LATITUDE_LETTERS = { positive: 'N', negative: 'S' };
 export const LONGITUDE_LETTERS = { positive: 'E', negative: 'W' };
+
+/** Whole minutes as such, all else in seconds. */
+function formatExposure(seconds: number): string {
+  return seconds < 90 || seconds % 60 === 0 ? formatDuration(seconds) : `${Math.round(seconds)} s`;
+}
 
 function formatDuration(seconds: number): string {
   const minutes = Math.round(seconds / 60);
@@ -51,6 +58,7 @@ export function makeFormat(system: UnitSystem, zoneIana: string): Format {
     clock: (utcMs) => formatClock(utcMs, zoneIana),
     hours: formatHoursMinutes,
     duration: formatDuration,
+    exposure: formatExposure,
     latitude: (deg) => formatCoordinate(deg, LATITUDE_LETTERS),
     longitude: (deg) => formatCoordinate(deg, LONGITUDE_LETTERS),
   };

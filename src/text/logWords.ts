@@ -24,7 +24,7 @@ export const LOG = {
   rate: 'Rate of the corrections',
   angle: 'Right ascension in the columns’ x',
   angleHint: 'Counter-clockwise; empty = along x.',
-  columns: ['Column', 'First values', 'It is', 'Unit'],
+  columns: ['Column', 'First values', 'It is', 'Unit, and which way'],
   column: 'column',
   atAxis: 'The log holds the drive’s own error, at the axis',
   time: 'time from the first row',
@@ -35,6 +35,7 @@ export const LOG = {
   shareAxis: 'share of the swing',
   cuts: 'Cuts',
   noCut: 'No cut: the log is taken as one.',
+  dragCut: 'Drag a dashed line of the curve to move its cut, or take one away here.',
   cutAt: 'Cut at',
   cutHint: 'Where the star was taken anew, or the mount was moved.',
   addCut: 'Cut here',
@@ -80,6 +81,11 @@ export const ROLE_NAMES: Record<RoleKey, string> = {
   aimRa: 'aim in right ascension',
   aimDec: 'aim in declination',
   other: 'something else',
+};
+/** Which way a column's numbers grow, by its axis: as the star moves, or against it. */
+export const SIGN_NAMES: Record<'ra' | 'dec', Record<'1' | '-1', string>> = {
+  ra: { '1': 'plus is east', '-1': 'plus is west' },
+  dec: { '1': 'plus is north', '-1': 'plus is south' },
 };
 export const UNIT_NAMES: Record<ErrorUnit | 'ms' | 's', string> = {
   arcsec: 'arcseconds',

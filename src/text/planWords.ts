@@ -32,11 +32,11 @@ export const onMeridianName = (target: string | null): string =>
 
 /** `62 × 2 min, 2 h 4 min` */
 export const subsWords = (t: { count: number; subS: number; integrationS: number }, f: Format): string =>
-  `${t.count} × ${f.duration(t.subS)}, ${f.duration(t.integrationS)}`;
+  `${t.count} × ${f.exposure(t.subS)}, ${f.duration(t.integrationS)}`;
 
 /** `31 × 2 min, pause 5 s` */
 export const groupWords = ({ count, subS, gapS }: ExposureGroup, f: Format): string =>
-  `${count} × ${f.duration(subS)}, pause ${f.quantity(gapS, 'seconds')}`;
+  `${count} × ${f.exposure(subS)}, pause ${f.quantity(gapS, 'seconds')}`;
 
 /** Minutes from the planned flip to the latest one. */
 export function spareWords({ plan, spareMs }: Choice, f: Format): string {

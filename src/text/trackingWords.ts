@@ -15,9 +15,9 @@ export function trackingSentence(s: TrackingSaying, f: Format): Said {
     case 'incomplete':
       return 'Choose a **tube and a camera** for this rig in Kit.';
     case 'keep':
-      return `Keep **${f.duration(s.subS)}**: about ${f.quantity(s.share, 'percent')} of the subs stay usable.`;
+      return `Keep **${f.exposure(s.subS)}**: about ${f.quantity(s.share, 'percent')} of the subs stay usable.`;
     case 'shorten':
-      return `Shorten the sub to **${f.duration(s.longestS)}**.`;
+      return `Shorten the sub to **${f.exposure(s.longestS)}**.`;
     case 'none':
       return s.guided
         ? '**Mend the first item** in the verdict: even the shortest subs trail.'
@@ -47,7 +47,7 @@ function basisWords({ drive, unguidedShare }: TrackingBasis, f: Format): string 
 export function trackingReason(s: TrackingSaying, about: TrackingBasis, f: Format): string {
   if (s.code === 'incomplete') return 'How long a star may move follows from the image scale.';
   const basis = basisWords(about, f);
-  if (s.code === 'none') return `Under nine in ten subs of ${f.duration(s.shortestS)} would be usable; ${basis}.`;
+  if (s.code === 'none') return `Under nine in ten subs of ${f.exposure(s.shortestS)} would be usable; ${basis}.`;
   return `Nine in ten usable subs is the mark; at this length it is ${f.quantity(about.share, 'percent')}, ${basis}.`;
 }
 
@@ -94,7 +94,7 @@ export function whatIfWords({ code, value }: Pick<WhatIf, 'code' | 'value'>, f: 
       return `Seeing of ${f.quantity(value, 'arcsec', 1)}`;
     case 'shorter':
     case 'longer':
-      return `Subs of ${f.duration(value)}`;
+      return `Subs of ${f.exposure(value)}`;
   }
 }
 

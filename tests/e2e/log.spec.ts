@@ -99,3 +99,70 @@ test('what is no log is told as such; one without rows says what to do', async (
   await expect(page.getByRole('button', { name: 'Record this drive' })).toHaveCount(0);
   expect(problems).toEqual([]);
 });
+
+const plotX = async (page: Page, name: RegExp, share: number): Promise<{ x: number; y: number }> => {
+  const box = (await page.getByRole('img', { name }).boundingBox())!;
+  // The plot stands between the margins of the frame.
+  return { x: box.x + 56 + share * (box.width - 86), y: box.y + box.height / 2 };
+};
+async function drag(page: Page, name: RegExp, from: number, to: number): Promise<void> {
+  const [start, end] = [await plotX(page, name, from), await plotX(page, name, to)];
+  await page.mouse.move(start.x, start.y);
+  await page.mouse.down();
+  await page.mouse.move(end.x, end.y, { steps: 4 });
+  await page.mouse.up();
+}
+
+test('by hand in the charts: a cut is dragged, the sub is dragged and planned', async ({ page }) => {
+  const problems = await open(page, `${HERON}/tracking?tab=log`);
+  await bring(page, `${LOGS}/log02.csv`);
+  await page.getByText(/^Cuts \(0\)$/).click();
+  await page.getByLabel('Cut at', { exact: true }).fill('1350');
+  await page.getByRole('button', { name: 'Cut here' }).click();
+  await expect(page.getByRole('button', { name: /Take the cut at 135\d s away/ })).toBeVisible();
+  // The log runs over 2,700 s: its middle to a quarter.
+  await page.getByRole('img', { name: /The log, drift and cuts/ }).scrollIntoViewIfNeeded();
+  await drag(page, /The log, drift and cuts/, 0.5, 0.25);
+  await expect(page.getByRole('button', { name: /Take the cut at 6[678]\d s away/ })).toBeVisible();
+  await expect(page.getByText('0 holes, one cut')).toBeVisible();
+
+  await page.getByRole('tab', { name: 'Usable subs' }).click();
+  await drag(page, /of the subs stay usable|Shorten the sub/, 0.4, 0.5);
+  await page.getByRole('button', { name: 'Plan subs of 3 min' }).click();
+  await expect(page.locator('.toast').last()).toContainText('Subs of 3 min planned.');
+  expect(problems).toEqual([]);
+});
+
+test('plus toward the west is said of a column, and turns the drift round', async ({ page }) => {
+  const problems = await open(page, `${HERON}/tracking?tab=log`);
+  await bring(page, `${LOGS}/log02.csv`);
+  const drift = page.getByRole('img', { name: /right ascension drifts −/ });
+  await expect(drift).toBeVisible();
+  await page.getByText('How this log is read').click();
+  await page.getByLabel(/^RA-Fehler.*: plus is$/).selectOption('plus is west');
+  await page.getByRole('button', { name: 'Read it this way' }).click();
+  await expect(page.getByRole('img', { name: /right ascension drifts \d/ })).toBeVisible();
+  expect(problems).toEqual([]);
+});
+
+test('the play of the gears, tap by tap on the phone, counts on another night', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 });
+  const problems = await open(page, `${HERON}/tracking?tab=play`);
+  const tap = (name: string) => page.getByRole('button', { name, exact: true }).click();
+  await tap('North is pressed');
+  for (const way of ['South', 'North']) {
+    await tap(`${way} is pressed`);
+    await expect(sentence(page)).toContainText('tap when the star moves back');
+    await tap('It moves');
+  }
+  await expect(page.getByText('Reversals')).toBeVisible();
+  await page.getByLabel('Rate while the button is held').fill('0');
+  await tap('Record this play');
+  await expect(page.getByText('Must be at least 0.50″/s.')).toBeVisible();
+  await page.getByLabel('Rate while the button is held').fill('15.04');
+  await tap('Record this play');
+  await expect(page.locator('.toast').last()).toContainText('Play of the declination gears recorded');
+  await page.reload();
+  await expect(page.getByText(/Recorded on Tue 24 Nov: \d+\.\d″/)).toBeVisible();
+  expect(problems).toEqual([]);
+});

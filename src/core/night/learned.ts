@@ -18,6 +18,7 @@ import { learnedRaKgM } from './balance/tipOfNight.ts';
 /** How far is looked back: what was long ago says little of the rig as it is. */
 const KEPT_FOCUS = 200;
 const KEPT_FLIPS = 50;
+const KEPT_PLAY = 10;
 
 export type Learned = {
   readonly knobs: Knobs;
@@ -30,6 +31,7 @@ export type Learned = {
   /** The last of each of this rig, mount or camera on any night. */
   readonly flexure: ReadingOf<'flexure'> | undefined;
   readonly track: ReadingOf<'track'> | undefined;
+  readonly decPlay: ReadingOf<'backlash'> | undefined;
   readonly steadiness: ReadingOf<'steadiness'> | undefined;
   readonly corners: ReadingOf<'corners'> | undefined;
   /** The distances that were tried behind this corrector, and where its best one lies. */
@@ -71,6 +73,8 @@ export const learnedOf = oncePer((records: NightRecords): Learned => {
     raMomentKgM: () => learnedRaKgM(records),
     flexure: () => known.last('flexure', rig.id),
     track: () => known.last('track', rig.mountId),
+    decPlay: () =>
+      firstOf(known.latest('backlash', { subjectId: rig.mountId }), KEPT_PLAY).find((r) => r.values.axis === 'dec'),
     steadiness: () => known.last('steadiness', rig.id),
     corners: () => known.last('corners', rig.cameraId),
     spacing: () => spacingTried(records),

@@ -13,7 +13,6 @@ const OF_ITS_OWN_NIGHT = [
   'battery',
   'seeing',
   'guiding',
-  'backlash',
   'pointingMiss',
   'retract',
 ] as const;

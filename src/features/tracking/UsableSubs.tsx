@@ -19,16 +19,23 @@ import { plain } from '../../text/said.ts';
 import { keptWords, trackingReason, trackingSentence, UNGUIDED_LINE } from '../../text/trackingWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
+import { DragPlot } from '../../ui/charts/DragX.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { OVERHEAD } from '../../core/night/nightAt.ts';
-import { trackingModel, unguidedUsable } from './model.ts';
+import { settable, trackingModel, unguidedUsable } from './model.ts';
 import { RepairTable } from './RepairTable.tsx';
 import { WhatIfTable } from './WhatIfTable.tsx';
 
 type Chosen = { exposureS: number; share: number };
-type ChartProps = { label: string; usable: UsableNight; unguided: UsableNight | null; chosen: Chosen };
+type ChartProps = {
+  label: string;
+  usable: UsableNight;
+  unguided: UsableNight | null;
+  chosen: Chosen;
+  choose: (s: number) => void;
+};
 
-function UsableChart({ label, usable, unguided, chosen }: ChartProps) {
+function UsableChart({ label, usable, unguided, chosen, choose }: ChartProps) {
   const { format } = useShared();
   const { curve } = usable;
   const longest = curve.at(-1)?.exposureS ?? 300;
@@ -71,6 +78,12 @@ function UsableChart({ label, usable, unguided, chosen }: ChartProps) {
               stroke="var(--ink)"
               strokeWidth="2"
             />
+            <DragPlot
+              x={x}
+              width={width}
+              height={height}
+              onMove={(s) => choose(Math.max(usable.shortestS, settable(s)))}
+            />
           </g>
         );
       }}
@@ -98,7 +111,7 @@ function Chooser({
   const gapS = records.night.plan[legIndex]?.gapS ?? 0;
   const take = (): void => {
     const plan = withEntry(records.night.plan, legIndex, { subS: chosenS });
-    void save(plan, `Subs of ${format.duration(chosenS)} planned.`);
+    void save(plan, `Subs of ${format.exposure(chosenS)} planned.`);
   };
   return (
     <>
@@ -119,7 +132,7 @@ function Chooser({
       {!records.fromSnapshot && records.night.plan.length > 0 && (
         <div className="actions">
           <Button variant="primary" disabled={chosenS === subS} onClick={take}>
-            Plan subs of {format.duration(chosenS)}
+            Plan subs of {format.exposure(chosenS)}
           </Button>
         </div>
       )}
@@ -201,7 +214,13 @@ export function UsableSubs({ tabs }: { tabs: ReactNode }) {
       instrument={
         usable && at.stars ? (
           <>
-            <UsableChart label={plain(sentence)} usable={usable} unguided={unguided} chosen={chosen(at.stars.sub)} />
+            <UsableChart
+              label={plain(sentence)}
+              usable={usable}
+              unguided={unguided}
+              chosen={chosen(at.stars.sub)}
+              choose={choose}
+            />
             {unguided && <p className="soft">{UNGUIDED_LINE}</p>}
           </>
         ) : undefined

@@ -21,7 +21,7 @@ export type TrackingModel = {
 };
 
 /** A length is told in steps that people set: whole seconds under a minute, then five. */
-function settable(exposureS: number): number {
+export function settable(exposureS: number): number {
   return exposureS < 60 ? Math.floor(exposureS) : Math.floor(exposureS / 5) * 5;
 }
 

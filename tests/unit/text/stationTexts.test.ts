@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import type { FirstSubCheck } from '../../../src/core/night/plan/checklists.ts';
+import { REVERSAL_READY, type ReversalTest } from '../../../src/core/mount/reversalTest.ts';
 import { runFor } from '../../../src/core/night/plan/run.ts';
 import { STEPS } from '../../../src/core/records/reading.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
@@ -37,6 +38,7 @@ import {
   sheetReason,
   type FocusSaying,
 } from '../../../src/text/pointingWords.ts';
+import { playAdvice, playReason, playSentence } from '../../../src/text/playWords.ts';
 import { plain } from '../../../src/text/said.ts';
 import { leftOutWords, ORDER_REASONS, STATIONS, stopName } from '../../../src/text/stations.ts';
 import {
@@ -222,6 +224,14 @@ describe('words of the stations', () => {
         isSentence(trackingReason(s, { drive, share: 0.4, unguidedShare }, f), s.code);
       }
     }
+    const waiting: ReversalTest = { at: 'waiting', way: 'south', sinceMs: 0, deadS: [1] };
+    const tests: ReversalTest[] = [REVERSAL_READY, { at: 'moving', way: 'north', deadS: [1, 2] }, waiting];
+    for (const test of tests) {
+      isSentence(playSentence(test), test.at);
+      isSentence(playReason(test), test.at);
+    }
+    expect(plain(playSentence(tests[1]!))).to.equal('Now press south and tap at the same moment.');
+    for (const verdict of ['small', 'oneWay', 'much'] as const) isSentence(playAdvice(verdict), verdict);
     for (const id of Object.keys(CHECK_WORDS) as FirstSubCheck[]) isSentence(CHECK_WORDS[id].why, id);
     isSentence(checksSentence(0), 'ready');
     isSentence(checksSentence(3), 'three');

@@ -45,7 +45,7 @@ export function ExposureTable() {
             <td className="figures">{format.clock(g.startMs)}</td>
             <th scope="row">{g.target}</th>
             <td className="figures">{g.count}</td>
-            <td className="figures">{format.duration(g.subS)}</td>
+            <td className="figures">{format.exposure(g.subS)}</td>
             <td className="figures">{format.quantity(asInterval ? g.subS + g.gapS : g.gapS, 'seconds')}</td>
           </tr>
         ))}

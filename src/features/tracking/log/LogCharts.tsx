@@ -1,9 +1,11 @@
-import { line } from 'd3';
+import { line, range } from 'd3';
 import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
 import type { Gap } from '../../../core/tracking/trackSeries.ts';
 import { useShared } from '../../../session/session.ts';
 import { earlierWords, LOG } from '../../../text/logWords.ts';
 import { ChartFrame } from '../../../ui/charts/ChartFrame.tsx';
+import { DragLine } from '../../../ui/charts/DragX.tsx';
+import type { LogHere } from './useLog.ts';
 import { courseOf, cutsOf, foldedOf, spectrumDots, turnDots, type Dot, type EarlierDrive } from './logModel.ts';
 
 const path = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => number): string =>
@@ -14,6 +16,14 @@ const path = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => 
 /** More of them would hide the curve. */
 const MOST_BREAKS = 200;
 
+/** Ticks on whole minutes, of an hour and more on whole quarters. */
+function roundTimes(fromS: number, toS: number): number[] {
+  const everyS = ROUND_S.find((s) => (toS - fromS) / s <= MOST_TICKS) ?? toS - fromS;
+  return range(Math.ceil(fromS / everyS) * everyS, toS, everyS);
+}
+const ROUND_S = [60, 120, 300, 600, 900, 1800, 3600, 7200, 14_400, 28_800, 86_400];
+const MOST_TICKS = 7;
+
 function rangeOf(dots: readonly Dot[]): [number, number] {
   const values = dots.map((d) => d.y);
   const [low, high] = [Math.min(...values), Math.max(...values)];
@@ -21,22 +31,29 @@ function rangeOf(dots: readonly Dot[]): [number, number] {
   return [low - edge, high + edge];
 }
 
-type CourseProps = { analysis: TrackAnalysis; breaks: Breaks };
+type CourseProps = { analysis: TrackAnalysis; breaks: Breaks; cutAt: LogHere['cutAt'] };
 /** Where the log itself breaks: holes without rows, clocks that were set. */
 export type Breaks = { gaps: readonly Gap[]; clockSteps: readonly number[] };
 
 /** Both axes against time, with the cuts, holes as bands and steps of the clock. */
-function Course({ analysis, breaks }: CourseProps) {
+function Course({ analysis, breaks, cutAt }: CourseProps) {
   const { format } = useShared();
   const [ra, dec] = [courseOf(analysis, 'ra'), courseOf(analysis, 'dec')];
   const [first, longest] = [ra[0]?.x ?? 0, ra.at(-1)?.x ?? 1];
+  const cuts = cutsOf(analysis);
+  const moved = (i: number, s: number): void => cutAt(cuts.with(i, s).sort((a, b) => a - b));
   const isShown = (s: number): boolean => s >= first && s <= longest;
   return (
     <ChartFrame
       label={`${LOG.curve}: right ascension drifts ${format.quantity(analysis.raDrift.perMin, 'driftRate')}, declination ${format.quantity(analysis.decDrift.perMin, 'driftRate')}`}
       fileName="tracking-log"
       height={260}
-      x={{ domain: [first, longest], label: LOG.time, format: (v) => format.duration(v) }}
+      x={{
+        domain: [first, longest],
+        label: LOG.time,
+        format: (v) => format.duration(v),
+        ticks: roundTimes(first, longest),
+      }}
       y={{
         domain: rangeOf([...ra, ...dec]),
         label: LOG.courseAxis,
@@ -66,8 +83,8 @@ function Course({ analysis, breaks }: CourseProps) {
             ))}
           <path d={path(dec, x, y)} fill="none" stroke="var(--soft)" strokeWidth="1" strokeDasharray="3 3" />
           <path d={path(ra, x, y)} fill="none" stroke="var(--action)" strokeWidth="2" />
-          {cutsOf(analysis).map((s) => (
-            <path key={s} d={`M${x(s)} 0V${height}`} stroke="var(--amber)" strokeWidth="2" strokeDasharray="6 4" />
+          {cuts.map((s, i) => (
+            <DragLine key={s} x={x} height={height} at={s} onDone={(to) => moved(i, to)} />
           ))}
         </g>
       )}

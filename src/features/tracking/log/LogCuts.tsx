@@ -45,7 +45,7 @@ export function LogCuts({ analysis, cutAt, shown }: Props & { shown: Shown }) {
       <summary>
         {LOG.cuts} ({cuts.length})
       </summary>
-      {cuts.length === 0 && <p className="soft">{LOG.noCut}</p>}
+      <p className="soft">{cuts.length === 0 ? LOG.noCut : LOG.dragCut}</p>
       <div className="actions">
         {cuts.map((atS, i) => (
           <Button

@@ -6,7 +6,7 @@ import type { ColumnRole } from '../../../formats/logs/columnRoles.ts';
 import type { LogMapping } from '../../../formats/logs/readLog.ts';
 import { timeKindOf, type TimeKind } from '../../../formats/logs/timeCells.ts';
 import { useShared } from '../../../session/session.ts';
-import { DOUBT_WORDS, LOG, ROLE_NAMES, TIME_KIND_NAMES, UNIT_NAMES } from '../../../text/logWords.ts';
+import { DOUBT_WORDS, LOG, ROLE_NAMES, SIGN_NAMES, TIME_KIND_NAMES, UNIT_NAMES } from '../../../text/logWords.ts';
 import { QuantityField } from '../../../ui/form/Fields.tsx';
 import { formResolver } from '../../../ui/form/formResolver.ts';
 import { ScrollTable } from '../../../ui/ScrollTable.tsx';
@@ -17,6 +17,8 @@ const ERROR_UNITS = ['arcsec', 'px', 'arcmin', 'deg', 'mas'] as const;
 const SENT_UNITS = [...ERROR_UNITS, 'ms', 's'] as const;
 const TIME_KINDS = Object.keys(TIME_KIND_NAMES) as TimeKind[];
 const SHOWN_ROWS = 3;
+/** More of long cells would push the choices out of sight. */
+const ROOM_CHARACTERS = 14;
 
 /** What a column becomes when it is called something else. */
 function roleOf(is: ColumnRole['is'], cell: string): ColumnRole {
@@ -50,11 +52,33 @@ function unitChoice(role: ColumnRole, unit: LogMapping['unit']): Choice | null {
   return { value: role.unit ?? unit, options, names: UNIT_NAMES, put };
 }
 
+const AXIS_OF: Partial<Record<ColumnRole['is'], 'ra' | 'dec'>> = {
+  ra: 'ra',
+  sentRa: 'ra',
+  aimRa: 'ra',
+  dec: 'dec',
+  sentDec: 'dec',
+  aimDec: 'dec',
+};
+
+/** Which way the star moved where a column's number grew. */
+function signChoice(role: ColumnRole): Choice | null {
+  const axis = AXIS_OF[role.is];
+  if (!axis || !('sign' in role)) return null;
+  const put = (sign: string): ColumnRole => ({ ...role, sign: sign === '-1' ? -1 : 1 });
+  return { value: String(role.sign), options: ['1', '-1'], names: SIGN_NAMES[axis], put };
+}
+
 type ChoiceProps = { label: string; choice: Choice; change: (role: ColumnRole) => void };
 
-function UnitSelect({ label, choice, change }: ChoiceProps) {
+function ChoiceSelect({ label, choice, change }: ChoiceProps) {
   return (
-    <Form.Select aria-label={label} value={choice.value} onChange={(event) => change(choice.put(event.target.value))}>
+    <Form.Select
+      className="as-wide-as-needed"
+      aria-label={label}
+      value={choice.value}
+      onChange={(event) => change(choice.put(event.target.value))}
+    >
       {choice.options.map((value) => (
         <option key={value} value={value}>
           {choice.names[value]}
@@ -62,6 +86,12 @@ function UnitSelect({ label, choice, change }: ChoiceProps) {
       ))}
     </Form.Select>
   );
+}
+
+/** As many of the first cells as there is room for; of a long one its end. */
+function firstCells([first = '', ...rest]: readonly string[]): string {
+  const shown = first.length > ROOM_CHARACTERS ? `…${first.slice(-ROOM_CHARACTERS)}` : first;
+  return rest.reduce((told, cell) => (told.length + cell.length > ROOM_CHARACTERS ? told : `${told}, ${cell}`), shown);
 }
 
 type RowProps = {
@@ -73,13 +103,14 @@ type RowProps = {
 };
 
 function ColumnRow({ name, cells, role, unit, change }: RowProps) {
-  const choice = unitChoice(role, unit);
+  const [ofUnit, ofSign] = [unitChoice(role, unit), signChoice(role)];
   return (
     <tr>
       <th scope="row">{name}</th>
-      <td className="figures">{cells.join(', ')}</td>
+      <td className="figures">{firstCells(cells)}</td>
       <td>
         <Form.Select
+          className="as-wide-as-needed"
           aria-label={`${name} is`}
           value={role.is}
           onChange={(event) => change(roleOf(event.target.value as ColumnRole['is'], cells[0] ?? ''))}
@@ -91,7 +122,10 @@ function ColumnRow({ name, cells, role, unit, change }: RowProps) {
           ))}
         </Form.Select>
       </td>
-      <td>{choice && <UnitSelect label={`Unit of ${name}`} choice={choice} change={change} />}</td>
+      <td>
+        {ofUnit && <ChoiceSelect label={`Unit of ${name}`} choice={ofUnit} change={change} />}
+        {ofSign && <ChoiceSelect label={`${name}: plus is`} choice={ofSign} change={change} />}
+      </td>
     </tr>
   );
 }

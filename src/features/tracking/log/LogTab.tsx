@@ -112,7 +112,7 @@ function Found({ log, state: { told, origin }, worm, cuts }: FoundProps) {
   const earlier = isReal ? earlierDrive(analysis, driveOfOtherNight(records), targetSky?.ofDate.decDeg ?? 0) : null;
   return (
     <>
-      <LogCourse analysis={analysis} breaks={{ gaps, clockSteps }} />
+      <LogCourse analysis={analysis} breaks={{ gaps, clockSteps }} cutAt={log.cutAt} />
       <p className="soft">{rowsWords(rows, unusable, gaps.length, analysis.jumps.length)}</p>
       {!analysis.isWhole && <p>{ONE_NIGHT}</p>}
       <LogCuts analysis={analysis} cutAt={log.cutAt} shown={cuts} />
