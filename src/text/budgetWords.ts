@@ -113,6 +113,8 @@ export function repairName({ code, from, to }: Pick<Repair, 'code' | 'from' | 't
       return `Pole from ${f.quantity(from, 'arcmin', 1)} to ${f.quantity(to, 'arcmin', 1)}`;
     case 'guiding':
       return `Guiding from ${f.quantity(from, 'arcsec', 1)} to ${f.quantity(to, 'arcsec', 1)}`;
+    case 'focus':
+      return `Focus, gone by ${f.quantity(from, 'focusUm')}`;
     case 'spacing':
       return `Spacing from ${f.quantity(from, 'opticsMm')} to ${f.quantity(to, 'opticsMm')}`;
   }

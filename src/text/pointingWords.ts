@@ -57,7 +57,9 @@ export type FocusSaying =
   | { code: 'first' }
   | { code: 'lastTime'; positionUm: number; temperatureC: number }
   | { code: 'predicted'; positionUm: number; umPerDeg: number; count: number }
-  | { code: 'tonight'; positionUm: number; temperatureC: number };
+  | { code: 'tonight'; positionUm: number; temperatureC: number }
+  /** By the air noted since: where it would be sharp now, how far that is, and how far it may be. */
+  | { code: 'holds' | 'gone'; positionUm: number; shiftUm: number; allowedUm: number };
 
 export function focusSentence(s: FocusSaying, f: Format): Said {
   switch (s.code) {
@@ -68,6 +70,10 @@ export function focusSentence(s: FocusSaying, f: Format): Said {
       return `Start at **${f.quantity(s.positionUm, 'focusUm')}**, then fine-focus on a star and record it.`;
     case 'tonight':
       return `Lock the focuser at **${f.quantity(s.positionUm, 'focusUm')}** and look once more.`;
+    case 'holds':
+      return '**Leave the focus**: it stands.';
+    case 'gone':
+      return `**Focus again**: start at **${f.quantity(s.positionUm, 'focusUm')}**.`;
   }
 }
 
@@ -81,5 +87,8 @@ export function focusReason(s: FocusSaying, f: Format): string {
       return `From ${s.count} nights: it moves ${f.quantity(Math.abs(s.umPerDeg), 'focusUm')} ${s.umPerDeg < 0 ? 'up' : 'down'} the scale for each degree Celsius it gets colder.`;
     case 'tonight':
       return `Recorded tonight at ${f.quantity(s.temperatureC, 'temperature')}. Locking can shift it.`;
+    case 'holds':
+    case 'gone':
+      return `With the air it has moved ${f.quantity(Math.abs(s.shiftUm), 'focusUm')}; ${f.quantity(s.allowedUm, 'focusUm')} to either side stay sharp.`;
   }
 }

@@ -29,6 +29,7 @@ export const READING_NAMES: Record<ReadingKind, string> = {
   flexure: 'Flexure',
   steadiness: 'Steadiness',
   focus: 'Focus',
+  air: 'Air',
   gap: 'Gap to the leg',
   flip: 'Flip',
   corners: 'Corners',
@@ -108,6 +109,7 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
   steadiness: (v, { format }) => `still after ${format.quantity(v.settleS, 'seconds', 1)}`,
   focus: (v, { format }) =>
     `${format.quantity(v.positionUm, 'focusUm')} at ${format.quantity(v.temperatureC, 'temperature')}${v.fwhmPx === null ? '' : `, star ${format.quantity(v.fwhmPx, 'pixels')} wide`}`,
+  air: (v, { format }) => format.quantity(v.temperatureC, 'temperature'),
   gap: (v, { format }) =>
     `${v.atLeast === true ? 'at least ' : ''}${format.quantity(v.gapM, 'barLength')} at hour angle ${format.hours(v.haH)}`,
   flip: (v, { format }) =>

@@ -69,6 +69,11 @@ test('from pack to logbook through every station by keyboard alone', async ({ pa
   await expect(sentence(page)).toContainText('Start at 12543 µm');
   await type(page, 'Focuser stands at', '12540', '-3', '2.6');
   await expect(sentence(page)).toContainText('Lock the focuser at 12540 µm');
+  await type(page, 'Temperature now', '-9');
+  await expect(sentence(page)).toContainText('Focus again: start at 126');
+  await expect(page.getByRole('complementary')).toContainText(/Focus, gone by \d+ µm: about 3 min, .* Do it now\./);
+  await type(page, 'Temperature now', '-3');
+  await expect(sentence(page)).toHaveText('Leave the focus: it stands.');
   await leaveField(page);
 
   await key(page, '8', 'Tracking');

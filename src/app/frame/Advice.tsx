@@ -4,6 +4,7 @@ import { repairsOf } from '../../core/night/account/repairs.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
 import type { Step } from '../../core/records/reading.ts';
 import type { Budget, RoundnessVerdict } from '../../core/verdict/budget.ts';
+import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { itemAdvice, itemName, LOOK_AT, MENDED_BY, repairWords, VERDICT_QUESTION } from '../../text/budgetWords.ts';
@@ -51,11 +52,21 @@ function Told({ stars: { sub, budget }, state }: { stars: StarsAt; state: Roundn
   );
 }
 
-/** What to look at first: never seen tonight, or lost by some later movement. */
-function LookFirst({ unlooked }: { unlooked: Unlooked }) {
+/** What to look at first: never seen tonight, lost by some later movement, or gone with the air, at its price. */
+function LookFirst({ unlooked, sub }: { unlooked: Unlooked; sub: PlannedSub }) {
   const night = useNight();
+  const { timeMs } = useNightAt();
   const { format } = useShared();
   const lost = lostBefore(night, unlooked);
+  const gone = unlooked === 'focus' && !lost && repairsOf(night, sub, timeMs).find((r) => r.code === 'focus');
+  if (gone) {
+    return (
+      <p className="mb-1">
+        {repairWords(gone, format)}
+        {stationWords(gone.step)}
+      </p>
+    );
+  }
   const { words, step } = LOOK_AT[unlooked];
   return (
     <p className="mb-1">
@@ -71,7 +82,7 @@ export function Advice({ stars }: { stars: StarsAt }) {
     <div className="section">
       <h2>Good enough?</h2>
       {state === 'cannotTell' ? (
-        unlooked[0] && <LookFirst unlooked={unlooked[0]} />
+        unlooked[0] && <LookFirst unlooked={unlooked[0]} sub={stars.sub} />
       ) : (
         <Told stars={stars} state={state} />
       )}

@@ -12,6 +12,7 @@ const OF_ITS_OWN_NIGHT = [
   'driftMark',
   'battery',
   'seeing',
+  'air',
   'guiding',
   'pointingMiss',
   'retract',

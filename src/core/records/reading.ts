@@ -120,6 +120,8 @@ export const readingValues = {
     temperatureC: bounded(-70, 60),
     fwhmPx: bounded(0.2, 200).nullable(),
   }),
+  /** Of the air, noted in passing. */
+  air: z.object({ temperatureC: bounded(-70, 60) }),
   /** `atLeast`: something of that size went through; how much wider it is nobody measured. */
   gap: z.object({
     haH: hoursSchema,
@@ -219,6 +221,7 @@ export const readingSchema = z.discriminatedUnion('kind', [
   of('flexure'),
   of('steadiness'),
   of('focus'),
+  of('air'),
   of('gap'),
   of('flip'),
   of('corners'),

@@ -27,6 +27,8 @@ export const ASSUMED = {
   /** The same for guiding: balance, calibration and exposure looked at; and for a stack taken apart and focused again. */
   mendGuidingMinutes: 10,
   restackMinutes: 20,
+  /** The same for a focus by star widths at five places. */
+  refocusMinutes: 3,
 } as const;
 
 /** Star's length over its even width up to which it counts as round, and up to which it is acceptable. */

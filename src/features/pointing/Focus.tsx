@@ -42,6 +42,26 @@ function RecordFocus() {
   );
 }
 
+/** The air since it was focused: what the focus does with it. */
+function NoteAir() {
+  const { records } = useNight();
+  const { format } = useShared();
+  return (
+    <RecordForm<{ temperatureC: number | null }, z.infer<typeof readingValues.air>>
+      title="The air since then"
+      button="Note the air"
+      schema={readingValues.air}
+      defaults={{ temperatureC: null }}
+      toReading={(values) => ({
+        reading: { step: 'pointing', subject: { type: 'night', id: records.night.id }, kind: 'air', values },
+        said: `Air noted: ${format.quantity(values.temperatureC, 'temperature')}.`,
+      })}
+    >
+      <QuantityField name="temperatureC" label="Temperature now" kind="temperature" system={format.system} />
+    </RecordForm>
+  );
+}
+
 /** Positions against temperature, with the learned line. */
 function FocusChart({ model, label }: { model: FocusModel; label: string }) {
   const { format } = useShared();
@@ -101,6 +121,7 @@ export function Focus({ tabs }: { tabs: ReactNode }) {
   const temperatureC =
     typed.trim() === '' || Number.isNaN(number) ? null : fromDisplay(number, 'temperature', format.system);
   const model = focusModel(night, temperatureC);
+  const isFocused = night.records.tonight.last('focus', night.records.rig.id) !== undefined;
   const sentence = focusSentence(model.saying, format);
   return (
     <BenchLayout
@@ -111,7 +132,8 @@ export function Focus({ tabs }: { tabs: ReactNode }) {
       instrumentName="The focus chart"
       instrument={model.points.length > 0 ? <FocusChart model={model} label={plain(sentence)} /> : undefined}
     >
-      {model.line && model.saying.code !== 'tonight' && !night.records.fromSnapshot && (
+      {model.line && isFocused && <NoteAir />}
+      {model.line && !isFocused && !night.records.fromSnapshot && (
         <Form.Group controlId="temperature-now" className="short-field">
           <Form.Label>Temperature now</Form.Label>
           <InputGroup>

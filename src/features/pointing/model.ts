@@ -1,4 +1,5 @@
 /** What focus and pointing show, as codes and figures. */
+import { focusNow } from '../../core/night/focusNow.ts';
 import { focusOfNight } from '../../core/night/focusOfNight.ts';
 import type { FocusLine, FocusPoint } from '../../core/optics/focusDrift.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
@@ -19,6 +20,12 @@ export function focusModel(night: NightStatic, temperatureC: number | null): Foc
   const tonight = ofNight.last('focus', rig.id);
   const last = night.learned.focus.at(-1);
   const saying = (): FocusSaying => {
+    const moved = focusNow(night.records, night.numbers);
+    if (moved) {
+      const { shiftUm, allowedUm, stands } = moved;
+      const positionUm = moved.focus.values.positionUm + shiftUm;
+      return { code: stands ? 'holds' : 'gone', positionUm, shiftUm, allowedUm };
+    }
     if (tonight) return { code: 'tonight', ...tonight.values };
     if (line && temperatureC !== null)
       return {

@@ -10,7 +10,7 @@ import { QuantityField, TextField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 
 /** What is worth noting during the night, each with its fields. */
-const KINDS = ['seeing', 'guiding', 'battery', 'subs', 'note'] as const;
+const KINDS = ['seeing', 'guiding', 'air', 'battery', 'subs', 'note'] as const;
 type Kind = (typeof KINDS)[number];
 
 function KindFields({ kind }: { kind: Kind }) {
@@ -25,6 +25,8 @@ function KindFields({ kind }: { kind: Kind }) {
           <QuantityField name="rmsDecArcsec" label="Spread in declination" kind="arcsec" system={system} />
         </>
       );
+    case 'air':
+      return <QuantityField name="temperatureC" label="Temperature" kind="temperature" system={system} />;
     case 'battery':
       return (
         <>

@@ -33,6 +33,7 @@ describe('readings in words', () => {
       flexure: { arcsecPerMin: 0.1, directionDeg: 0 },
       steadiness: { settleS: 2.4 },
       focus: { positionUm: 12_400, temperatureC: 4, fwhmPx: null },
+      air: { temperatureC: -3 },
       gap: { haH: 1.5, state: 'beforeFlip', decDeg: 40, gapM: 0.14 },
       flip: { atUtc: '2026-11-24T21:10:00.000Z', minutes: 9, missEastArcmin: 3, missNorthArcmin: 4 },
       corners: { sigmaArcsec: [1, 1, 1, 1], direction: 'radial', verdict: 'too_close', spacingMm: null },

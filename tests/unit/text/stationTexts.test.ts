@@ -200,6 +200,8 @@ describe('words of the stations', () => {
       { code: 'lastTime', positionUm: 12_488, temperatureC: 2 },
       { code: 'predicted', positionUm: 12_400, umPerDeg: -11, count: 12 },
       { code: 'tonight', positionUm: 12_410, temperatureC: 1 },
+      { code: 'holds', positionUm: 12_420, shiftUm: 10, allowedUm: 31 },
+      { code: 'gone', positionUm: 12_450, shiftUm: -40, allowedUm: 31 },
     ];
     for (const s of sayings) {
       isSentence(focusSentence(s, f), s.code);

@@ -237,6 +237,7 @@ describe('words', () => {
     );
     const mine = { ...pole, ...price, own: true, lost: 1, won: 9, worth: true };
     expect(repairWords(mine, metric)).to.match(/: your 8 min, 1 sub lost, 9 won\. Do it now\.$/);
+    expect(repairWords({ ...mine, code: 'focus', from: 66, to: 0 }, metric)).to.match(/^Focus, gone by 66 µm: /);
     expect(repairWords({ ...mine, code: 'guiding', from: 1.24, to: 0.7 }, metric)).to.match(
       /^Guiding from 1\.2″ to 0\.7″:/,
     );

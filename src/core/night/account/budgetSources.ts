@@ -16,6 +16,7 @@ import {
   type Tracking,
 } from '../../verdict/plannedSub.ts';
 import { assumedSinusoids } from '../../rig/assumedDrive.ts';
+import { focusNow } from '../focusNow.ts';
 import { learnedOf } from '../learned.ts';
 import type { NightRecords } from '../nightRecords.ts';
 import { measuredDrive } from './measuredDrive.ts';
@@ -174,7 +175,7 @@ export function budgetBase(
     tracking,
     spacing: null,
   };
-  const all = { ...sources, ...fixedSources(source), ...sourcesTonight(records, lightPath) };
+  const all = { ...sources, ...fixedSources(source), ...sourcesTonight(records, numbers) };
   return {
     sub: { ...sub, spacing: cornersOf(records, lightPath, sub) },
     sources: all,
@@ -197,14 +198,17 @@ function cornersOf(records: NightRecords, lightPath: LightPath, sub: PlannedSub)
 }
 
 /** Sources of what may have been looked at, tonight or on any night of this rig. */
-function sourcesTonight(records: NightRecords, lightPath: LightPath): BudgetSources {
+function sourcesTonight(records: NightRecords, numbers: RigNumbers): BudgetSources {
+  const { lightPath } = numbers;
   const { tonight, rig } = records;
   const { steadiness } = learnedOf(records);
+  const moved = focusNow(records, numbers);
   const { seen, measured: corners } = cornersLooked(records, lightPath);
   return {
     spacing: measuredOr(seen?.reading ?? corners, spacingSource(lightPath)),
     seeing: measuredOr(tonight.last('seeing'), assumed),
-    defocus: measuredOr(tonight.last('focus', rig.id), notChecked),
+    // A focus that has gone with the air was looked at by nobody since.
+    defocus: measuredOr(moved?.stands === false ? undefined : tonight.last('focus', rig.id), notChecked),
     balanceWind: measuredOr(steadiness, assumed),
   };
 }

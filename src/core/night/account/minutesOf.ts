@@ -42,5 +42,6 @@ export function minutesOf(records: NightRecords, step: Step): { minutes: number;
 
 function guessOf(step: Step): number {
   if (step === 'polar') return ASSUMED.alignMinutes;
+  if (step === 'pointing') return ASSUMED.refocusMinutes;
   return step === 'light-path' ? ASSUMED.restackMinutes : ASSUMED.mendGuidingMinutes;
 }

@@ -3,14 +3,15 @@
 import type { Step } from '../../records/reading.ts';
 import type { PlannedSub } from '../../verdict/plannedSub.ts';
 import { stretchesOf } from '../../verdict/budget.ts';
+import { focusNow } from '../focusNow.ts';
 import type { NightStatic } from '../nightStatic.ts';
 import { goalOfNight } from '../pole/goalOfNight.ts';
 import { poleOfNight } from '../pole/poleOfNight.ts';
 import { minutesOf } from './minutesOf.ts';
 import { betterGuided, GOOD_GUIDING_ARCSEC } from './whatIf.ts';
 
-/** What is mended and where: the pole in arcmin, guiding in arcsec of its worse axis, the spacing in mm. */
-type Mending = { code: 'pole' | 'guiding' | 'spacing'; step: Step; from: number; to: number };
+/** What is mended and where: the pole in arcmin, guiding in arcsec of its worse axis, the spacing in mm, the focus in um. */
+type Mending = { code: 'pole' | 'guiding' | 'spacing' | 'focus'; step: Step; from: number; to: number };
 
 export type Repair = Mending & {
   minutes: number;
@@ -37,7 +38,8 @@ export function countWorth(left: number, subMinutes: number, minutes: number, sh
   };
 }
 
-type Mended = { mending: Mending; sub: PlannedSub };
+/** `spoils`: as it is no sub is of use, whatever its stretch. */
+type Mended = { mending: Mending; sub: PlannedSub; spoils?: boolean };
 
 function poleMended(night: NightStatic, sub: PlannedSub): Mended[] {
   const { goalArcmin: to, reference } = goalOfNight(night);
@@ -70,6 +72,14 @@ function spacingMended({ budget, numbers }: NightStatic, sub: PlannedSub): Mende
   return [{ mending, sub: { ...sub, spacing: null } }];
 }
 
+/** Out of focus every star is a disc: wider, though not longer. */
+function focusMended({ records, numbers }: NightStatic, sub: PlannedSub): Mended[] {
+  const moved = focusNow(records, numbers);
+  if (!moved || moved.stands) return [];
+  const mending: Mending = { code: 'focus', step: 'pointing', from: Math.abs(moved.shiftUm), to: 0 };
+  return [{ mending, sub, spoils: true }];
+}
+
 /** Usable subs more than without it, for the ranking: of those that the minutes cost only some had been usable. */
 const gainOf = (left: number, lost: number, { now, then }: Shares): number => (left - lost) * then - left * now;
 
@@ -79,14 +89,14 @@ export function repairsOf(night: NightStatic, sub: PlannedSub, timeMs: number): 
   const { records, plan, entry } = night;
   const left = plan?.subs.filter((s) => s.startMs >= timeMs).length ?? 0;
   if (!entry || left === 0) return [];
-  const mended = [poleMended, guidingMended, spacingMended].flatMap((one) => one(night, sub));
+  const mended = [poleMended, guidingMended, spacingMended, focusMended].flatMap((one) => one(night, sub));
   if (mended.length === 0) return [];
   const shareOf = (one: PlannedSub): number => stretchesOf(one, records.limits).shareAcceptable;
   const now = shareOf(sub);
   const subMinutes = (entry.subS + entry.gapS) / 60;
   return mended
-    .map(({ mending, sub: then }) => {
-      const shares = { now, then: shareOf(then) };
+    .map(({ mending, sub: then, spoils = false }) => {
+      const shares = { now: spoils ? 0 : now, then: shareOf(then) };
       const { minutes, own } = minutesOf(records, mending.step);
       const price = countWorth(left, subMinutes, minutes, shares);
       return { gain: gainOf(left, price.lost, shares), repair: { ...mending, minutes, own, ...price } };

@@ -16,8 +16,6 @@ import { intersect, longest, lowestImagingAltDeg, upSpans } from './darkness.ts'
 import { happeningsOf, livedPlan, type Happening, type Lived, type Turn } from './happened.ts';
 import type { Plan, PlanInput } from './plan.ts';
 
-/** A refocus by star widths at five places; the flip has its own. */
-const REFOCUS_MINUTES = 3;
 /** Until guiding is quiet again. */
 const DITHER_S = 10;
 
@@ -123,7 +121,8 @@ function inputOf(
     windows: flipsHere ? sideWindows(limit, mount?.earliestFlipH ?? 0, transitMs) : null,
     standsOn: null,
     flipMinutes: flipMinutesOf(learned, numbers),
-    refocus: entry.refocusEveryMin === null ? null : { everyMin: entry.refocusEveryMin, minutes: REFOCUS_MINUTES },
+    refocus:
+      entry.refocusEveryMin === null ? null : { everyMin: entry.refocusEveryMin, minutes: ASSUMED.refocusMinutes },
     dither: entry.ditherEvery === 0 ? null : { everySubs: entry.ditherEvery, seconds: DITHER_S },
     strategy: entry.strategy,
   };
