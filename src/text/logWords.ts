@@ -106,19 +106,22 @@ export const TIME_KIND_NAMES: Record<TimeKind, string> = {
   timeOfDay: 'time of day',
 };
 
+/** One turn of the mount's own drive. */
+export type OwnTurn = { periodS: number; drive: 'worm' | 'drive' };
+
 export type LogSaying =
   | { code: 'none' }
   | { code: 'refused'; why: LogCode }
-  | { code: 'noPeriod'; turns: number | null; spanS: number }
+  | { code: 'noPeriod'; turns: number | null; spanS: number; drive: OwnTurn['drive'] }
   | { code: 'few' | 'told' | 'standIn'; periodS: number; sigmaS: number; turns: number; peakToPeakArcsec: number };
 
 /** Turns from which a period is trusted. */
 const TRUSTED_TURNS = 3;
 
-/** @param wormPeriodS of the mount's own worm, to tell how much of a turn a short log holds. */
-export function logSaying({ periodic, points }: TrackAnalysis, wormPeriodS: number | null): LogSaying {
+/** @param own tells how much of a turn a short log holds; null = nobody knows it. */
+export function logSaying({ periodic, points }: TrackAnalysis, own: OwnTurn | null): LogSaying {
   const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
-  if (!periodic) return { code: 'noPeriod', turns: wormPeriodS === null ? null : spanS / wormPeriodS, spanS };
+  if (!periodic) return { code: 'noPeriod', turns: own && spanS / own.periodS, spanS, drive: own?.drive ?? 'worm' };
   const { periodS, sigmaPeriodS, turns, peakToPeakArcsec } = periodic;
   return { code: turns < TRUSTED_TURNS ? 'few' : 'told', periodS, sigmaS: sigmaPeriodS, turns, peakToPeakArcsec };
 }
@@ -137,7 +140,7 @@ export function logSentence(s: LogSaying, f: Format): Said {
       return 'Say **how this log is read**, or choose another one.';
     case 'noPeriod':
       return isShort(s)
-        ? 'Log **longer**: at least one and a half turns of the worm, better three.'
+        ? `Log **longer**: at least one and a half turns of the ${s.drive}, better three.`
         : '**Nothing turns** in this log that stands out of the air.';
     case 'few':
       return `Log **longer** to be sure: so far the drive swings **${f.quantity(s.peakToPeakArcsec, 'arcsec', 1)}** in ${f.quantity(s.periodS, 'seconds', 1)}.`;
@@ -157,7 +160,7 @@ export function logReason(s: LogSaying, f: Format): string {
     case 'noPeriod':
       return s.turns === null
         ? `It covers ${f.duration(s.spanS)}.`
-        : `It covers ${f.duration(s.spanS)}, ${f.number(s.turns, 1)} turns of this mount’s worm.`;
+        : `It covers ${f.duration(s.spanS)}, ${f.number(s.turns, 1)} turns of this mount’s ${s.drive}.`;
     case 'few':
     case 'told':
     case 'standIn':
@@ -177,13 +180,13 @@ function tableFigure(found: TrackAnalysis, f: Format): Figure[] {
 const driftFigure = ({ perMin, sigmaPerMin }: TrackAnalysis['raDrift'], f: Format): string =>
   `${f.quantity(perMin, 'driftRate')} ± ${f.quantity(sigmaPerMin, 'driftRate')}`;
 
-/** What was found, in figures. @param wormPeriodS of the mount's own drive. */
-export function logFigures(found: TrackAnalysis, wormPeriodS: number | null, f: Format): Figure[] {
+/** What was found, in figures. */
+export function logFigures(found: TrackAnalysis, own: OwnTurn | null, f: Format): Figure[] {
   const { periodic, gears, guided } = found;
   return [
     ...(periodic
       ? [
-          { name: 'What turns', value: periodName(periodic.periodS, wormPeriodS, f) },
+          { name: 'What turns', value: periodName(periodic.periodS, own, f) },
           ...periodic.harmonics.map((h) => ({
             name: h.k === 1 ? 'Once a turn' : `${h.k} times a turn`,
             value: f.quantity(h.amplitudeArcsec, 'arcsec', 1),
@@ -236,9 +239,9 @@ export function guiderAdvice(guider: TrackAnalysis['guider'], f: Format): string
   });
 }
 
-/** What names a period: this mount's worm, or nothing that is known. */
-export function periodName(periodS: number, wormPeriodS: number | null, f: Format): string {
-  if (wormPeriodS !== null && Math.abs(periodS / wormPeriodS - 1) < 0.02) return 'the worm of this mount';
+/** What names a period: this mount's own drive, or nothing that is known. */
+export function periodName(periodS: number, own: OwnTurn | null, f: Format): string {
+  if (own && Math.abs(periodS / own.periodS - 1) < 0.02) return `the ${own.drive} of this mount`;
   return `unknown, about ${f.quantity(periodS, 'seconds')}`;
 }
 

@@ -16,6 +16,7 @@ import {
   logFigures,
   logReason,
   logSaying,
+  type OwnTurn,
   logSentence,
   earlierWords,
   guiderAdvice,
@@ -42,6 +43,8 @@ const series = {
   aimDecArcsec: null,
 };
 const analysis = analyseTrack(series, { wormTeeth: null })!;
+
+const WORM: OwnTurn = { periodS: 478.7, drive: 'worm' };
 
 describe('a log as it is drawn', () => {
   it('marks the cut, and lays all turns over each other without drift and jump', () => {
@@ -111,14 +114,16 @@ describe('what is said of a guider', () => {
 });
 
 describe('what is said of a log', () => {
-  const of = (change: Partial<TrackAnalysis>) => logSaying({ ...analysis, ...change }, 478.7);
+  const of = (change: Partial<TrackAnalysis>) => logSaying({ ...analysis, ...change }, WORM);
   const sentence = (change: Partial<TrackAnalysis>) => plain(logSentence(of(change), f));
 
   it('records what is sure, asks for more where it is not', () => {
     expect(sentence({})).to.equal('Record this drive: it swings 12.0″ peak to peak in 400.0 s.');
     expect(sentence({ periodic: { ...analysis.periodic!, turns: 2 } })).to.match(/^Log longer to be sure/);
     expect(sentence({ periodic: null })).to.match(/^Nothing turns/);
-    expect(plain(logSentence(logSaying({ ...analysis, periodic: null }, 3000), f))).to.match(/^Log longer: at least/);
+    expect(
+      plain(logSentence(logSaying({ ...analysis, periodic: null }, { periodS: 3000, drive: 'drive' }), f)),
+    ).to.match(/^Log longer: at least/);
     for (const change of [{}, { periodic: null }]) expect(logReason(of(change), f)).to.match(/^[A-Z0-9].*\.$/);
   });
 
@@ -140,7 +145,7 @@ describe('what is said of a log', () => {
   });
 
   it('tells figures with their doubt, gears and guiding only where there are some', () => {
-    const names = (found: TrackAnalysis) => logFigures(found, 400, f).map((one) => one.name);
+    const names = (found: TrackAnalysis) => logFigures(found, { ...WORM, periodS: 400 }, f).map((one) => one.name);
     expect(names(analysis)).to.deep.equal([
       'What turns',
       'Once a turn',
@@ -155,7 +160,7 @@ describe('what is said of a log', () => {
       'Every 61.0 s',
       'Guided, right ascension',
     ]);
-    const [, , drift] = logFigures(analysis, 400, f);
+    const [, , drift] = logFigures(analysis, WORM, f);
     expect(drift!.value).to.match(/^0\.[45]\d″\/min ± 0\.\d\d″\/min$/);
   });
 
@@ -167,8 +172,9 @@ describe('what is said of a log', () => {
   });
 
   it('names the worm of the mount, or says that the period is unknown', () => {
-    expect(periodName(479, 478.7, f)).to.equal('the worm of this mount');
-    expect(periodName(61, 478.7, f)).to.equal('unknown, about 61 s');
+    expect(periodName(479, WORM, f)).to.equal('the worm of this mount');
+    expect(periodName(61, WORM, f)).to.equal('unknown, about 61 s');
+    expect(periodName(430, { periodS: 430, drive: 'drive' }, f)).to.equal('the drive of this mount');
     expect(rowsWords(900, 3, 1, 2)).to.equal('900 rows, 3 without usable numbers; one hole, 2 cuts.');
   });
 });

@@ -22,6 +22,7 @@ import {
   ONE_NIGHT,
   rowsWords,
   type LogSaying,
+  type OwnTurn,
 } from '../../../text/logWords.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { FigureList } from '../../../ui/FigureList.tsx';
@@ -100,9 +101,9 @@ function saveCurve({ points }: TrackAnalysis): void {
   saveFile('tracking-curve.csv', new Blob([toCsv(rows)], { type: 'text/csv' }));
 }
 
-type FoundProps = { log: LogHere; state: Extract<LogState, { at: 'read' }>; worm: number | null; cuts: Shown };
+type FoundProps = { log: LogHere; state: Extract<LogState, { at: 'read' }>; own: OwnTurn | null; cuts: Shown };
 
-function Found({ log, state: { told, origin }, worm, cuts }: FoundProps) {
+function Found({ log, state: { told, origin }, own, cuts }: FoundProps) {
   const isReal = origin === 'mount';
   const { numbers, records, targetSky } = useNight();
   const { mount } = numbers;
@@ -118,7 +119,7 @@ function Found({ log, state: { told, origin }, worm, cuts }: FoundProps) {
       <LogCuts analysis={analysis} cutAt={log.cutAt} shown={cuts} />
       {isReal && analysis.periodic && <RecordDrive analysis={analysis} />}
       <div className="section">
-        <FigureList figures={logFigures(analysis, worm, format)} />
+        <FigureList figures={logFigures(analysis, own, format)} />
         {guiderAdvice(analysis.guider, format).map((words) => (
           <p key={words} className="mb-1">
             {words}
@@ -134,12 +135,12 @@ function Found({ log, state: { told, origin }, worm, cuts }: FoundProps) {
   );
 }
 
-function sayingOf(state: LogState, worm: number | null): LogSaying {
+function sayingOf(state: LogState, own: OwnTurn | null): LogSaying {
   if (state.at === 'refused') return { code: 'refused', why: state.why };
   if (state.at !== 'read') return { code: 'none' };
   const { found } = state.told;
   if (!found.ok) return { code: 'refused', why: found.code };
-  const saying = logSaying(found.value.analysis, worm);
+  const saying = logSaying(found.value.analysis, own);
   return saying.code === 'told' && state.origin === 'standIn' ? { ...saying, code: 'standIn' } : saying;
 }
 
@@ -190,9 +191,11 @@ function Layout({ told, readAs }: { told: LogTold; readAs: LogHere['readAs'] }) 
 }
 
 /** One turn of this mount's drive; null = nobody knows it. */
-function turnOf(mount: MountPart | null): number | null {
+function turnOf(mount: MountPart | null): OwnTurn | null {
   if (!mount) return null;
-  return mount.wormTeeth === null ? mount.drivePeriodS : wormPeriodS(mount.wormTeeth);
+  const { wormTeeth, drivePeriodS } = mount;
+  if (mount.drive === 'worm' && wormTeeth !== null) return { periodS: wormPeriodS(wormTeeth), drive: 'worm' };
+  return drivePeriodS === null ? null : { periodS: drivePeriodS, drive: mount.drive === 'worm' ? 'worm' : 'drive' };
 }
 
 /** Where logs come from: one at a time, whichever was asked for last. */
@@ -225,12 +228,13 @@ function useSources(log: LogHere) {
 function LogBench({ tabs }: { tabs: ReactNode }) {
   const { mount } = useNight().numbers;
   const { format } = useShared();
-  const log = useLog(mount?.wormTeeth ?? null);
+  // Only a worm's wheel has teeth that tell a period.
+  const log = useLog(mount?.drive === 'worm' ? mount.wormTeeth : null);
   const { choose, folder, standIn } = useSources(log);
   const [cutsOpen, setCutsOpen] = useState(false);
   const { state, going } = log;
-  const worm = state.at === 'read' && state.origin === 'standIn' ? null : turnOf(mount);
-  const saying = sayingOf(state, worm);
+  const own = state.at === 'read' && state.origin === 'standIn' ? null : turnOf(mount);
+  const saying = sayingOf(state, own);
   const shown = state.at === 'read' && !going ? state : null;
   return (
     <BenchLayout
@@ -242,7 +246,7 @@ function LogBench({ tabs }: { tabs: ReactNode }) {
     >
       {going ? <WorkGoing going={going} /> : <Door isFirst={state.at === 'none'} choose={choose} />}
       {state.at === 'failed' && <Problem>{state.problem}</Problem>}
-      {shown && <Found log={log} state={shown} worm={worm} cuts={{ isOpen: cutsOpen, set: setCutsOpen }} />}
+      {shown && <Found log={log} state={shown} own={own} cuts={{ isOpen: cutsOpen, set: setCutsOpen }} />}
       {shown && <Layout told={shown.told} readAs={log.readAs} />}
       <FolderDoor folder={folder} />
       <StandInDoor standIn={standIn} />
