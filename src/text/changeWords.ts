@@ -1,5 +1,5 @@
 /** What was taken back. */
-import { READING_NAMES } from './readingWords.ts';
+import { READING_NAMES } from './readingNames.ts';
 
 export type ChangeWord = 'created' | 'edited' | 'deleted' | 'recorded' | 'retracted' | 'setting' | 'whole';
 

@@ -1,4 +1,4 @@
-/** Every kind of reading as a name and a line of words, for the logbook and the night card. */
+/** Every kind of reading as a line of words, for the logbook and the night card. */
 import { PLACES } from '../core/records/corners.ts';
 import type { EventName, Reading, ReadingKind, ReadingOf } from '../core/records/reading.ts';
 import { fromUtcText } from '../core/time/utc.ts';
@@ -9,41 +9,6 @@ import { compassPoint } from './compassWords.ts';
 import { errorWords } from './polarWords.ts';
 import { CHECK_WORDS } from './trackingWords.ts';
 import { stationOf } from './stations.ts';
-
-export const READING_NAMES: Record<ReadingKind, string> = {
-  polarError: 'Polar error',
-  knobTurn: 'Knob turned',
-  lockShift: 'Lock shift',
-  scaleReading: 'Latitude scale',
-  compass: 'Compass',
-  shadow: 'Sun’s shadow',
-  level: 'Level',
-  feet: 'Feet',
-  balance: 'Balance',
-  halfTurn: 'Half-turn test',
-  driftMark: 'Star timed',
-  drift: 'Drift',
-  track: 'Drive measured',
-  backlash: 'Backlash',
-  guiding: 'Guiding',
-  flexure: 'Flexure',
-  steadiness: 'Steadiness',
-  focus: 'Focus',
-  air: 'Air',
-  gap: 'Gap to the leg',
-  flip: 'Flip',
-  corners: 'Corners',
-  cornersSeen: 'Corners by eye',
-  pointingMiss: 'Pointing',
-  battery: 'Battery',
-  seeing: 'Seeing',
-  subs: 'Subs',
-  check: 'Tick',
-  event: 'Done',
-  timing: 'Time taken',
-  note: 'Note',
-  retract: 'Taken back',
-};
 
 type About = { format: Format; south: boolean };
 type Line<K extends ReadingKind> = (v: ReadingOf<K>['values'], about: About) => string;

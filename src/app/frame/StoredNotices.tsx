@@ -3,7 +3,7 @@ import { Link } from 'react-router';
 import type { Reading } from '../../core/records/reading.ts';
 import { useShared } from '../../session/session.ts';
 import { damagedWords, setAsideWords, smallerWords, unknownZoneWords } from '../../text/storedWords.ts';
-import { READING_NAMES } from '../../text/readingWords.ts';
+import { READING_NAMES } from '../../text/readingNames.ts';
 import { Problem } from '../../ui/Problem.tsx';
 
 /** Records that could not be read: named, kept, left out. */

@@ -40,6 +40,19 @@ function running(length: number, value: (i: number) => number): Float64Array {
   return sums;
 }
 
+/** Running sums of the values times sine and cosine of an angle that grows by as much from one to the next. */
+function turning(values: Float64Array, perStep: number): { sines: Float64Array; cosines: Float64Array } {
+  const [sines, cosines] = [new Float64Array(values.length + 1), new Float64Array(values.length + 1)];
+  const [bySin, byCos] = [Math.sin(perStep), Math.cos(perStep)];
+  let [sin, cos] = [0, 1];
+  for (let i = 0; i < values.length; i += 1) {
+    sines[i + 1] = (sines[i] as number) + (values[i] as number) * sin;
+    cosines[i + 1] = (cosines[i] as number) + (values[i] as number) * cos;
+    [sin, cos] = [sin * byCos + cos * bySin, cos * byCos - sin * bySin];
+  }
+  return { sines, cosines };
+}
+
 /** @param exposureS length of the exposure, > 0.
  *  @param curve at least one value. */
 export function curveWindows(curve: ErrorCurve, sinusoids: readonly Sinusoid[], exposureS: number): CurveWindows {
@@ -52,13 +65,7 @@ export function curveWindows(curve: ErrorCurve, sinusoids: readonly Sinusoid[], 
   const moments = running(values.length, (i) => i * (values[i] as number));
   const waves = sinusoids.map(({ amplitudeArcsec, periodS }) => {
     const perStep = (TURN * stepS) / periodS;
-    return {
-      amplitudeArcsec,
-      perStep,
-      sines: running(values.length, (i) => (values[i] as number) * Math.sin(perStep * i)),
-      cosines: running(values.length, (i) => (values[i] as number) * Math.cos(perStep * i)),
-      middle: meanWave(count, perStep),
-    };
+    return { amplitudeArcsec, perStep, ...turning(values, perStep), middle: meanWave(count, perStep) };
   });
   return {
     momentsAt: (at, phaseRad, alone) => {

@@ -7,7 +7,8 @@ import { retractReading } from '../../storage/readings.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useWrite } from '../../session/useWrite.ts';
 import { expectedWords, tickedWords } from '../../text/logbookWords.ts';
-import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
+import { READING_NAMES } from '../../text/readingNames.ts';
+import { readingLine } from '../../text/readingWords.ts';
 import { Empty } from '../../ui/Problem.tsx';
 import { foldedTicks } from './model.ts';
 

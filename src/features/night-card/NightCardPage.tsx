@@ -11,7 +11,8 @@ import { calendarTodo, cardCautions, cardEventName, spacingLine } from '../../te
 import { groupWords, onMeridianName, subsWords } from '../../text/planWords.ts';
 import { modelYearsWords } from '../../text/levelWords.ts';
 import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
-import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
+import { READING_NAMES } from '../../text/readingNames.ts';
+import { readingLine } from '../../text/readingWords.ts';
 import { saveFile } from '../../ui/saveFile.ts';
 import { CALENDAR_ALARMS, nightCard, type CardEvent, type DialRow, type NightCard } from './model.ts';
 import { PageTitle } from '../../ui/PageTitle.tsx';

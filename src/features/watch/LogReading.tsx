@@ -5,7 +5,8 @@ import type { z } from 'zod';
 import { readingValues } from '../../core/records/reading.ts';
 import { useNight, useShared, type NewReadingHere } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
-import { READING_NAMES, readingLine } from '../../text/readingWords.ts';
+import { READING_NAMES } from '../../text/readingNames.ts';
+import { readingLine } from '../../text/readingWords.ts';
 import { QuantityField, TextField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 

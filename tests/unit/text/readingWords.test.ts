@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import type { ReadingKind } from '../../../src/core/records/reading.ts';
 import { makeFormat } from '../../../src/text/format.ts';
-import { READING_NAMES, readingLine } from '../../../src/text/readingWords.ts';
+import { READING_NAMES } from '../../../src/text/readingNames.ts';
+import { readingLine } from '../../../src/text/readingWords.ts';
 import { reading } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
