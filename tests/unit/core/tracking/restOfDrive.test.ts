@@ -1,4 +1,7 @@
 import { expect } from 'chai';
+import { normal, seeded } from '../../../../src/core/math/random.ts';
+import type { Points } from '../../../../src/core/tracking/binned.ts';
+import { restOfDrive } from '../../../../src/core/tracking/restOfDrive.ts';
 import { possibleSubs } from '../../../../src/core/verdict/possibleSubs.ts';
 import { driveAt } from '../../../../src/standins/mountLog.ts';
 import { analysed, DRIVE } from '../../../support/drives.ts';
@@ -15,26 +18,73 @@ function trueVariances(truth: typeof DRIVE, exposureS: number): number[] {
     return path.reduce((sum, v) => sum + (v - mean) ** 2, 0) / path.length;
   });
 }
+const gearAt = (arcsec: number, timeS: number): number => arcsec * Math.sin((2 * Math.PI * timeS) / GEAR.periodS);
+const rmsOf = (values: readonly number[]): number =>
+  Math.sqrt(values.reduce((sum, v) => sum + v * v, 0) / values.length);
+
+type Wish = {
+  rows?: number;
+  cadenceS?: number;
+  gearArcsec?: number;
+  noiseArcsec?: number;
+  seed?: number;
+  without?: (timeS: number) => boolean;
+};
+/** Points of a gear under the air, one row each. */
+function curve({ rows = 1800, cadenceS = 2, gearArcsec = 0, noiseArcsec = 1, seed = 3, without }: Wish): Points {
+  const random = seeded(seed);
+  const all = Array.from({ length: rows }, (_, i) => i * cadenceS).map((timeS) => ({
+    timeS,
+    ra: gearAt(gearArcsec, timeS) + noiseArcsec * normal(random),
+  }));
+  const kept = all.filter(({ timeS }) => !without?.(timeS));
+  const of = (value: (row: (typeof kept)[number]) => number): Float64Array => Float64Array.from(kept, value);
+  return { timeS: of((r) => r.timeS), ra: of((r) => r.ra), dec: of(() => 0), weights: of(() => 1) };
+}
 const quantile = (values: readonly number[], share: number): number =>
   [...values].sort((a, b) => a - b)[Math.floor(share * values.length)]!;
 
 describe('what a drive does besides drift and worm', () => {
   it('is nothing where only the air moves the star', () => {
-    for (const seed of [1, 2, 3]) expect(analysed({ seeingArcsec: 1 }, LONG, seed).rest).to.equal(null);
+    const found = Array.from({ length: 40 }, (_, seed) => restOfDrive(curve({ seed }), curve({ seed }).ra, 1));
+    expect(found.filter((rest) => rest !== null).length, 'of forty logs').to.be.at.most(1);
+    expect(analysed({ seeingArcsec: 1 }).rest, 'of a whole analysis').to.equal(null);
   });
 
-  it('holds a gear at its size, through seeing and lost stars', () => {
-    const { rest } = analysed({ gear: GEAR, seeingArcsec: 0.8 }, { ...LONG, lostShare: 0.05 });
-    // 2.4 arcsec of a sine; the mean over steps of 4 s takes a fiftieth.
-    const { errorArcsec } = rest!;
-    const meanSquare = errorArcsec.reduce((sum, v) => sum + v * v, 0) / errorArcsec.length;
-    expect(Math.sqrt(meanSquare)).to.be.closeTo(2.4 * Math.SQRT1_2, 0.12);
-    expect(rest!.stepS).to.be.within(4, 8);
+  it('holds a gear at its size, through seeing and rows that stand for many', () => {
+    for (const weight of [1, 4]) {
+      const points = { ...curve({ gearArcsec: 2.4 }), weights: new Float64Array(1800).fill(weight) };
+      const { stepS, errorArcsec } = restOfDrive(points, points.ra, 1)!;
+      expect(stepS).to.equal(4);
+      // The mean over 4 s of a sine of 61 s takes hardly anything.
+      expect(rmsOf(errorArcsec)).to.be.closeTo(2.4 * Math.SQRT1_2, 0.08);
+    }
   });
 
-  it('is the longest stretch between two gaps, and no longer than is kept', () => {
-    const { rest } = analysed({ gear: GEAR }, { durationS: 7200 });
-    expect(rest!.errorArcsec).to.have.length(1024);
+  it('keeps its places: step by step it follows the gear', () => {
+    const points = curve({ gearArcsec: 3, noiseArcsec: 0.1 });
+    const { errorArcsec } = restOfDrive(points, points.ra, 0.1)!;
+    // Rows stand at 0 and 2 s of each step.
+    errorArcsec.forEach((v, i) => expect(v).to.be.closeTo(gearAt(3, 4 * i + 1), 0.35));
+  });
+
+  it('is the longest stretch between two gaps; short ones are drawn through', () => {
+    const points = curve({ gearArcsec: 3, noiseArcsec: 0.1, without: (s) => s > 1000 && s < 1030 });
+    expect(restOfDrive(points, points.ra, 0.1)!.errorArcsec).to.have.length(643);
+    const short = curve({ gearArcsec: 3, noiseArcsec: 0.1, without: (s) => s > 1000 && s < 1012 });
+    const { errorArcsec } = restOfDrive(short, short.ra, 0.1)!;
+    expect(errorArcsec).to.have.length(900);
+    errorArcsec.slice(248, 256).forEach((v, i) => expect(v).to.be.closeTo(gearAt(3, 4 * (248 + i) + 1), 0.8));
+  });
+
+  it('is no longer than is kept, in steps no finer than the rows, and none of a short log', () => {
+    const long = curve({ gearArcsec: 3, rows: 4000 });
+    expect(restOfDrive(long, long.ra, 1)!.errorArcsec).to.have.length(1024);
+    const slow = curve({ gearArcsec: 3, cadenceS: 10 });
+    expect(restOfDrive(slow, slow.ra, 1)!.stepS).to.be.closeTo(10, 1e-9);
+    const [short, enough] = [curve({ gearArcsec: 9, rows: 58 }), curve({ gearArcsec: 9, rows: 60 })];
+    expect(restOfDrive(short, short.ra, 0.1)).to.equal(null);
+    expect(restOfDrive(enough, enough.ra, 0.1)!.errorArcsec).to.have.length(30);
   });
 
   it('gives subs the spread that the true drive gives them, laid upon it one by one', () => {
