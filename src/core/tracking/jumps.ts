@@ -54,6 +54,13 @@ function missAt(values: Float64Array, i: number, side: number): { miss: number; 
   return { miss: after.atPlace - before.atPlace, scatter };
 }
 
+/** The step between two neighbours, less what the slope on either side makes of it. */
+function stepAt(values: Float64Array, at: number): number {
+  const rise = (from: number, to: number): number => (values[to] as number) - (values[from] as number);
+  const slope = (rise(at - SIDE, at - 1) + rise(at, at + SIDE - 1)) / (2 * (SIDE - 1));
+  return Math.abs(rise(at - 1, at) - slope);
+}
+
 /** Over a longer look what swings within a few values is gone, and a jump is still there. */
 function staysOver(values: Float64Array, at: number, miss: number): boolean {
   if (at < LONG_SIDE || at + LONG_SIDE > values.length) return true;
@@ -67,7 +74,7 @@ export function jumpsOf(axes: readonly Float64Array[]): number[] {
     const noise = noiseOf(values);
     if (noise === 0) continue;
     for (let at = SIDE; at + SIDE <= values.length; at += 1) {
-      const step = Math.abs((values[at] as number) - (values[at - 1] as number));
+      const step = stepAt(values, at);
       if (step < LEAST_BETWEEN * noise) continue;
       const { miss, scatter } = missAt(values, at, SIDE);
       const size = Math.abs(miss);

@@ -24,6 +24,9 @@ describe('windows of a measured curve', () => {
     const { momentsAt } = curveWindows(late, [], 60);
     expect(momentsAt(0, () => 0, NONE).variance).to.equal(0);
     expect(momentsAt(0.9999, () => 0, NONE).variance).to.be.closeTo(0.25, 1e-6);
+    const atLast = { stepS: 1, errorArcsec: late.errorArcsec.map((_, i) => (i === 299 ? 6 : 0)) };
+    // One sample of sixty: 36 (1/60) (59/60).
+    expect(curveWindows(atLast, [], 60).momentsAt(0.9999, () => 0, NONE).variance).to.be.closeTo(0.59, 0.01);
   });
 
   it('with waves on top are the path of both together, followed moment by moment', () => {

@@ -32,6 +32,17 @@ describe('a long log', () => {
     }
   });
 
+  it('is cut where it jumps, on a steep slope as well', () => {
+    const random = seeded(5);
+    for (const perRow of [0, 1, -3]) {
+      const values = Float64Array.from(
+        { length: 400 },
+        (_, i) => perRow * i + (i < 200 ? 0 : 5) + 0.3 * normal(random),
+      );
+      expect(jumpsOf([values]), `${perRow} a row`).to.deep.equal([200]);
+    }
+  });
+
   it('of several nights tells the one with most rows, as if it stood alone', () => {
     const [short, full] = [long(8000, 2), long(20_000, 2)];
     const join = (key: 'raArcsec' | 'decArcsec') => Float64Array.from([...short[key], ...full[key]]);
