@@ -72,6 +72,6 @@ export function truthFigures(truth: MountTruth, f: Format): { name: string; valu
           ? 'none'
           : `takes back ${f.quantity(truth.aggressiveness, 'percent')} of each error`,
     },
-    { name: 'Play of the declination gears', value: f.quantity(truth.backlashArcsec, 'arcsec', 1) },
+    { name: 'Backlash in declination', value: f.quantity(truth.backlashArcsec, 'arcsec', 1) },
   ];
 }

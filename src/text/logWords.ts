@@ -209,7 +209,7 @@ export function logFigures(found: TrackAnalysis, own: OwnTurn | null, f: Format)
       : []),
     ...(found.decPlayArcsec === null
       ? []
-      : [{ name: 'Play of the declination gears', value: f.quantity(found.decPlayArcsec, 'arcsec', 1) }]),
+      : [{ name: 'Backlash in declination', value: f.quantity(found.decPlayArcsec, 'arcsec', 1) }]),
   ];
 }
 
@@ -234,7 +234,7 @@ export function guiderAdvice(guider: TrackAnalysis['guider'], f: Format): string
     if (verdict === 'tooMuch')
       return `In ${AXIS_NAMES[axis]} the guider corrects too much and the star bounces (${part}): lower its share, or expose it longer.`;
     if (verdict === 'tooLittle')
-      return `In ${AXIS_NAMES[axis]} errors last from row to row (${part}): raise its share, or look for play in the gears.`;
+      return `In ${AXIS_NAMES[axis]} errors last from row to row (${part}): raise its share, or look for backlash in the gears.`;
     return [];
   });
 }

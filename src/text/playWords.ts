@@ -10,10 +10,10 @@ export const PLAY = {
   dropLast: 'Drop the last one',
   rate: 'Rate while the button is held',
   rateHint: 'As the controller is set. Half the star rate is 7.52″/s.',
-  record: 'Record this play',
+  record: 'Record this backlash',
   steps: 'Reversals',
   last: 'The last one',
-  play: 'Play of the declination gears',
+  play: 'Backlash in declination',
   log: 'A guided log tells it too: see A log.',
 } as const;
 
@@ -30,7 +30,7 @@ export function playSentence(test: ReversalTest): Said {
 export function playReason(test: ReversalTest): string {
   const left = FEWEST_REVERSALS - test.deadS.length;
   if (left > 0)
-    return `What passes until it moves back is the play of the gears; one reversal each way at least${left === 1 ? ': one more' : ''}.`;
+    return `What passes until it moves back is the backlash; one reversal each way at least${left === 1 ? ': one more' : ''}.`;
   return 'More of them make it surer. Drop one at which the thumb slipped.';
 }
 
@@ -38,7 +38,7 @@ export function playReason(test: ReversalTest): string {
 export function playAdvice(verdict: PlayVerdict): string {
   if (verdict === 'small') return 'Small: guide both ways as you do.';
   if (verdict === 'oneWay')
-    return 'Let the guider correct declination one way only, the way that the drift asks for, or tell it this play.';
+    return 'Let the guider correct declination one way only, the way that the drift asks for, or tell it this backlash.';
   return 'Much: let the guider correct declination one way only. By day have worm and wheel set closer, if your mount’s manual lets you.';
 }
 
@@ -46,7 +46,7 @@ export const playValue = ({ arcsec, sigmaArcsec }: PlayByHand, f: Format): strin
   `${f.quantity(arcsec, 'arcsec', 1)} ± ${f.quantity(sigmaArcsec, 'arcsec', 1)}`;
 
 export const playRecorded = (arcsec: number, f: Format): string =>
-  `Play of the declination gears recorded: ${f.quantity(arcsec, 'arcsec', 1)}.`;
+  `Backlash in declination recorded: ${f.quantity(arcsec, 'arcsec', 1)}.`;
 
 /** What was recorded before. */
 export const playBefore = (arcsec: number, atUtc: string, f: Format): string =>

@@ -63,7 +63,7 @@ test('the stand-in mount is watched as it logs, judged, and then looked at', asy
   await expect(page.getByRole('button', { name: 'Record this drive' })).toHaveCount(0);
   await expect(page.getByRole('button', { name: 'Count it for the pole' })).toHaveCount(0);
   await page.getByRole('button', { name: 'Show the truth' }).click();
-  await expect(page.locator('.figure-list', { hasText: 'Play of the declination gears' })).toContainText(`${found}.`);
+  await expect(page.locator('.figure-list', { hasText: 'Backlash in declination' })).toContainText(`${found}.`);
   await page.locator('#log-file').setInputFiles('tests/fixtures/logs/log02.csv');
   await expect(page.getByRole('button', { name: 'Record this drive' })).toBeVisible();
   expect(problems).toEqual([]);

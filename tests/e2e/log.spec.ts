@@ -157,11 +157,11 @@ test('the play of the gears, tap by tap on the phone, counts on another night', 
   }
   await expect(page.getByText('Reversals')).toBeVisible();
   await page.getByLabel('Rate while the button is held').fill('0');
-  await tap('Record this play');
+  await tap('Record this backlash');
   await expect(page.getByText('Must be at least 0.50″/s.')).toBeVisible();
   await page.getByLabel('Rate while the button is held').fill('15.04');
-  await tap('Record this play');
-  await expect(page.locator('.toast').last()).toContainText('Play of the declination gears recorded');
+  await tap('Record this backlash');
+  await expect(page.locator('.toast').last()).toContainText('Backlash in declination recorded');
   await page.reload();
   await expect(page.getByText(/Recorded on Tue 24 Nov: \d+\.\d″/)).toBeVisible();
   expect(problems).toEqual([]);

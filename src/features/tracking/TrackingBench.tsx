@@ -10,7 +10,7 @@ import { UsableSubs } from './UsableSubs.tsx';
 const HAND = { key: 'hand', name: 'By hand' } as const;
 const SUBS = { key: 'subs', name: 'Usable subs' } as const;
 const LOG = { key: 'log', name: 'A log' } as const;
-const PLAY = { key: 'play', name: 'Gear play' } as const;
+const PLAY = { key: 'play', name: 'Backlash' } as const;
 const CHECKS = { key: 'checks', name: 'Before the first sub' } as const;
 
 /** Where no motor follows there is no drive to judge: the hand's bench tells the longest sub. An eye takes none. */
