@@ -54,11 +54,14 @@ function missAt(values: Float64Array, i: number, side: number): { miss: number; 
   return { miss: after.atPlace - before.atPlace, scatter };
 }
 
+/** How far a curve rises from one value to another. */
+const rise = (values: Float64Array, from: number, to: number): number =>
+  (values[to] as number) - (values[from] as number);
+
 /** The step between two neighbours, less what the slope on either side makes of it. */
 function stepAt(values: Float64Array, at: number): number {
-  const rise = (from: number, to: number): number => (values[to] as number) - (values[from] as number);
-  const slope = (rise(at - SIDE, at - 1) + rise(at, at + SIDE - 1)) / (2 * (SIDE - 1));
-  return Math.abs(rise(at - 1, at) - slope);
+  const slope = (rise(values, at - SIDE, at - 1) + rise(values, at, at + SIDE - 1)) / (2 * (SIDE - 1));
+  return Math.abs(rise(values, at - 1, at) - slope);
 }
 
 /** Over a longer look what swings within a few values is gone, and a jump is still there. */
