@@ -11,6 +11,9 @@ const [HERON, WAGTAIL] = ['/n/demo-tonight-heron', '/n/demo-tonight-wagtail'];
 
 type Shot = { name: string; path: string; light?: string; phone?: boolean; prepare?: (page: Page) => Promise<void> };
 
+/** The answers come after the drawing. */
+const tipAsked = (page: Page): Promise<void> => page.getByRole('button', { name: 'Stays anywhere' }).waitFor();
+
 async function recordError(page: Page): Promise<void> {
   await page.getByLabel('Altitude is off by').fill('22');
   await page.getByLabel('The axis is').selectOption('low');
@@ -38,7 +41,7 @@ const SHOTS: readonly Shot[] = [
   { name: 'power-dusk', path: `${HERON}/payload?tab=power`, light: 'dusk' },
   { name: 'meridian-day', path: `${HERON}/meridian` },
   { name: 'bearing-dusk', path: `${WAGTAIL}/level`, light: 'dusk' },
-  { name: 'balance-day', path: `${HERON}/balance` },
+  { name: 'balance-day', path: `${HERON}/balance`, prepare: tipAsked },
   { name: 'finder-dial-day', path: `${HERON}/polar` },
   { name: 'finder-dial-south-red', path: `${WAGTAIL}/polar`, light: 'red' },
   { name: 'two-dials-dusk', path: `${HERON}/polar?tab=error`, light: 'dusk', prepare: recordError },
