@@ -27,7 +27,8 @@ for (const [n, views] of HALVES.entries()) {
       const small = await page.evaluate(() =>
         [
           ...document.querySelectorAll(
-            'button, .run a, .night-table a, select, input:not([type=checkbox]):not([type=radio])',
+            // A hidden file field is touched by its label.
+            'button, label.btn, .run a, .night-table a, select, input:not([type=checkbox], [type=radio], .visually-hidden)',
           ),
         ]
           .map((e) => ({ name: e.getAttribute('aria-label') ?? e.textContent, box: e.getBoundingClientRect() }))
