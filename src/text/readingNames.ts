@@ -20,7 +20,7 @@ export const READING_NAMES: Record<ReadingKind, string> = {
   flexure: 'Flexure',
   steadiness: 'Steadiness',
   focus: 'Focus',
-  air: 'Air',
+  air: 'Air temperature',
   gap: 'Gap to the leg',
   flip: 'Flip',
   corners: 'Corners',

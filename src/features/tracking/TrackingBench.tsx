@@ -15,10 +15,12 @@ const CHECKS = { key: 'checks', name: 'Before the first sub' } as const;
 
 /** Where no motor follows there is no drive to judge: the hand's bench tells the longest sub. An eye takes none. */
 export function TrackingBench() {
-  const { mount, eyepiece } = useNight().numbers;
+  const { numbers, records } = useNight();
+  const { mount, eyepiece } = numbers;
   const motors = motorsOf(mount);
-  // Without a motor, or without gears between it and the axis, nothing in declination has play.
-  const hasPlay = motors === 'both' && mount?.drive !== 'frictionOrDirect';
+  // Without a motor, or without gears between it and the axis, nothing in declination has play; a night that is over cannot be
+  // pressed any more.
+  const hasPlay = motors === 'both' && mount?.drive !== 'frictionOrDirect' && !records.fromSnapshot;
   const { active, row } = useBenchTabs<'hand' | 'subs' | 'log' | 'play' | 'checks'>(
     'Tracking',
     eyepiece ? [HAND] : motors === 'none' ? [HAND, CHECKS] : [SUBS, LOG, ...(hasPlay ? [PLAY] : []), CHECKS],
