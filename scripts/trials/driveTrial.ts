@@ -25,10 +25,10 @@ function planOf(random: Random, { periodS }: DriveTruth): LogPlan {
 }
 
 /** As it is written: with what was corrected and where it aimed. */
-const textOf = (truth: DriveTruth, plan: LogPlan, seed: number): string =>
+export const textOf = (truth: DriveTruth, plan: LogPlan, seed: number): string =>
   [LOG_HEADER, ...loggedRows(truth, plan, seed).map(logLine)].join('\n');
 
-function analysed(text: string): TrackAnalysis | null {
+export function analysed(text: string): TrackAnalysis | null {
   const layout = layoutOf(text);
   const read = layout && readLogText(text, layout, guessMapping(layout).mapping);
   return read?.ok === true ? analyseTrack(read.value.series, { wormTeeth: null }) : null;

@@ -17,6 +17,7 @@ import { knobTrial } from './knobTrial.ts';
 import { logProperty } from './logTrial.ts';
 import { lightNeverFalls, planHolds, plans, replanHolds } from './planTrial.ts';
 import { plateTrial } from './plateTrial.ts';
+import { windowsTrial } from './windowsTrial.ts';
 import { tipTrial } from './tipTrial.ts';
 import { everyCase, type Trial } from './trial.ts';
 import { weightSets } from '../../src/core/mount/balanceProposals.ts';
@@ -137,6 +138,7 @@ export const TRIALS: readonly Trial[] = [
   tipTrial,
   cornersTrial,
   driveTrial,
+  windowsTrial,
   everyCase('logs', 'mutated logs: refused by name, or read to finite figures', 1000, logProperty),
   driftTrial,
   plateTrial,
