@@ -135,6 +135,13 @@ describe('corners by eye in the account', () => {
     expect(spread.sigmaArcsec.map((s) => Math.sqrt(4 + s ** 2) / 2)).to.deep.equal([1.4, 1.15, 1, 1].map((r) => r));
     expect(presentLook(triedOf(), spacing)).to.equal(null);
   });
+
+  it('lies along the radius where more stars lie so than across, and where none does', () => {
+    const directionOf = (places: object) => seenSpread(triedOf(look(1, presentMm, places)).tried[0]!, 2).direction;
+    expect(directionOf({ ...ROUND, topLeft: stick('falling', true) })).to.equal('radial');
+    expect(directionOf({ ...ROUND, topLeft: stick('rising', true) })).to.equal('tangential');
+    expect(directionOf(ROUND)).to.equal('radial');
+  });
 });
 
 describe('the light path’s mark in the run', () => {

@@ -26,6 +26,8 @@ function starsOf(wish: Wish) {
 }
 const unlooked = (wish: Wish) => unlookedOf(night(wish));
 
+const RAD = Math.PI / 180;
+
 describe('what nobody looked at', () => {
   it('is pole and focus at first, and no longer what was set by eye, measured or recorded', () => {
     expect(unlooked({})).to.deep.equal(['pole', 'focus']);
@@ -87,6 +89,13 @@ describe('what nobody looked at', () => {
     expect(budget.stretches[0]!.item).to.equal('fieldTurn');
     expect(budget.stretches.map((e) => e.item)).not.to.include('polar');
     expect(starsOf({ plan: { subS: 30 } }).budget.stretches.map((e) => e.item)).not.to.include('fieldTurn');
+    const base = night(wish).budget!;
+    const turnAt = (haH: number, decDeg: number, altDeg: number) =>
+      plannedSubAt({ ...base, sub: { ...base.sub, declinationDeg: decDeg } }, 40, haH, altDeg).fieldTurnArcsecPerS;
+    // cos(lat) cos(az) / cos(alt) times the sky's own turn: due south at 50 degrees.
+    expect(turnAt(0, 0, 50)).to.be.closeTo((15.041 * Math.cos(40 * RAD)) / Math.cos(50 * RAD), 0.05);
+    // Straight up no mount could follow: half a degree beside it counts.
+    expect(Math.abs(turnAt(0, 40, 90))).to.be.within(1000, 1400);
   });
 });
 

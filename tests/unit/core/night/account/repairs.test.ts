@@ -2,7 +2,7 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { minutesOf } from '../../../../../src/core/night/account/minutesOf.ts';
 import { countWorth, repairsOf } from '../../../../../src/core/night/account/repairs.ts';
-import { shareOfLength } from '../../../../../src/core/night/account/usableOfNight.ts';
+import { keptPerHour, shareOfLength } from '../../../../../src/core/night/account/usableOfNight.ts';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
 import { goalOfNight } from '../../../../../src/core/night/pole/goalOfNight.ts';
 import type { Reading } from '../../../../../src/core/records/reading.ts';
@@ -98,6 +98,21 @@ describe('worth the minutes', () => {
     const gain = shareOfLength(mended, sub.exposureS, tonight) - shareOfLength(sub, sub.exposureS, tonight);
     const left = tonight.plan!.subs.length - guiding.lost;
     expect(guiding.won).to.equal(Math.round(left * gain));
+  });
+
+  it('counts what is usable already: a pole that spoils a part wins only that part', () => {
+    const readings = [error(1, 30, 30), rms(0.5, 0.5)];
+    const { tonight, sub, first } = priced({ readings, plan: { subS: 300 } });
+    const [pole] = first;
+    const now = shareOfLength(sub, sub.exposureS, tonight);
+    expect(now).to.be.within(0.2, 0.95);
+    const mended = { ...sub, polar: { known: 'size' as const, errorArcmin: pole!.to } };
+    const left = tonight.plan!.subs.length - pole!.lost;
+    expect(pole!.won).to.equal(Math.round(left * (shareOfLength(mended, sub.exposureS, tonight) - now)));
+  });
+
+  it('keeps so many an hour: 120 s with pauses of 10, nine in ten usable', () => {
+    expect(keptPerHour(0.9, 120, 10)).to.be.closeTo(24.92, 0.01);
   });
 
   it('prices a spacing that corners showed to be wrong, up to the distance that is wanted', () => {

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
+import { shareOfLength, unguidedSub } from '../../../../../src/core/night/account/usableOfNight.ts';
 import { whatIf, type WhatIf } from '../../../../../src/core/night/account/whatIf.ts';
 import { againstNow, whatIfWords } from '../../../../../src/text/trackingWords.ts';
 import { makeFormat } from '../../../../../src/text/format.ts';
@@ -53,6 +54,13 @@ describe('what if', () => {
         .sort(),
     ).to.deep.equal(['longer', 'shorter']);
     expect(asked({ readings: good.slice(0, 2) }).of('seeing')).not.to.equal(undefined);
+  });
+
+  it('asks an unguided rig for a guider, without any flexure of its own', () => {
+    const tonight = night({ readings: [error(1, 1, 1)] });
+    const { sub } = unguidedSub(tonight, { haH: -1, altDeg: 60 })!;
+    const guided = whatIf(tonight, sub).find((r) => r.code === 'guided')!;
+    expect(guided.share).to.be.greaterThan(shareOfLength(sub, sub.exposureS, tonight) + 0.1);
   });
 
   it('has nothing to say of a mount that nothing drives', () => {
