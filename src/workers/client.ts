@@ -28,7 +28,8 @@ const USUAL_GRACE_MS = 1500;
 
 /** A worker with what is known of it. */
 export type Held = {
-  worker: JobWorker;
+  /** Its one proxy, as old as the worker: when the last proxy is collected as garbage, the worker is told to listen no more. */
+  task: Served;
   /** It died, or was ended. */
   dead: boolean;
   /** Ends it; a job that runs on it dies. */
@@ -52,7 +53,8 @@ export function hold(worker: JobWorker): Held {
     worker.terminate();
     die('ended');
   };
-  const held: Held = { worker, dead: false, end, death };
+  // The wrapped object has the served one's own shape: its methods already return promises.
+  const held: Held = { task: wrap(worker) as unknown as Served, dead: false, end, death };
   worker.addEventListener('error', (event) => {
     die('message' in event && typeof event.message === 'string' ? event.message : '');
   });
@@ -107,8 +109,7 @@ export async function runOn<Output>(held: Held, input: unknown, options: JobOpti
   const report = (progress: Progress): void => {
     if (!over) onProgress?.(progress);
   };
-  // The wrapped object has the served one's own shape: its methods already return promises.
-  const task = wrap(held.worker) as unknown as Served;
+  const { task } = held;
   const { outOfPatience, done } = whenCancelled(held, options, () => task.cancel());
   const given = handOver.length > 0 ? transfer(input as object, handOver) : input;
   try {

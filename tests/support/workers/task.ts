@@ -1,6 +1,7 @@
 /** A task for tests of jobs, in a real thread of its own. */
 import nodeEndpoint from 'comlink/dist/esm/node-adapter.mjs';
 import { parentPort } from 'node:worker_threads';
+import { collectGarbage } from '../garbage.ts';
 import type { Task } from '../../../src/workers/protocol.ts';
 import { serve } from '../../../src/workers/serve.ts';
 
@@ -10,6 +11,8 @@ export type Asked =
   /** Answers how long the table is that it was given before; 0 = none. */
   | { do: 'table'; table: ArrayBuffer }
   | { do: 'lookUp' }
+  /** From now on the garbage of its thread is collected all the time. */
+  | { do: 'collect' }
   | { do: 'countTo'; count: number }
   | { do: 'deaf' }
   | { do: 'die' }
@@ -36,6 +39,9 @@ const task: TestTask = async (asked, { report, pause, handOver }) => {
       return table.length;
     case 'lookUp':
       return table?.length ?? 0;
+    case 'collect':
+      setInterval(collectGarbage, 1).unref();
+      return 0;
     case 'countTo':
       for (let i = 0; i < asked.count; i += 1) {
         report('counting', i);

@@ -3,6 +3,7 @@ import { Cancelled } from '../../../src/core/work.ts';
 import { runJob, WorkerDied, type JobOptions } from '../../../src/workers/client.ts';
 import { TaskFailed, type Progress } from '../../../src/workers/protocol.ts';
 import { openWorkSession } from '../../../src/workers/workSession.ts';
+import { collectGarbage } from '../../support/garbage.ts';
 import type { Asked, TestTask } from '../../support/workers/task.ts';
 import { threads, type Threads } from '../../support/workers/thread.ts';
 
@@ -149,6 +150,22 @@ describe('a worker that keeps a table', function () {
     expect(await thrown(poor.run({ do: 'lookUp' }))).to.be.instanceOf(TaskFailed);
     expect(await poor.run({ do: 'lookUp' })).to.equal(8);
     poor.end();
+  });
+
+  it('answers also after garbage was collected on both sides between two jobs', async () => {
+    const session = open();
+    expect(await session.run({ do: 'collect' })).to.equal(0);
+    for (let job = 0; job < 2; job += 1) {
+      // Who watches for what was collected is told in later turns of the loop, first there, then here.
+      for (let turn = 0; turn < 400; turn += 1) {
+        if (turn % 20 === 0) collectGarbage();
+        await new Promise((resolve) => setImmediate(resolve));
+      }
+      expect(await session.run({ do: 'lookUp' })).to.equal(4096);
+    }
+    // A worker that was told to listen no more ends here, and hangs in a browser.
+    expect(given.made()).to.equal(1);
+    session.end();
   });
 
   it('ends when nothing is asked for a while, and begins anew when something is', async () => {
