@@ -17,9 +17,9 @@ import { knobTrial } from './knobTrial.ts';
 import { logProperty } from './logTrial.ts';
 import { lightNeverFalls, planHolds, plans, replanHolds } from './planTrial.ts';
 import { plateTrial } from './plateTrial.ts';
-import { windowsTrial } from './windowsTrial.ts';
 import { tipTrial } from './tipTrial.ts';
 import { everyCase, type Trial } from './trial.ts';
+import { windowsTrial } from './windowsTrial.ts';
 import { weightSets } from '../../src/core/mount/balanceProposals.ts';
 
 function check(condition: boolean, what: string): void {

@@ -130,6 +130,6 @@ export const MIGRATIONS: readonly Migration[] = [
   { version: 10, stores: {} },
   // Corners by eye, pieces turned round, lengths of threads: older pages only must not write over them.
   { version: 11, stores: {} },
-  // What a drive does besides its worm: older pages only must not write over it.
+  // What a drive does besides its worm, the air since a focus: older pages only must not write over them.
   { version: 12, stores: {} },
 ];

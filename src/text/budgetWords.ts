@@ -134,6 +134,10 @@ export function repairWords(repair: Repair, f: Format): string {
   return `${repairName(repair, f)}: ${price}. ${verdictOfPrice(repair)}`;
 }
 
+/** Focused tonight, and gone with the air since: at its price while subs are left. */
+export const goneWords = (price: Repair | undefined, f: Format): string =>
+  price ? repairWords(price, f) : 'Focus again: it has gone with the air since.';
+
 export const REPAIRS = {
   title: 'Worth the minutes?',
   headings: ['Mend', 'It takes', 'Lost', 'Won', 'So'],

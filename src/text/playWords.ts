@@ -1,5 +1,12 @@
 /** Words of the reversal test. */
-import { FEWEST_REVERSALS, type PlayByHand, type PlayVerdict, type ReversalTest } from '../core/mount/reversalTest.ts';
+import {
+  missingWays,
+  otherWay,
+  type PlayByHand,
+  type PlayVerdict,
+  type ReversalTest,
+  type Way,
+} from '../core/mount/reversalTest.ts';
 import { formatDate, eveningDate } from '../core/time/civil.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
@@ -9,7 +16,6 @@ export const PLAY = {
   seen: 'It moves',
   dropLast: 'Drop the last one',
   rate: 'Rate while the button is held',
-  rateHint: 'As the controller is set. Half the star rate is 7.52″/s.',
   record: 'Record this backlash',
   steps: 'Reversals',
   last: 'The last one',
@@ -17,24 +23,27 @@ export const PLAY = {
   log: 'A guided log tells it too: see A log.',
 } as const;
 
-export const pressedLabel = (way: 'north' | 'south'): string => `${way === 'north' ? 'South' : 'North'} is pressed`;
+const CAPITAL: Record<Way, string> = { north: 'North', south: 'South' };
+/** @param way in which it moves until then. */
+export const pressedLabel = (way: Way): string => `${CAPITAL[otherWay(way)]} is pressed`;
+
+export const rateHint = (halfRateArcsecPerS: number, f: Format): string =>
+  `As the controller is set. Half the star rate is ${f.quantity(halfRateArcsecPerS, 'guideRate')}.`;
 
 export function playSentence(test: ReversalTest): Said {
   if (test.at === 'ready')
     return 'Put a star near the meridian on a cross and **press north** until it moves steadily.';
   if (test.at === 'waiting') return `Hold ${test.way} and **tap when the star moves back**.`;
-  const back = test.way === 'north' ? 'south' : 'north';
-  return `Now **press ${back}** and tap at the same moment.`;
+  return `Now **press ${otherWay(test.way)}** and tap at the same moment.`;
 }
 
-export function playReason(test: ReversalTest): string {
-  const left = FEWEST_REVERSALS - test.deadS.length;
-  if (left > 0)
-    return `What passes until it moves back is the backlash; one reversal each way at least${left === 1 ? ': one more' : ''}.`;
+export function playReason({ reversals }: ReversalTest): string {
+  const missing = missingWays(reversals);
+  if (missing.length === 2) return 'What passes until it moves back is the backlash; one reversal each way at least.';
+  if (missing[0]) return `What passes until it moves back is the backlash; one toward ${missing[0]} is wanted still.`;
   return 'More of them make it surer. Drop one at which the thumb slipped.';
 }
 
-/** Against each other where it was measured before. */
 export function playAdvice(verdict: PlayVerdict): string {
   if (verdict === 'small') return 'Small: guide both ways as you do.';
   if (verdict === 'oneWay')

@@ -1,5 +1,6 @@
 /** Good enough? What to look at first, what would mend most, and which mending pays. */
 import { lostBefore, type Unlooked } from '../../core/night/account/judgement.ts';
+import { focusNow } from '../../core/night/focusNow.ts';
 import { repairsOf } from '../../core/night/account/repairs.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
 import type { Step } from '../../core/records/reading.ts';
@@ -7,7 +8,15 @@ import type { Budget, RoundnessVerdict } from '../../core/verdict/budget.ts';
 import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { itemAdvice, itemName, LOOK_AT, MENDED_BY, repairWords, VERDICT_QUESTION } from '../../text/budgetWords.ts';
+import {
+  goneWords,
+  itemAdvice,
+  itemName,
+  LOOK_AT,
+  MENDED_BY,
+  repairWords,
+  VERDICT_QUESTION,
+} from '../../text/budgetWords.ts';
 import { lostWords } from '../../text/ledgerWords.ts';
 import { stationOf } from '../../text/stations.ts';
 
@@ -58,19 +67,12 @@ function LookFirst({ unlooked, sub }: { unlooked: Unlooked; sub: PlannedSub }) {
   const { timeMs } = useNightAt();
   const { format } = useShared();
   const lost = lostBefore(night, unlooked);
-  const gone = unlooked === 'focus' && !lost && repairsOf(night, sub, timeMs).find((r) => r.code === 'focus');
-  if (gone) {
-    return (
-      <p className="mb-1">
-        {repairWords(gone, format)}
-        {stationWords(gone.step)}
-      </p>
-    );
-  }
+  const isGone = unlooked === 'focus' && focusNow(night.records, night.numbers)?.stands === false;
+  const price = isGone ? repairsOf(night, sub, timeMs).find((r) => r.code === 'focus') : undefined;
   const { words, step } = LOOK_AT[unlooked];
   return (
     <p className="mb-1">
-      {lost ? lostWords(lost, format) : words}
+      {lost ? lostWords(lost, format) : isGone ? goneWords(price, format) : words}
       {stationWords(step)}
     </p>
   );

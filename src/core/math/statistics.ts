@@ -1,5 +1,9 @@
 /** Robust statistics of small samples. */
 
+/** One sigma of a normal distribution, of the median distance from its middle.
+ *  Source: Hampel 1974 (J. Am. Stat. Assoc. 69, 383). */
+export const SIGMA_PER_MEDIAN_DISTANCE = 1.4826;
+
 /** The middle value, the mean of the two middle ones for an even count; null for none. */
 export function median(values: readonly number[]): number | null {
   const sorted = [...values].sort((a, b) => a - b);

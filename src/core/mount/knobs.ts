@@ -1,7 +1,7 @@
 /** Turns of a mount's own altitude bolt and azimuth knobs: what a turn does, by geometry or learned, and what to turn.
  *  Errors are signed like the axis error: altitude + too high, azimuth + too far east, as an angle in azimuth. */
 import { DEG_PER_RAD } from '../math/angles.ts';
-import { median } from '../math/statistics.ts';
+import { median, SIGMA_PER_MEDIAN_DISTANCE } from '../math/statistics.ts';
 import { requirePositive } from '../result.ts';
 
 /** What one turn of a screw does, arcmin: atan(pitch / lever). 1 mm on 60 mm: 57.3'. */
@@ -56,8 +56,6 @@ const LARGEST_SPREAD = 0.15;
  *  measurements of an error agree. */
 const FALSE_DEVIATIONS = 5;
 const AGREEMENT_ARCMIN = 1.5;
-/** Of a normal spread: standard deviation over median distance. */
-const SIGMA_PER_MEDIAN_DISTANCE = 1.4826;
 /** Two turns must differ by this to tell the gain between them. */
 const TELLING_TURNS = 0.02;
 

@@ -53,11 +53,14 @@ function turning(values: Float64Array, perStep: number): { sines: Float64Array; 
   return { sines, cosines };
 }
 
-/** @param exposureS length of the exposure, > 0.
+/** Within one step the curve is a straight line: there the moments go with the square of the exposure.
+ *  @param exposureS length of the exposure, > 0.
  *  @param curve at least one value. */
 export function curveWindows(curve: ErrorCurve, sinusoids: readonly Sinusoid[], exposureS: number): CurveWindows {
-  const count = Math.max(FEWEST_SAMPLES, Math.round(exposureS / curve.stepS));
-  const stepS = exposureS / count;
+  const followedS = Math.max(exposureS, curve.stepS);
+  const shrinks = (exposureS / followedS) ** 2;
+  const count = Math.max(FEWEST_SAMPLES, Math.round(followedS / curve.stepS));
+  const stepS = followedS / count;
   const values = resampled(curve, count, stepS);
   const windows = values.length - count + 1;
   const sums = running(values.length, (i) => values[i] as number);
@@ -73,14 +76,18 @@ export function curveWindows(curve: ErrorCurve, sinusoids: readonly Sinusoid[], 
       const meanOf = (of: Float64Array): number => ((of[first + count] as number) - (of[first] as number)) / count;
       const centre = first + (count - 1) / 2;
       const mean = meanOf(sums);
-      let variance = alone.variance + meanOf(squares) - mean * mean;
+      let variance = meanOf(squares) - mean * mean;
       waves.forEach(({ amplitudeArcsec, perStep, sines, cosines, middle }, k) => {
         const phase = phaseRad(k);
         const angle = phase - perStep * centre;
         const together = Math.cos(angle) * meanOf(sines) + Math.sin(angle) * meanOf(cosines);
         variance += 2 * amplitudeArcsec * (together - mean * middle * Math.sin(phase));
       });
-      return { variance, withTime: alone.withTime + stepS * (meanOf(moments) - centre * mean) };
+      const withTime = stepS * (meanOf(moments) - centre * mean);
+      return {
+        variance: alone.variance + shrinks * variance,
+        withTime: alone.withTime + shrinks * withTime,
+      };
     },
   };
 }

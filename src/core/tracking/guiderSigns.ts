@@ -1,7 +1,7 @@
 /** How a guider behaves, by its own log: what part of each error it takes back, and whether errors follow each other or bounce.
  *  Source: of a loop that takes back a part g of white errors, each error is tied to the next by -g/2 (autoregression of first
  *  order, solved for the error that is seen); a loop that hardly corrects leaves what drifts, tied by nearly +1. */
-import { median } from '../math/statistics.ts';
+import { median, SIGMA_PER_MEDIAN_DISTANCE } from '../math/statistics.ts';
 import { cadenceOf, type TrackSeries } from './trackSeries.ts';
 
 export type AxisGuiding = {
@@ -25,7 +25,7 @@ const FEWEST_PAIRS = 60;
 /** Rows whose next one follows without a hole, both within what is usual. */
 function pairsOf(timeS: Float64Array, error: Float64Array): number[] {
   const sizes = Array.from(error, Math.abs);
-  const most = FARTHEST * 1.4826 * (median(sizes) ?? 0);
+  const most = FARTHEST * SIGMA_PER_MEDIAN_DISTANCE * (median(sizes) ?? 0);
   const longest = HOLE * cadenceOf(timeS);
   const pairs: number[] = [];
   for (let i = 0; i + 1 < error.length; i += 1) {

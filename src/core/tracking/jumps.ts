@@ -1,7 +1,7 @@
 /** Steps that stay: a star found again elsewhere, a dither. A straight line through the values on either side is carried to the
  *  place between; where the two miss each other by more than noise does, the star jumped. A swing bends both lines alike.
  *  Source: two-sided local lines (Loader, Change point estimation using nonparametric regression, Ann. Stat. 24, 1996). */
-import { median } from '../math/statistics.ts';
+import { median, SIGMA_PER_MEDIAN_DISTANCE } from '../math/statistics.ts';
 
 /** Values on either side, and for a longer look. */
 const SIDE = 10;
@@ -17,7 +17,6 @@ const LEAST_OF_OWN = 6;
 const LEAST_BETWEEN = 1.2;
 /** A jump is made between two neighbours; of what swings within a few values their step is only a part of the miss. */
 const LEAST_OF_MISS = 0.4;
-const PER_MAD = 1.4826;
 
 /** Scatter of one value about the slow course, by second differences of neighbours; arcsec. */
 export function noiseOf(values: Float64Array): number {
@@ -26,7 +25,7 @@ export function noiseOf(values: Float64Array): number {
   const steps: number[] = [];
   for (let i = 1; i + 1 < values.length; i += every)
     steps.push(Math.abs((values[i + 1] as number) - 2 * (values[i] as number) + (values[i - 1] as number)));
-  return ((median(steps) ?? 0) * PER_MAD) / Math.sqrt(6);
+  return ((median(steps) ?? 0) * SIGMA_PER_MEDIAN_DISTANCE) / Math.sqrt(6);
 }
 
 type Line = { atPlace: number; squares: number };

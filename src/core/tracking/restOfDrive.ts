@@ -6,10 +6,12 @@ import type { Points } from './binned.ts';
 import type { ErrorCurve } from './periodicError.ts';
 
 const FINEST_STEP_S = 4;
+/** Rows further apart tell nothing of what a sub meets. */
+const COARSEST_STEP_S = 60;
 /** As many as a reading keeps: 68 minutes of the finest. */
 export const MOST_REST = 1024;
 /** Empty steps that are drawn through; a longer gap ends the stretch. */
-const MOST_EMPTY = 4;
+const MOST_EMPTY = 3;
 const FEWEST_STEPS = 30;
 /** A rest shows when it varies by so many sigmas more than the air alone would. */
 const LEAST_SIGMAS = 4;
@@ -34,7 +36,7 @@ function longestStretch(rows: Float64Array): [from: number, to: number] {
   let [from, lastFilled] = [0, -1];
   rows.forEach((count, i) => {
     if (count === 0) return;
-    if (i - lastFilled > MOST_EMPTY) from = i;
+    if (i - lastFilled - 1 > MOST_EMPTY) from = i;
     lastFilled = i;
     if (i + 1 - from > best[1] - best[0]) best = [from, i + 1];
   });
@@ -63,6 +65,7 @@ export function restOfDrive(points: Points, values: Float64Array, noiseArcsec: n
   if (timeS.length < FEWEST_STEPS) return null;
   const cadenceS = median(Array.from(timeS.subarray(1), (t, i) => t - (timeS[i] as number))) ?? 0;
   const stepS = Math.max(FINEST_STEP_S, cadenceS);
+  if (stepS > COARSEST_STEP_S) return null;
   const steps = inSteps(points, values, stepS);
   const [from, end] = longestStretch(steps.rows);
   const to = Math.min(end, from + MOST_REST);

@@ -13,8 +13,8 @@ export type Spectrum = {
 export type Range = { fromHz: number; toHz: number; count: number };
 
 /** @param values of any mean.  @param weights how many rows stand behind each.
- *  @param jumps in rising order, the first values of pieces that each have a level of their own: a sine counts by what it is about its own level in
- *  each of them, else pieces shorter than a turn would be taken for something that turns faster. */
+ *  @param jumps in rising order, the first values of pieces that each have a level of their own: a sine counts by what it is
+ *  about its own level in each of them, else pieces shorter than a turn would be taken for something that turns faster. */
 export function spectrumOf(
   timeS: Float64Array,
   values: Float64Array,

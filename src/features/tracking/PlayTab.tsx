@@ -4,12 +4,14 @@ import { useWatch } from 'react-hook-form';
 import { z } from 'zod';
 import {
   afterStep,
-  FEWEST_REVERSALS,
+  missingWays,
   playByHand,
   REVERSAL_READY,
+  type Reversal,
   verdictOfPlay,
   type ReversalStep,
   type ReversalTest,
+  type Way,
 } from '../../core/mount/reversalTest.ts';
 import { learnedOf } from '../../core/night/learned.ts';
 import { SIDEREAL_ARCSEC_PER_S } from '../../core/sky/fieldRotation.ts';
@@ -24,6 +26,7 @@ import {
   playSentence,
   playValue,
   pressedLabel,
+  rateHint,
 } from '../../text/playWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
@@ -37,7 +40,7 @@ const HALF_RATE = Number((SIDEREAL_ARCSEC_PER_S / 2).toFixed(2));
 /** The keys of a hand box: the one to hold is filled. */
 function Keys({ test, label }: { test: ReversalTest; label: string }) {
   const held = test.at === 'ready' ? 'north' : test.way;
-  const key = (way: 'north' | 'south', y: number, points: string) => (
+  const key = (way: Way, y: number, points: string) => (
     <g transform={`translate(60 ${y})`}>
       <rect
         x={-34}
@@ -71,7 +74,7 @@ function Taps({ test, tap }: { test: ReversalTest; tap: (does: ReversalStep['doe
       <Button variant="primary" size="lg" onClick={() => tap(isWaiting ? 'seen' : 'press')}>
         {label}
       </Button>
-      {(isWaiting || test.deadS.length > 0) && (
+      {(isWaiting || test.reversals.length > 0) && (
         <Button variant="outline" onClick={() => tap('dropLast')}>
           {PLAY.dropLast}
         </Button>
@@ -81,11 +84,11 @@ function Taps({ test, tap }: { test: ReversalTest; tap: (does: ReversalStep['doe
 }
 
 /** At the rate that stands in the field. */
-function PlayNow({ deadS }: { deadS: readonly number[] }) {
+function PlayNow({ reversals }: { reversals: readonly Reversal[] }) {
   const { format } = useShared();
   const typed = useWatch<Fields, 'rateArcsecPerS'>({ name: 'rateArcsecPerS' });
   const rate = schema.safeParse({ rateArcsecPerS: typed });
-  const play = rate.success ? playByHand(deadS, rate.data.rateArcsecPerS) : null;
+  const play = rate.success ? playByHand(reversals, rate.data.rateArcsecPerS) : null;
   if (!play) return null;
   return (
     <div className="wide">
@@ -96,7 +99,7 @@ function PlayNow({ deadS }: { deadS: readonly number[] }) {
 }
 
 /** What the reversals tell at the rate of the controller, to be recorded for the mount. */
-function RecordPlay({ deadS }: { deadS: readonly number[] }) {
+function RecordPlay({ reversals }: { reversals: readonly Reversal[] }) {
   const { records } = useNight();
   const { format } = useShared();
   return (
@@ -107,7 +110,7 @@ function RecordPlay({ deadS }: { deadS: readonly number[] }) {
       defaults={{ rateArcsecPerS: HALF_RATE }}
       keep
       toReading={({ rateArcsecPerS }) => {
-        const arcsec = playByHand(deadS, rateArcsecPerS)?.arcsec ?? 0;
+        const arcsec = playByHand(reversals, rateArcsecPerS)?.arcsec ?? 0;
         return {
           reading: {
             step: 'tracking',
@@ -124,9 +127,9 @@ function RecordPlay({ deadS }: { deadS: readonly number[] }) {
         label={PLAY.rate}
         kind="guideRate"
         system={format.system}
-        hint={PLAY.rateHint}
+        hint={rateHint(HALF_RATE, format)}
       />
-      <PlayNow deadS={deadS} />
+      <PlayNow reversals={reversals} />
     </RecordForm>
   );
 }
@@ -141,6 +144,7 @@ export function PlayTab({ tabs }: { tabs: ReactNode }) {
     const atMs = clock.elapsedMs();
     setTest((now) => afterStep(now, does === 'dropLast' ? { does } : { does, atMs }));
   };
+  const { reversals } = test;
   const last = learnedOf(records).decPlay;
   return (
     <BenchLayout
@@ -156,15 +160,15 @@ export function PlayTab({ tabs }: { tabs: ReactNode }) {
         </>
       }
     >
-      {test.deadS.length > 0 && (
+      {reversals.length > 0 && (
         <FigureList
           figures={[
-            { name: PLAY.steps, value: String(test.deadS.length) },
-            { name: PLAY.last, value: format.quantity(test.deadS.at(-1) ?? 0, 'seconds', 1) },
+            { name: PLAY.steps, value: String(reversals.length) },
+            { name: PLAY.last, value: format.quantity(reversals.at(-1)?.deadS ?? 0, 'seconds', 1) },
           ]}
         />
       )}
-      {test.deadS.length >= FEWEST_REVERSALS && <RecordPlay deadS={test.deadS} />}
+      {missingWays(reversals).length === 0 && <RecordPlay reversals={reversals} />}
       <p className="soft">
         {last && `${playBefore(last.values.arcsec, last.takenAtUtc, format)} `}
         {PLAY.log}

@@ -6,6 +6,7 @@ import {
   courseOf,
   earlierDrive,
   foldedOf,
+  roundTimes,
   spectrumDots,
   trackValues,
   turnDots,
@@ -47,6 +48,12 @@ const analysis = analyseTrack(series, { wormTeeth: null })!;
 const WORM: OwnTurn = { periodS: 478.7, drive: 'worm' };
 
 describe('a log as it is drawn', () => {
+  it('tells the time on round minutes, no more than the axis has room for', () => {
+    expect(roundTimes(0, 2675)).to.deep.equal([0, 600, 1200, 1800, 2400]);
+    expect(roundTimes(130, 400)).to.deep.equal([180, 240, 300, 360]);
+    for (const spanS of [40, 3600, 30_000, 400_000]) expect(roundTimes(5, 5 + spanS).length).to.be.within(0, 8);
+  });
+
   it('marks the cut, and lays all turns over each other without drift and jump', () => {
     expect(cutsOf(analysis)).to.deep.equal([900]);
     expect(courseOf(analysis, 'ra')).to.have.length(900);

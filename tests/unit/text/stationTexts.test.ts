@@ -226,8 +226,16 @@ describe('words of the stations', () => {
         isSentence(trackingReason(s, { drive, share: 0.4, unguidedShare }, f), s.code);
       }
     }
-    const waiting: ReversalTest = { at: 'waiting', way: 'south', sinceMs: 0, deadS: [1] };
-    const tests: ReversalTest[] = [REVERSAL_READY, { at: 'moving', way: 'north', deadS: [1, 2] }, waiting];
+    const waiting: ReversalTest = { at: 'waiting', way: 'south', sinceMs: 0, reversals: [{ way: 'south', deadS: 1 }] };
+    const both: ReversalTest = {
+      at: 'moving',
+      way: 'north',
+      reversals: [
+        { way: 'south', deadS: 1 },
+        { way: 'north', deadS: 2 },
+      ],
+    };
+    const tests: ReversalTest[] = [REVERSAL_READY, both, waiting];
     for (const test of tests) {
       isSentence(playSentence(test), test.at);
       isSentence(playReason(test), test.at);

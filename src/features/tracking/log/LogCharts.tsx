@@ -1,4 +1,4 @@
-import { line, range } from 'd3';
+import { line } from 'd3';
 import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
 import type { Gap } from '../../../core/tracking/trackSeries.ts';
 import { useShared } from '../../../session/session.ts';
@@ -6,7 +6,16 @@ import { earlierWords, LOG } from '../../../text/logWords.ts';
 import { ChartFrame } from '../../../ui/charts/ChartFrame.tsx';
 import { DragLine } from '../../../ui/charts/DragX.tsx';
 import type { LogHere } from './useLog.ts';
-import { courseOf, cutsOf, foldedOf, spectrumDots, turnDots, type Dot, type EarlierDrive } from './logModel.ts';
+import {
+  courseOf,
+  cutsOf,
+  foldedOf,
+  roundTimes,
+  spectrumDots,
+  turnDots,
+  type Dot,
+  type EarlierDrive,
+} from './logModel.ts';
 
 const path = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => number): string =>
   line<Dot>()
@@ -15,14 +24,6 @@ const path = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => 
 
 /** More of them would hide the curve. */
 const MOST_BREAKS = 200;
-
-/** Ticks on whole minutes, of an hour and more on whole quarters. */
-function roundTimes(fromS: number, toS: number): number[] {
-  const everyS = ROUND_S.find((s) => (toS - fromS) / s <= MOST_TICKS) ?? toS - fromS;
-  return range(Math.ceil(fromS / everyS) * everyS, toS, everyS);
-}
-const ROUND_S = [60, 120, 300, 600, 900, 1800, 3600, 7200, 14_400, 28_800, 86_400];
-const MOST_TICKS = 7;
 
 function rangeOf(dots: readonly Dot[]): [number, number] {
   const values = dots.map((d) => d.y);

@@ -1,4 +1,5 @@
 /** Curves of an analysed log as they are drawn, and the readings that are made of it. */
+import { range } from 'd3';
 import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
 import { levelled } from '../../../core/tracking/levelled.ts';
 import { alignedTo, peakToPeak, turnAt, type Harmonic } from '../../../core/tracking/turn.ts';
@@ -18,6 +19,14 @@ function thinned(count: number): number[] {
 export function courseOf({ points }: TrackAnalysis, axis: 'ra' | 'dec'): Dot[] {
   return thinned(points.timeS.length).map((i) => ({ x: points.timeS[i] ?? 0, y: points[axis][i] ?? 0 }));
 }
+
+/** Ticks on whole minutes, of an hour and more on whole quarters. */
+export function roundTimes(fromS: number, toS: number): number[] {
+  const everyS = ROUND_S.find((s) => (toS - fromS) / s <= MOST_TICKS) ?? toS - fromS;
+  return range(Math.ceil(fromS / everyS) * everyS, toS, everyS);
+}
+const ROUND_S = [60, 120, 300, 600, 900, 1800, 3600, 7200, 14_400, 28_800, 86_400];
+const MOST_TICKS = 7;
 
 /** Times of the cuts. */
 export const cutsOf = ({ points, jumps }: TrackAnalysis): number[] => jumps.map((i) => points.timeS[i] ?? 0);

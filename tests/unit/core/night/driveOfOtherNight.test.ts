@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { driveOfOtherNight } from '../../../../src/core/night/driveOfOtherNight.ts';
 import type { Reading } from '../../../../src/core/records/reading.ts';
-import { at, before } from '../../../support/nights.ts';
+import { at, before, night } from '../../../support/nights.ts';
 import { nightRecords, reading } from '../../../support/records.ts';
 
 const mount = { type: 'mount', id: 'demo-heron-mount' } as const;
@@ -21,5 +21,15 @@ describe('the drive of another night', () => {
     const other = before('track', values(600), 'other', { type: 'mount', id: 'demo-wagtail-mount' });
     expect(told(tonight, old, other)).to.equal('old-track');
     expect(told(tonight, other)).to.equal(undefined);
+  });
+});
+
+describe('backlash of earlier nights', () => {
+  it('is the last one of this mount’s declination', () => {
+    const of = (arcsec: number, axis: 'ra' | 'dec', id: string, mountId = 'demo-heron-mount') =>
+      before('backlash', { arcsec, axis }, id, { type: 'mount', id: mountId });
+    expect(night().learned.decPlay).to.equal(undefined);
+    const readings = [of(8, 'dec', 'a'), of(3, 'ra', 'b'), of(5, 'dec', 'c', 'demo-wagtail-mount')];
+    expect(night({ readings }).learned.decPlay?.values.arcsec).to.equal(8);
   });
 });

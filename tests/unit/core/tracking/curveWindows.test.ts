@@ -50,12 +50,24 @@ describe('windows of a measured curve', () => {
     );
   });
 
-  it('of an exposure shorter than two steps still move, and one longer than the curve does not stand still', () => {
-    const curve = { stepS: 8, errorArcsec: Array.from({ length: 40 }, (_, i) => 0.8 * (i % 2 === 0 ? i : i - 1)) };
-    expect(curveWindows(curve, [], 4).momentsAt(0.1, () => 0, NONE).variance).to.be.at.least(0);
+  it('of an exposure within one step are a straight line, however short it is', () => {
+    const rise = { stepS: 8, errorArcsec: Array.from({ length: 1024 }, (_, i) => 0.8 * i) };
+    const wave: Sinusoid = { amplitudeArcsec: 3, periodS: 60, phaseDeg: null };
+    for (const exposureS of [0.001, 0.5, 4, 8]) {
+      const { variance, withTime } = curveWindows(rise, [], exposureS).momentsAt(0.3, () => 0, NONE);
+      expect(variance / exposureS ** 2).to.be.closeTo(0.01 / 12, 1e-5);
+      expect(withTime / exposureS ** 2).to.be.closeTo(0.1 / 12, 1e-4);
+      // A wave that rises with it makes one steeper line of both.
+      const alone = wavePaths([wave], exposureS)(() => 0);
+      const both = curveWindows(rise, [wave], exposureS).momentsAt(0.3, () => 0, alone);
+      const slope = 0.1 + (3 * 2 * Math.PI) / 60;
+      expect(both.variance / exposureS ** 2).to.be.closeTo(slope ** 2 / 12, 0.03 * slope ** 2);
+    }
+  });
+
+  it('of an exposure longer than the curve do not stand still: it runs there and back', () => {
     const ramp = { stepS: 10, errorArcsec: Array.from({ length: 20 }, (_, i) => i) };
-    expect(curveWindows(ramp, [], 10).momentsAt(0.5, () => 0, NONE).variance).to.be.closeTo(1 / 12, 0.01);
-    // There and back: the variance of twenty even steps.
+    // The variance of twenty even steps.
     expect(curveWindows(ramp, [], 400).momentsAt(0, () => 0, NONE).variance).to.be.closeTo((20 ** 2 - 1) / 12, 1);
   });
 });

@@ -69,8 +69,13 @@ describe('what a drive does besides drift and worm', () => {
   });
 
   it('is the longest stretch between two gaps; short ones are drawn through', () => {
-    const points = curve({ gearArcsec: 3, noiseArcsec: 0.1, without: (s) => s > 1000 && s < 1030 });
-    expect(restOfDrive(points, points.ra, 0.1)!.errorArcsec).to.have.length(643);
+    const stepsWithout = (from: number, to: number): number => {
+      const points = curve({ gearArcsec: 3, noiseArcsec: 0.1, without: (s) => s >= from && s < to });
+      return restOfDrive(points, points.ra, 0.1)!.errorArcsec.length;
+    };
+    expect([stepsWithout(1000, 1012), stepsWithout(1000, 1016)], 'three empty steps, and four').to.deep.equal([
+      900, 646,
+    ]);
     const short = curve({ gearArcsec: 3, noiseArcsec: 0.1, without: (s) => s > 1000 && s < 1012 });
     const { errorArcsec } = restOfDrive(short, short.ra, 0.1)!;
     expect(errorArcsec).to.have.length(900);
@@ -82,6 +87,8 @@ describe('what a drive does besides drift and worm', () => {
     expect(restOfDrive(long, long.ra, 1)!.errorArcsec).to.have.length(1024);
     const slow = curve({ gearArcsec: 3, cadenceS: 10 });
     expect(restOfDrive(slow, slow.ra, 1)!.stepS).to.be.closeTo(10, 1e-9);
+    const rare = curve({ gearArcsec: 9, cadenceS: 61 });
+    expect(restOfDrive(rare, rare.ra, 0.1), 'a row a minute').to.equal(null);
     const [short, enough] = [curve({ gearArcsec: 9, rows: 58 }), curve({ gearArcsec: 9, rows: 60 })];
     expect(restOfDrive(short, short.ra, 0.1)).to.equal(null);
     expect(restOfDrive(enough, enough.ra, 0.1)!.errorArcsec).to.have.length(30);
