@@ -1,7 +1,7 @@
 /** Installs what a fresh clone lacks. Only `node:` modules, because nothing else is there yet. */
 import { spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, openSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 
@@ -14,10 +14,11 @@ export function run(command, args, env = {}) {
   return done.status ?? 1;
 }
 
-/** The same beside other work: its exit code, later. */
-export function runBeside(command, args, env = {}) {
+/** The same beside other work: its exit code, later. With `output` what it prints goes into that file. */
+export function runBeside(command, args, env = {}, output) {
   return new Promise((resolve) => {
-    const child = spawn(command, args, { cwd: root, stdio: 'inherit', env: { ...process.env, ...env } });
+    const stdio = ['inherit', output ? openSync(output, 'w') : 'inherit', 'inherit'];
+    const child = spawn(command, args, { cwd: root, stdio, env: { ...process.env, ...env } });
     child.on('error', () => resolve(1));
     child.on('close', (code) => resolve(code ?? 1));
   });
@@ -55,7 +56,8 @@ export function ensureChromium() {
   runOrExit('apt-get', ['install', '-y', '--no-install-recommends', 'chromium']);
 }
 
-function filesUnder(folder) {
+/** @param {string} folder @returns {string[]} */
+export function filesUnder(folder) {
   return readdirSync(folder, { withFileTypes: true }).flatMap((entry) => {
     const path = join(folder, entry.name);
     return entry.isDirectory() ? filesUnder(path) : [path];
@@ -87,7 +89,7 @@ const tools = {
   tsx: ['--import', 'tsx'],
   vite: [at('node_modules', 'vite', 'bin', 'vite.js')],
   prettier: [at('node_modules', 'prettier', 'bin', 'prettier.cjs')],
-  eslint: [at('node_modules', 'eslint', 'bin', 'eslint.js')],
+  oxlint: [at('node_modules', 'oxlint', 'bin', 'oxlint')],
   tsc: [at('node_modules', 'typescript', 'bin', 'tsc')],
   mocha: [at('node_modules', 'mocha', 'bin', 'mocha.js')],
   playwright: [at('node_modules', '@playwright', 'test', 'cli.js')],
@@ -98,6 +100,6 @@ export function tool(name, args, env = {}) {
   return run(process.execPath, [...tools[name], ...args], env);
 }
 
-export function toolBeside(name, args, env = {}) {
-  return runBeside(process.execPath, [...tools[name], ...args], env);
+export function toolBeside(name, args, env = {}, output) {
+  return runBeside(process.execPath, [...tools[name], ...args], env, output);
 }

@@ -59,7 +59,7 @@ export function useEdited<F extends FieldValues, Out extends FieldValues | undef
   useEffect(() => {
     if (!moved || isDirty) return;
     form.reset(present.fields);
-    // eslint-disable-next-line react-hooks/set-state-in-effect -- the form is outside React's state and was just set
+    // oxlint-disable-next-line react/set-state-in-effect -- the form is outside React's state and was just set
     setBase(present);
   }, [moved, isDirty, form, present]);
   const mayReplace = (): boolean => {

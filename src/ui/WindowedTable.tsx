@@ -29,7 +29,7 @@ const Gap = ({ heightPx, columns }: { heightPx: number; columns: number }) =>
 
 function Windowed({ count, row, startAt = 0, headings, ...rest }: Props) {
   const scroll = useRef<HTMLDivElement>(null);
-  // eslint-disable-next-line react-hooks/incompatible-library -- nothing here is kept between two drawings
+  // oxlint-disable-next-line react/incompatible-library -- nothing here is kept between two drawings
   const rows = useVirtualizer({
     count,
     getScrollElement: () => scroll.current,

@@ -114,7 +114,7 @@ describe('compute', () => {
     const answers = computeTopic('optics', { cases: [{ in: { kind: 'filter' } }, good, {}] });
     expect(answers[0]).to.have.property('error').that.includes('glass');
     expect(answers[1]).to.deep.include({ id: 'g', kind: 'k' });
-    expect((answers[1]?.['out'] as { focusShiftMm: number }).focusShiftMm).to.be.closeTo(2 / 3, 1e-9);
+    expect((answers[1]!['out'] as { focusShiftMm: number }).focusShiftMm).to.be.closeTo(2 / 3, 1e-9);
     expect(answers[2]).to.have.property('error');
   });
 
