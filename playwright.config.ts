@@ -17,6 +17,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     timezoneId: 'UTC',
     locale: 'en-GB',
+    contextOptions: { reducedMotion: 'reduce' },
     // A page with its storage emptied costs a quarter of a new context, in which everything is compiled anew.
     reuseContext: true,
     // Only the tests of being offline need the whole build kept on the device.

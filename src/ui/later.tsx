@@ -3,13 +3,16 @@ import { createElement, useEffect, useState, type ComponentType, type ReactNode 
 type Later<P> = ComponentType<P> & { fetch: () => Promise<void> };
 type State<P> = { Page: ComponentType<P> | null; error: Error | null };
 
+/** Stands where something is about to be drawn, so that one can see that it is not all there yet. */
+export const Awaited = (): ReactNode => <span className="awaited" hidden />;
+
 /** A component whose code is fetched when it is first shown, or before by `fetch`; `waiting` stands in its place meanwhile.
  *  React's own way keeps what waits on the page for 300 ms however soon the code is there, and never asks again for what
  *  once failed to come; here a page that is there is drawn at once, and a new attempt asks anew.
  *  @throws while drawing, to the nearest error boundary, what hindered the fetching. */
 export function later<P extends object>(
   load: () => Promise<ComponentType<P>>,
-  waiting: (props: P) => ReactNode = () => <span className="awaited" hidden />,
+  waiting: (props: P) => ReactNode = Awaited,
 ): Later<P> {
   let loaded: ComponentType<P> | null = null;
   let loading: Promise<void> | null = null;

@@ -190,9 +190,9 @@ test('coordinates are taken as decimals, sexagesimal and from the device', async
   await expect(page.getByLabel('Longitude')).toHaveValue('7° 36′ 00″ W');
 });
 
-test('the device refusing its place is said, and nothing is changed', async ({ page, context }) => {
-  const session = await context.newCDPSession(page);
-  await session.send('Browser.setPermission', { permission: { name: 'geolocation' }, setting: 'denied' });
+test('the device refusing its place is said, and nothing is changed', async ({ page, context, baseURL }) => {
+  // What is not granted is refused.
+  await context.grantPermissions([], { origin: baseURL ?? '' });
   await open(page, '/sites/demo-auas');
   await page.getByRole('button', { name: 'Use this device’s place' }).click();
   await expect(page.getByText('The device did not tell its place. Nothing was changed.')).toBeVisible();

@@ -182,6 +182,7 @@ test('a second tab sees a change, and does not overwrite it', async ({ page, con
   await other.getByRole('button', { name: 'Save' }).click();
   await expect(other.getByText('Saved.')).toBeVisible();
   await expect(page.getByLabel('Mass', { exact: true })).toHaveValue('4');
+  await page.bringToFront();
   await page.getByLabel('Name').fill('My tube');
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();

@@ -206,8 +206,9 @@ test('a file that the user chose holds the copy too', async ({ page }) => {
 });
 
 async function twoTabs(context: BrowserContext, path: string): Promise<[Page, Page]> {
-  const [a, b] = [await context.newPage(), await context.newPage()];
+  const a = await context.newPage();
   await open(a, path);
+  const b = await context.newPage();
   await open(b, path);
   return [a, b];
 }
@@ -218,6 +219,7 @@ test('what another tab removes is said here, with the way back', async ({ contex
   await b.getByRole('button', { name: 'Remove everything' }).click();
   await b.getByRole('dialog').getByRole('button', { name: 'Remove everything' }).click();
   await expect(a.getByRole('alert').first()).toContainText('removed at 19:21 in another tab');
+  await a.bringToFront();
   await a.getByRole('button', { name: 'Bring it back' }).click();
   await expect(a.getByRole('heading', { level: 1 })).toHaveText('Level and bearing');
 });
@@ -231,6 +233,7 @@ test('a record saved in another tab leaves what is typed, and is decided field b
   await b.getByRole('button', { name: 'Save' }).click();
   await expect(notice(b)).toContainText('Saved.');
   await expect(a.getByLabel('Name')).toHaveValue('My camera');
+  await a.bringToFront();
   await a.getByRole('button', { name: 'Save' }).click();
   await expect(a.getByText('Saved elsewhere meanwhile')).toBeVisible();
   await expect(a.getByLabel('Packed in'), 'not typed in here: it follows').toHaveValue('blue case');

@@ -28,6 +28,7 @@ test('the flip walked through: step by step, over a reload, in another tab, held
   await expect(other.locator('.sentence')).toContainText('Free the cables');
   await other.getByRole('checkbox', { name: /^Let the sub end/ }).click();
   await expect(sentence(page)).toContainText('Let the sub end');
+  await page.bringToFront();
   await walkThrough(page, 9);
   await page.getByLabel('Too far east').fill('far');
   const done = page.getByRole('button', { name: 'Flip done' });

@@ -7,7 +7,7 @@ import { gapWords } from '../../text/errorWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { Problem } from '../../ui/Problem.tsx';
-import { later } from '../../ui/later.tsx';
+import { Awaited, later } from '../../ui/later.tsx';
 import { useDrawn } from '../../ui/useDrawn.ts';
 import { AxisDrawing } from './AxisDrawing.tsx';
 import { BalanceFigures } from './BalanceFigures.tsx';
@@ -38,11 +38,13 @@ export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
       {gaps.map((gap) => (
         <Problem key={JSON.stringify(gap)}>{gapWords(gap)}</Problem>
       ))}
-      {isDrawn && (
+      {isDrawn ? (
         <>
           <TipParts model={model} axis={axis} chooseMover={setMoverId} />
           <BalanceFigures model={model} />
         </>
+      ) : (
+        <Awaited />
       )}
     </BenchLayout>
   );
