@@ -63,18 +63,27 @@ async function build() {
   return code === 0 && existsSync(join(root, 'dist', 'index.html')) ? 0 : 1;
 }
 
-async function unit() {
-  const report = join(results, 'unit.json');
-  const code = await toolBeside('mocha', ['--reporter', 'json', '--reporter-option', `output=${report}`], {
-    TZ: 'UTC',
-  });
+/** Those that start threads and programs of their own; beside the others both take about the same time. */
+const APART = '(scripts|workers)';
+
+async function unit(name, leaveOut) {
+  const report = join(results, `${name}.json`);
+  const options = [
+    '--ignore',
+    `tests/unit/${leaveOut}/**`,
+    '--reporter',
+    'json',
+    '--reporter-option',
+    `output=${report}`,
+  ];
+  const code = await toolBeside('mocha', options, { TZ: 'UTC' });
   const found = readJson(report);
   if (!found || found.stats.tests === 0) return 1;
   for (const test of found.failures) console.log(`FAIL ${test.fullTitle}\n${test.err.stack ?? test.err.message}`);
   passed += found.stats.passes;
   failed += found.stats.failures;
   for (const { fullTitle, duration } of found.tests) parts.push({ name: `unit: ${fullTitle}`, ms: duration ?? 0 });
-  console.log(`     unit: ${found.stats.passes} passed, ${found.stats.failures} failed`);
+  console.log(`     ${name}: ${found.stats.passes} passed, ${found.stats.failures} failed`);
   return code === 0 ? 0 : 1;
 }
 
@@ -148,7 +157,8 @@ function printSlowest() {
 }
 
 await inRows([
-  ['unit tests', unit],
+  ['unit tests', () => unit('unit', `@${APART}`)],
+  ['unit tests with threads and programs', () => unit('unit-apart', `!${APART}`)],
   ['lint and types', lint],
   ['format', () => toolBeside('prettier', ['--check', '--log-level', 'warn', '.'])],
   ['layer rules', layers],
