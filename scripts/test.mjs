@@ -160,7 +160,7 @@ await inRows([
   ['unit tests', () => unit('unit', `@${APART}`)],
   ['unit tests with threads and programs', () => unit('unit-apart', `!${APART}`)],
   ['lint and types', lint],
-  ['format', () => toolBeside('prettier', ['--check', '--log-level', 'warn', '.'])],
+  ['format', () => toolBeside('oxfmt', ['--list-different'])],
   ['layer rules', layers],
   ['build', build],
 ]);

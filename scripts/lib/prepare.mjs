@@ -88,7 +88,7 @@ export function ensureBuild() {
 const tools = {
   tsx: ['--import', 'tsx'],
   vite: [at('node_modules', 'vite', 'bin', 'vite.js')],
-  prettier: [at('node_modules', 'prettier', 'bin', 'prettier.cjs')],
+  oxfmt: [at('node_modules', 'oxfmt', 'bin', 'oxfmt')],
   oxlint: [at('node_modules', 'oxlint', 'bin', 'oxlint')],
   tsc: [at('node_modules', 'typescript', 'bin', 'tsc')],
   mocha: [at('node_modules', 'mocha', 'bin', 'mocha.js')],

@@ -12,7 +12,10 @@ import { failureOf } from '../storage/transact.ts';
 import { OPENING_WORDS } from '../text/errorWords.ts';
 
 export type Opening =
-  { step: 'opening' } | { step: 'ready' } | { step: 'lost'; held: Held } | { step: 'failed'; words: string };
+  | { step: 'opening' }
+  | { step: 'ready' }
+  | { step: 'lost'; held: Held }
+  | { step: 'failed'; words: string };
 
 function wordsOf(error: unknown): string {
   const code = failureOf(error);

@@ -1,6 +1,7 @@
 /** A foreseeable outcome as data: either a value, or a code with the figures that words need. */
 export type Result<T, Code extends string = string> =
-  { ok: true; value: T } | { ok: false; code: Code; figures: Record<string, number | string> };
+  | { ok: true; value: T }
+  | { ok: false; code: Code; figures: Record<string, number | string> };
 
 export function ok<T>(value: T): { ok: true; value: T } {
   return { ok: true, value };

@@ -22,7 +22,8 @@ const LINES: Partial<Record<HopGroupId, string>> = {
 };
 
 export type FindSaying =
-  { code: 'look'; south: boolean; altDeg: number; star: string; compassDeg: number } | { code: 'equator' };
+  | { code: 'look'; south: boolean; altDeg: number; star: string; compassDeg: number }
+  | { code: 'equator' };
 
 const FIST_DEG = 10;
 /** A fist at arm's length is about ten degrees. */

@@ -141,7 +141,8 @@ export function slopeFigures(
 }
 
 export type ShadowSaying =
-  { code: 'down'; meridianMs: number } | { code: 'shadow'; timeMs: number; shadow: SunShadow; south: boolean };
+  | { code: 'down'; meridianMs: number }
+  | { code: 'shadow'; timeMs: number; shadow: SunShadow; south: boolean };
 
 export function shadowSentence(s: ShadowSaying, f: Format): Said {
   if (s.code === 'down')

@@ -4,7 +4,9 @@ import type { Said } from './said.ts';
 
 type Shifted = { axis: 'ra' | 'dec'; moveM: number; toM: number; onRange: boolean };
 export type PiecesSaying =
-  { code: 'incomplete' } | { code: 'choose' } | { code: 'on' | 'off'; name: string; shifts: readonly Shifted[] };
+  | { code: 'incomplete' }
+  | { code: 'choose' }
+  | { code: 'on' | 'off'; name: string; shifts: readonly Shifted[] };
 
 /** Less than this no hand notices. */
 const NOTICED_M = 0.001;

@@ -2,7 +2,15 @@
 import { STATIONS } from '../../text/stations.ts';
 
 export type PlainCommandId =
-  'previousStation' | 'nextStation' | 'now' | 'record' | 'card' | 'nextLight' | 'find' | 'undo' | 'help';
+  | 'previousStation'
+  | 'nextStation'
+  | 'now'
+  | 'record'
+  | 'card'
+  | 'nextLight'
+  | 'find'
+  | 'undo'
+  | 'help';
 type StationCommandId = `station-${string}`;
 export type CommandId = StationCommandId | PlainCommandId;
 

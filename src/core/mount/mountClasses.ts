@@ -2,7 +2,13 @@
 import { DEFAULT_REFERENCE_ARM_M } from './load.ts';
 
 export type MountClassId =
-  'altAzimuth' | 'smallTracker' | 'bracketTracker' | 'smallGeared' | 'midBelt' | 'largeBelt' | 'strainWave';
+  | 'altAzimuth'
+  | 'smallTracker'
+  | 'bracketTracker'
+  | 'smallGeared'
+  | 'midBelt'
+  | 'largeBelt'
+  | 'strainWave';
 
 export type MountClass = {
   id: MountClassId;

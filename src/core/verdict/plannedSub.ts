@@ -52,6 +52,13 @@ export type PlannedSub = {
 };
 
 export type StretchItem =
-  'fieldTurn' | 'periodicError' | 'raRate' | 'polar' | 'refraction' | 'flexure' | 'guiding' | 'spacing';
+  | 'fieldTurn'
+  | 'periodicError'
+  | 'raRate'
+  | 'polar'
+  | 'refraction'
+  | 'flexure'
+  | 'guiding'
+  | 'spacing';
 export type EvenItem = 'seeing' | 'defocus' | 'diffraction' | 'pixel' | 'balanceWind';
 export type BudgetItemName = StretchItem | EvenItem;

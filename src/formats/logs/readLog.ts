@@ -19,7 +19,13 @@ export type LogMapping = {
 };
 
 export type LogCode =
-  'logEmpty' | 'logNoTime' | 'logNoError' | 'logNoScale' | 'logNoRate' | 'logTooLong' | 'logNotText';
+  | 'logEmpty'
+  | 'logNoTime'
+  | 'logNoError'
+  | 'logNoScale'
+  | 'logNoRate'
+  | 'logTooLong'
+  | 'logNotText';
 export type LogRead = {
   series: TrackSeries;
   /** Rows of data, usable or not. */

@@ -12,7 +12,15 @@ import {
 import type { UsualBar, UsualCarrier } from './carriers.ts';
 
 type HeadKeys =
-  'id' | 'rev' | 'deviceId' | 'createdAtUtc' | 'updatedAtUtc' | 'deletedAtUtc' | 'origin' | 'archived' | 'note';
+  | 'id'
+  | 'rev'
+  | 'deviceId'
+  | 'createdAtUtc'
+  | 'updatedAtUtc'
+  | 'deletedAtUtc'
+  | 'origin'
+  | 'archived'
+  | 'note';
 type WithoutHead<P> = P extends Part ? Omit<P, HeadKeys> : never;
 export type PartBody = WithoutHead<Part>;
 type Given = 'kind' | 'name' | 'count' | 'massKg' | 'massBasis';
