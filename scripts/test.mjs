@@ -7,6 +7,7 @@ import { ensureChromium, ensurePackages, filesUnder, root, runBeside, tool, tool
 ensurePackages();
 ensureChromium();
 
+const beganMs = Date.now();
 const results = join(root, 'test-results');
 rmSync(results, { recursive: true, force: true });
 mkdirSync(results, { recursive: true });
@@ -154,6 +155,7 @@ function printSlowest() {
   const slowest = parts.sort((x, y) => y.ms - x.ms).slice(0, 10);
   console.log('Slowest parts:');
   for (const { name, ms } of slowest) console.log(`${(ms / 1000).toFixed(1).padStart(7)} s  ${name}`);
+  console.log(`Whole: ${((Date.now() - beganMs) / 60_000).toFixed(1)} min after installation.`);
 }
 
 await inRows([
