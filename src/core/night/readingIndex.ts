@@ -3,7 +3,17 @@
  *  first, so that a reading more costs its own night, not the whole history. */
 import { oncePer } from '../once.ts';
 import { NO_NIGHT, type Reading, type ReadingKind, type ReadingOf } from '../records/reading.ts';
-import { ALL_READINGS, bitsOf, groupsOf, keyOf, wholeNight, type StoredNight, type TaughtKind } from './storedNight.ts';
+import type { BalanceAxis } from '../rig/axisLevers.ts';
+import {
+  ALL_READINGS,
+  bitsOf,
+  groupsOf,
+  keyOf,
+  settledKey,
+  wholeNight,
+  type StoredNight,
+  type TaughtKind,
+} from './storedNight.ts';
 
 /** As they are stored: a night's readings by its id, those of no night under `NO_NIGHT`. */
 export type ReadingsByNight = ReadonlyMap<string, StoredNight>;
@@ -14,8 +24,8 @@ export type ReadingLists = {
   last: <K extends ReadingKind>(kind: K, subjectId?: string) => ReadingOf<K> | undefined;
 };
 
-/** Which of them: about a subject; taken with a snapshot of a kind, as of one rig or site. */
-export type About = { subjectId?: string; takenWith?: (snapshotId: string) => boolean };
+/** Which of them: about a subject; taken with a snapshot of a kind, as of one rig or site; an axis found to stay where it is. */
+export type About = { subjectId?: string; takenWith?: (snapshotId: string) => boolean; settledOn?: BalanceAxis };
 
 /** Of many nights: to be asked from the latest backwards, for as long as an answer needs more. */
 export type PastReadings = {
@@ -37,17 +47,23 @@ function listsOf(night: StoredNight | undefined): ReadingLists {
 }
 
 type Entry = { nightId: string; night: StoredNight };
+/** The latest first. */
+type Nights = {
+  all: readonly Entry[];
+  /** Those with a reading of some kinds, as bits. */
+  having: (bits: number) => readonly Entry[];
+};
 /** Readings of one night that are still to come, the next one last. */
 type Waiting = Entry & { left: Reading[] };
-type Asked = { bits: number; keys: readonly string[]; accept: (entry: Entry) => ((r: Reading) => boolean) | null };
+type Asked = { keys: readonly string[]; accept: (entry: Entry) => ((r: Reading) => boolean) | null };
 
 /** Later first; what two nights took at the same instant, by night. */
 const isLater = (timeA: string, nightA: string, timeB: string, nightB: string): boolean =>
   timeA === timeB ? nightA > nightB : timeA > timeB;
 
-function waitingIn(entry: Entry, { bits, keys, accept }: Asked): Waiting | null {
+function waitingIn(entry: Entry, { keys, accept }: Asked): Waiting | null {
   const { night } = entry;
-  if ((night.kinds & bits) === 0 || !keys.some((key) => night.mayHold(key))) return null;
+  if (!keys.some((key) => night.mayHold(key))) return null;
   const accepted = accept(entry);
   if (!accepted) return null;
   const groups = groupsOf(night.standing);
@@ -105,16 +121,18 @@ export type StandingReadings = {
 
 const everything = (): boolean => true;
 
-/** @param own the night that counts whatever was recorded after its end; null = none does, and it is left out. */
-function pastReadings(nights: readonly Entry[], own: string | null, endUtc: string): PastReadings {
+/** Of a night that ends at a time. @param counts whether the night itself does, with all that was recorded after its end. */
+function pastReadings(nights: Nights, of: { nightId: string; endUtc: string; counts: boolean }): PastReadings {
+  const { endUtc } = of;
   const inTime = ({ nightId, night }: Entry): ((r: Reading) => boolean) | null => {
-    if (nightId === own || night.latestUtc < endUtc) return everything;
+    if (nightId === of.nightId) return of.counts ? everything : null;
+    if (night.latestUtc < endUtc) return everything;
     return night.earliestUtc < endUtc ? (r) => r.takenAtUtc < endUtc : null;
   };
   const latest = <K extends TaughtKind>(kinds: K | readonly K[], about: About = {}): Iterable<ReadingOf<K>> => {
-    const { subjectId, takenWith } = about;
+    const { subjectId, takenWith, settledOn } = about;
     const list = typeof kinds === 'string' ? [kinds] : kinds;
-    const keys = list.map((kind) => keyOf(kind, subjectId));
+    const keys = settledOn ? [settledKey(settledOn)] : list.map((kind) => keyOf(kind, subjectId));
     const accept = (entry: Entry): ((r: Reading) => boolean) | null => {
       const timely = inTime(entry);
       if (!takenWith || !timely) return timely;
@@ -122,9 +140,9 @@ function pastReadings(nights: readonly Entry[], own: string | null, endUtc: stri
       return (r) => timely(r) && takenWith(r.snapshotId);
     };
     // A key holds its kind, so the readings are of these kinds.
-    return backwards(nights, { bits: bitsOf(list), keys, accept }) as unknown as Iterable<ReadingOf<K>>;
+    return backwards(nights.having(bitsOf(list)), { keys, accept }) as unknown as Iterable<ReadingOf<K>>;
   };
-  const counted = (): Entry[] => nights.filter((e) => e.night.summary.readings > 0 && inTime(e) !== null);
+  const counted = (): Entry[] => nights.all.filter((e) => e.night.summary.readings > 0 && inTime(e) !== null);
   return {
     latest,
     last: (kind, subjectId) => {
@@ -136,23 +154,27 @@ function pastReadings(nights: readonly Entry[], own: string | null, endUtc: stri
   };
 }
 
+function latestFirst(stored: ReadingsByNight): Nights {
+  const all = [...stored]
+    .map(([nightId, night]) => ({ nightId, night }))
+    .sort((a, b) => (isLater(a.night.latestTime, a.nightId, b.night.latestTime, b.nightId) ? -1 : 1));
+  const known = new Map<number, readonly Entry[]>();
+  const having = (bits: number): readonly Entry[] => {
+    const found = known.get(bits) ?? all.filter(({ night }) => (night.kinds & bits) !== 0);
+    known.set(bits, found);
+    return found;
+  };
+  return { all, having };
+}
+
 /** All standing readings. @param stored nights in any order. */
 export const standingIn = oncePer((stored: ReadingsByNight): StandingReadings => {
-  const latestFirst = oncePer((of: ReadingsByNight): readonly Entry[] =>
-    [...of]
-      .map(([nightId, night]) => ({ nightId, night }))
-      .sort((a, b) => (isLater(a.night.latestTime, a.nightId, b.night.latestTime, b.nightId) ? -1 : 1)),
-  );
+  const nights = oncePer(latestFirst);
   return {
     ofNight: (nightId) => stored.get(nightId)?.standing.readings ?? NOTHING,
     listsOfNight: (nightId) => listsOf(stored.get(nightId)),
-    knownBy: (nightId, endUtc) => pastReadings(latestFirst(stored), nightId, endUtc),
-    knownBefore: (nightId, endUtc) =>
-      pastReadings(
-        latestFirst(stored).filter((e) => e.nightId !== nightId),
-        null,
-        endUtc,
-      ),
+    knownBy: (nightId, endUtc) => pastReadings(nights(stored), { nightId, endUtc, counts: true }),
+    knownBefore: (nightId, endUtc) => pastReadings(nights(stored), { nightId, endUtc, counts: false }),
   };
 });
 

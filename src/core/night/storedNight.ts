@@ -2,6 +2,7 @@
  *  out when they are first asked for. What lists show of a night is told beside them. */
 import { oncePer } from '../once.ts';
 import { readingValues, type Reading, type ReadingKind } from '../records/reading.ts';
+import type { BalanceAxis } from '../rig/axisLevers.ts';
 import { standingOf, type Ordered } from './standing.ts';
 import { summaryOf, type NightSummary } from './nightSummary.ts';
 
@@ -61,7 +62,15 @@ export const ALL_READINGS = '';
 const OF = ' ';
 export const keyOf = (kind: ReadingKind, subjectId?: string): string =>
   subjectId === undefined ? kind : kind + OF + subjectId;
-const keysOf = (r: Reading): string[] => [keyOf(r.kind), keyOf(r.kind, r.subject.id)];
+
+/** An axis is not balanced on every night: those on which it stayed where it was are found without taking out the others. */
+export const settledKey = (axis: BalanceAxis): string => keyOf('balance', `stays:${axis}`);
+
+function keysOf(r: Reading): string[] {
+  const keys = [keyOf(r.kind), keyOf(r.kind, r.subject.id)];
+  if (r.kind === 'balance' && r.values.drops === 'none') keys.push(settledKey(r.values.axis));
+  return keys;
+}
 
 export type Groups = ReadonlyMap<string, readonly Reading[]>;
 

@@ -4,11 +4,13 @@ import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { z } from 'zod';
 import { readingValues } from '../../core/records/reading.ts';
+import { oncePerKey } from '../../core/once.ts';
 import { formatDate, formatMonth } from '../../core/time/civil.ts';
 import { MS_PER_DAY } from '../../core/time/utc.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { besideOwn, useDemo } from '../../session/demo.ts';
 import { useNight, useShared } from '../../session/session.ts';
+import type { Stored } from '../../storage/useStored.ts';
 import { useSaveReminder } from '../../session/useCopies.ts';
 import { logbookReason, logbookSentence } from '../../text/logbookWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
@@ -162,12 +164,16 @@ function AddNote() {
 
 /** The same object for as long as the same points are drawn. */
 function useTrend(rows: readonly NightRow[]): readonly TrendPoint[] {
-  const fresh = useMemo(() => polarTrend(rows), [rows]);
+  const fresh = polarTrend(rows);
   const [kept, setKept] = useState<readonly TrendPoint[]>(fresh);
   const trend = sameTrend(kept, fresh);
   if (trend !== kept) setKept(trend);
   return trend;
 }
+
+const listedOf = oncePerKey((stored: Stored, withDemo: boolean) =>
+  withDemo ? stored : { ...stored, nights: besideOwn(stored.nights, stored.nights) },
+);
 
 export function LogbookBench() {
   const { records } = useNight();
@@ -176,11 +182,7 @@ export function LogbookBench() {
   const reminder = useSaveReminder();
   const { poleGoal } = records.schools;
   const withDemo = useDemo().shown || records.night.origin === 'demo';
-  const rows = useMemo(
-    () =>
-      nightRows({ ...stored, nights: withDemo ? stored.nights : besideOwn(stored.nights, stored.nights) }, poleGoal),
-    [stored, poleGoal, withDemo],
-  );
+  const rows = nightRows(listedOf(stored, withDemo), poleGoal);
   // The field follows the fingers; a long list follows the field.
   const wanted = useDeferredValue(filter);
   const shown = useMemo(() => filterRows(rows, wanted), [rows, wanted]);

@@ -7,7 +7,7 @@ import type { NightSummary } from '../../core/night/nightSummary.ts';
 import type { ReadingsByNight } from '../../core/night/readingIndex.ts';
 import type { Reference } from '../../core/night/pole/poleReference.ts';
 import type { Night } from '../../core/records/night.ts';
-import { latestPer, oncePerKey } from '../../core/once.ts';
+import { latestPer, oncePer, oncePerKey } from '../../core/once.ts';
 import { formatDateIn } from '../../core/time/civil.ts';
 import { livingNights, yearOf } from '../../core/night/livingNights.ts';
 import type { Reading } from '../../core/records/reading.ts';
@@ -63,8 +63,8 @@ type Named = { id: string; name: string };
 const namesById = (records: readonly Named[]): ReadonlyMap<string, string> =>
   new Map(records.map(({ id, name }) => [id, name]));
 
-/** Every living night, newest first. */
-export function nightRows(records: Records, goal: Reference): NightRow[] {
+/** Every living night, newest first. The same list for the same records: another night shown is no other list. */
+export const nightRows = oncePerKey((records: Records, goal: Reference): readonly NightRow[] => {
   const [rigs, sites, targets] = [records.rigs, records.sites, records.targets].map(namesById);
   const nights = livingNights(records.nights);
   const year = yearOf(nights);
@@ -74,19 +74,19 @@ export function nightRows(records: Records, goal: Reference): NightRow[] {
     const summary = records.readings.get(night.id)?.summary;
     return { ...saidOf(night, words.join(APART)), ...(summary ? measured(summary, goal) : NOTHING) };
   });
-}
+});
 
 /** Rows in which every word of the filter stands somewhere. */
 export function filterRows(rows: readonly NightRow[], filter: string): readonly NightRow[] {
   const words = filter.toLowerCase().split(/\s+/).filter(Boolean);
-  return rows.filter(({ searched }) => words.every((word) => searched.includes(word)));
+  return words.length === 0 ? rows : rows.filter(({ searched }) => words.every((word) => searched.includes(word)));
 }
 
 export type TrendPoint = { nightId: string; date: string; dayMs: number; arcmin: number };
 
 /** The pole error of each night on which it was measured, oldest first. */
-export function polarTrend(rows: readonly NightRow[]): TrendPoint[] {
-  return rows
+export const polarTrend = oncePer((rows: readonly NightRow[]): readonly TrendPoint[] =>
+  rows
     .flatMap(({ night, polarArcmin }) =>
       polarArcmin === null
         ? []
@@ -99,8 +99,8 @@ export function polarTrend(rows: readonly NightRow[]): TrendPoint[] {
             },
           ],
     )
-    .reverse();
-}
+    .reverse(),
+);
 
 const isSamePoint = (a: TrendPoint, b: TrendPoint | undefined): boolean =>
   a.nightId === b?.nightId && a.arcmin === b.arcmin && a.date === b.date;

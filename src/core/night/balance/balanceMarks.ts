@@ -119,8 +119,7 @@ export function taughtFor(records: NightRecords, levers: AxisLevers): Taught | n
   const dress = dressOf(levers);
   const plainM = balancePositionM(levers);
   const ofThisRig = (id: string): boolean => records.snapshots.get(id)?.rigId === records.rig.id;
-  for (const reading of records.known.latest('balance', { takenWith: ofThisRig })) {
-    if (reading.values.axis !== levers.axis || reading.values.drops !== 'none') continue;
+  for (const reading of records.known.latest('balance', { takenWith: ofThisRig, settledOn: levers.axis })) {
     const then = leversThen(reading, records);
     if (!then || (reading.nightId === records.night.id && dressOf(then) === dress)) continue;
     const { positionM } = reading.values;

@@ -183,6 +183,36 @@ describe('nights that learn from nights put away', () => {
     expect(looked.size).to.equal(2);
   });
 
+  it('find where an axis stayed without taking out the nights on which only another one did', () => {
+    const tip = (id: string, night: number, axis: string, drops: string) =>
+      reading('balance', { axis, positionM: 0.2, drops }, { id, nightId: `n${night}`, takenAtUtc: at(24 * night) });
+    const nights = Array.from({ length: 40 }, (_, i) => tip(`ra${i}`, i + 2, 'ra', 'none'));
+    const list = [
+      tip('dec', 1, 'dec', 'none'),
+      tip('trial', 1, 'dec', 'front'),
+      tip('late', 60, 'dec', 'rear'),
+      ...nights,
+    ];
+    let taken = 0;
+    const away = new Map(
+      [...byNight(list)].map(([nightId, night]): [string, StoredNight] => [
+        nightId,
+        new Proxy(putAway(night), {
+          get: (of, key, self) => {
+            if (key === 'standing') taken += 1;
+            return Reflect.get(of, key, self) as unknown;
+          },
+        }),
+      ]),
+    );
+    const known = standingIn(away).knownBy('n61', at(24 * 61));
+    const ids = (settledOn: 'ra' | 'dec' | 'sideways') => [...known.latest('balance', { settledOn })].map((r) => r.id);
+    expect(ids('dec'), 'stayed, not only tried').to.deep.equal(['dec']);
+    expect(ids('sideways')).to.deep.equal([]);
+    expect(taken, 'the night of that mark, some times').to.be.lessThan(5);
+    expect(ids('ra')).to.have.length(40);
+  });
+
   it('in the order that sorting all of them gives, whatever nights overlap', () => {
     const nights = fc.constantFrom('a', 'b', 'c', 'd', null);
     const some = fc.array(fc.tuple(nights, fc.integer({ min: 0, max: 30 })), { maxLength: 25 });
