@@ -59,6 +59,9 @@ const saidOf = latestPer((night: Night, words: string): Said => {
   return { night, date, rig, site, target, searched };
 });
 
+/** The same row for as long as both stay: of thousands a reading more changes one. */
+const rowOf = latestPer((said: Said, measures: Measured): NightRow => ({ ...said, ...measures }));
+
 type Named = { id: string; name: string };
 const namesById = (records: readonly Named[]): ReadonlyMap<string, string> =>
   new Map(records.map(({ id, name }) => [id, name]));
@@ -72,7 +75,7 @@ export const nightRows = oncePerKey((records: Records, goal: Reference): readonl
     const target = targets?.get(night.plan[0]?.targetId ?? '') ?? '';
     const words = [dateOf(night, year), rigs?.get(night.rigId) ?? '', sites?.get(night.siteId) ?? '', target];
     const summary = records.readings.get(night.id)?.summary;
-    return { ...saidOf(night, words.join(APART)), ...(summary ? measured(summary, goal) : NOTHING) };
+    return rowOf(saidOf(night, words.join(APART)), summary ? measured(summary, goal) : NOTHING);
   });
 });
 
@@ -84,21 +87,22 @@ export function filterRows(rows: readonly NightRow[], filter: string): readonly 
 
 export type TrendPoint = { nightId: string; date: string; dayMs: number; arcmin: number };
 
+const pointOf = oncePer(({ night, polarArcmin }: NightRow): TrendPoint | null =>
+  polarArcmin === null
+    ? null
+    : {
+        nightId: night.id,
+        date: night.eveningDate,
+        dayMs: Date.parse(`${night.eveningDate}T00:00:00Z`),
+        arcmin: polarArcmin,
+      },
+);
+
 /** The pole error of each night on which it was measured, oldest first. */
 export const polarTrend = oncePer((rows: readonly NightRow[]): readonly TrendPoint[] =>
   rows
-    .flatMap(({ night, polarArcmin }) =>
-      polarArcmin === null
-        ? []
-        : [
-            {
-              nightId: night.id,
-              date: night.eveningDate,
-              dayMs: Date.parse(`${night.eveningDate}T00:00:00Z`),
-              arcmin: polarArcmin,
-            },
-          ],
-    )
+    .map(pointOf)
+    .filter((point) => point !== null)
     .reverse(),
 );
 
