@@ -1,6 +1,12 @@
 /** One measured figure with what is wanted of it. */
 export type Figure = { name: string; value: number; unit: string; target: number; atLeast?: boolean };
 
+export function timed(run: () => void): number {
+  const start = performance.now();
+  run();
+  return performance.now() - start;
+}
+
 export const median = (values: readonly number[]): number =>
   [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)] ?? Number.NaN;
 

@@ -4,28 +4,20 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
-import { normal, seeded } from '../src/core/math/random.ts';
 import { nightAt } from '../src/core/night/nightAt.ts';
 import { nightStatic, type NightStatic } from '../src/core/night/nightStatic.ts';
 import type { NightRecords } from '../src/core/night/nightRecords.ts';
 import { PLAIN_PLAN } from '../src/core/night/plan/plainPlan.ts';
-import { analyseTrack } from '../src/core/tracking/analyseTrack.ts';
-import { openLog } from '../src/formats/logs/openLog.ts';
 import { fitStack } from '../src/core/optics/stack/fitStack.ts';
 import { endsOf, type BoxPiece } from '../src/core/optics/stack/joints.ts';
 import { clearanceMap } from '../src/core/mount/clearanceMap.ts';
 import { shiftDate } from '../src/core/time/civil.ts';
 import { createApp } from '../server/app.ts';
 import { nightRecords, NOW } from '../tests/support/records.ts';
-import { median, print, type Figure } from './figure.ts';
+import { median, print, timed, type Figure } from './figure.ts';
 import { drag, scrub } from './frames.ts';
+import { drawnLogFigures, readLogFigures } from './log.ts';
 import { scaleFigures } from './scale.ts';
-
-function timed(run: () => void): number {
-  const start = performance.now();
-  run();
-  return performance.now() - start;
-}
 
 /** The same night with five targets in sequence, each with its limits and subs. */
 function withFive(records: NightRecords): NightRecords {
@@ -61,32 +53,6 @@ function fitTimes(): { usual: number; worst: number } {
     });
   run(usual, 38.1667);
   return { usual: run(usual, 38.1667), worst: run(worst, 200.123) };
-}
-
-/** A log of a million rows, as text: to numbers, and what turns in it. */
-async function logFigures(): Promise<Figure[]> {
-  const random = seeded(1);
-  const rows = Array.from({ length: 1_000_000 }, (_, i) => {
-    const timeS = i * 0.05;
-    const [ra, dec] = [8 * Math.sin(timeS / 76) + 0.7 * normal(random), i * 1e-5 + 0.7 * normal(random)];
-    return `${timeS.toFixed(2)},${ra.toFixed(3)},${dec.toFixed(3)}`;
-  });
-  const bytes = new TextEncoder().encode(['t,ra,dec', ...rows].join('\n'));
-  const piece = 256 * 1024;
-  async function* pieces(): AsyncGenerator<Uint8Array> {
-    for (let i = 0; i < bytes.length; i += piece) yield await Promise.resolve(bytes.subarray(i, i + piece));
-  }
-  const began = performance.now();
-  const opened = await openLog(pieces(), { told: {}, mapping: null, between: () => Promise.resolve() });
-  const readMs = performance.now() - began;
-  const read = opened.ok && opened.value.read.ok ? opened.value.read.value : null;
-  const analyseMs = timed(() => {
-    if (read) analyseTrack(read.series, { wormTeeth: null });
-  });
-  return [
-    { name: 'log of a million rows: read and analysed', value: readMs + analyseMs, unit: 'ms', target: 4500 },
-    { name: 'log of a million rows: analysed', value: analyseMs, unit: 'ms', target: 1500 },
-  ];
 }
 
 /** The core alone, warmed up: 40 different nights, 2000 moments. */
@@ -214,8 +180,8 @@ await new Promise((resolve) => server.once('listening', resolve));
 const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}`;
 const asked = process.argv[2];
 const groups: Record<string, () => Promise<Figure[]> | Figure[]> = {
-  core: async () => [...coreFigures(), ...(await logFigures())],
-  page: () => pageFigures(address),
+  core: async () => [...coreFigures(), ...(await readLogFigures())],
+  page: async () => [...(await pageFigures(address)), ...(await drawnLogFigures(address))],
   scale: () => scaleFigures(address),
 };
 for (const [name, figures] of Object.entries(groups))

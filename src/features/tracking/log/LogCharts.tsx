@@ -22,6 +22,10 @@ const path = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => 
     .x((d) => x(d.x))
     .y((d) => y(d.y))(dots) ?? '';
 
+/** Thousands of dots as one path: strokes without length that round ends make to dots. */
+const scattered = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => number): string =>
+  dots.map((d) => `M${x(d.x).toFixed(1)} ${y(d.y).toFixed(1)}h0`).join('');
+
 /** More of them would hide the curve. */
 const MOST_BREAKS = 200;
 
@@ -111,9 +115,7 @@ function Folded({ analysis, earlier }: FoldedProps) {
     >
       {({ x, y }) => (
         <g>
-          {dots.map((d, i) => (
-            <circle key={i} cx={x(d.x)} cy={y(d.y)} r={1.6} fill="var(--soft)" />
-          ))}
+          <path d={scattered(dots, x, y)} stroke="var(--soft)" strokeWidth="3.2" strokeLinecap="round" />
           {earlier && (
             <path
               d={path(turnDots(earlier.harmonics, periodic.periodS), x, y)}

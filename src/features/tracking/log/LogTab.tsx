@@ -28,7 +28,9 @@ import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { FigureList } from '../../../ui/FigureList.tsx';
 import { CheckField, QuantityField } from '../../../ui/form/Fields.tsx';
 import { Problem } from '../../../ui/Problem.tsx';
+import { Awaited } from '../../../ui/later.tsx';
 import { saveFile } from '../../../ui/saveFile.ts';
+import { useDrawn } from '../../../ui/useDrawn.ts';
 import type { LogTold } from '../../../workers/log.worker.ts';
 import { DriftForPole } from './DriftForPole.tsx';
 import { LogCourse, LogPeriods } from './LogCharts.tsx';
@@ -108,6 +110,7 @@ function Found({ log, state: { told, origin }, own, cuts }: FoundProps) {
   const { numbers, records, targetSky } = useNight();
   const { mount } = numbers;
   const { format } = useShared();
+  const isDrawn = useDrawn();
   if (!told.found.ok) return null;
   const { analysis, rows, unusable, gaps, clockSteps } = told.found.value;
   const earlier = isReal ? earlierDrive(analysis, driveOfOtherNight(records), targetSky?.ofDate.decDeg ?? 0) : null;
@@ -129,8 +132,14 @@ function Found({ log, state: { told, origin }, own, cuts }: FoundProps) {
           {LOG.saveCurve}
         </Button>
       </div>
-      <LogPeriods analysis={analysis} earlier={earlier} />
-      {isReal && mount?.mountKind !== 'altAzimuth' && <DriftForPole analysis={analysis} />}
+      {isDrawn ? (
+        <>
+          <LogPeriods analysis={analysis} earlier={earlier} />
+          {isReal && mount?.mountKind !== 'altAzimuth' && <DriftForPole analysis={analysis} />}
+        </>
+      ) : (
+        <Awaited />
+      )}
     </>
   );
 }
