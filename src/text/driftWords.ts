@@ -52,9 +52,9 @@ export function driftReason(saying: DriftSaying, f: Format): string {
     case 'watch':
       return 'Ignore its wandering east and west: that is the drive. The longer, the surer.';
     case 'enough':
-      return `Known to ±${f.quantity(saying.sigmaArcmin, 'arcmin')}; more time would not change what to turn.`;
+      return `Known to ${f.doubt(saying.sigmaArcmin, 'arcmin')}; more time would not change what to turn.`;
     case 'turn':
-      return `Known to ±${f.quantity(saying.sigmaArcmin, 'arcmin')}, the air’s part taken off.`;
+      return `Known to ${f.doubt(saying.sigmaArcmin, 'arcmin')}, the air’s part taken off.`;
     case 'done':
       return 'Both parts are measured after the last turn.';
   }
@@ -76,7 +76,7 @@ export function airWords(
 }
 
 export function markNowWords(sigmaArcmin: number, f: Format): string {
-  return `A mark now would tell it to ±${f.quantity(sigmaArcmin, 'arcmin')}.`;
+  return `A mark now would tell it to ${f.doubt(sigmaArcmin, 'arcmin')}.`;
 }
 
 export const UNIT_NAMES = {
@@ -98,5 +98,5 @@ export function runWords(
   f: Format,
 ): string {
   const way = run.rateArcsecPerMin >= 0 ? 'north' : 'south';
-  return `${f.quantity(Math.abs(run.rateArcsecPerMin), 'driftRate')} toward ${way}, ±${f.quantity(run.sigmaArcsecPerMin, 'driftRate')}, from ${run.marks} marks over ${f.duration(run.minutes * 60)}.`;
+  return `${f.quantity(Math.abs(run.rateArcsecPerMin), 'driftRate')} toward ${way}, ${f.doubt(run.sigmaArcsecPerMin, 'driftRate')}, from ${run.marks} marks over ${f.duration(run.minutes * 60)}.`;
 }

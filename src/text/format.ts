@@ -2,6 +2,7 @@
 import { formatClock } from '../core/time/civil.ts';
 import { formatCoordinate, formatHoursMinutes } from '../core/units/sexagesimal.ts';
 import {
+  formatDoubt,
   formatNumber,
   formatQuantity,
   toDisplay,
@@ -14,7 +15,9 @@ export type Format = {
   zoneIana: string;
   /** `3.50 kg`, `293 mm`, `1.8′`. */
   quantity: (base: number, kind: QuantityKind, decimals?: number) => string;
-  /** The same in the other system, to show on demand. */
+  /** `±0.2′`, one sigma. */
+  doubt: (sigma: number, kind: QuantityKind, decimals?: number) => string;
+  /** A quantity in the other system, to show on demand. */
   otherQuantity: (base: number, kind: QuantityKind) => string;
   number: (value: number, decimals: number) => string;
   /** The bare number in the user's unit, for figures that share one unit sign. */
@@ -52,6 +55,7 @@ export function makeFormat(system: UnitSystem, zoneIana: string): Format {
     system,
     zoneIana,
     quantity: (base, kind, decimals) => formatQuantity(base, kind, system, decimals),
+    doubt: (sigma, kind, decimals) => formatDoubt(sigma, kind, system, decimals),
     otherQuantity: (base, kind) => formatQuantity(base, kind, system === 'metric' ? 'imperial' : 'metric'),
     number: formatNumber,
     shown: (base, kind) => toDisplay(base, kind, system),

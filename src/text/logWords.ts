@@ -164,7 +164,7 @@ export function logReason(s: LogSaying, f: Format): string {
     case 'few':
     case 'told':
     case 'standIn':
-      return `${f.number(s.turns, 1)} turns; the period is known to ${f.quantity(s.sigmaS, 'seconds', s.sigmaS < 1 ? 2 : 1)}${s.code === 'few' ? ', from three turns on it is trusted' : ''}.`;
+      return `${f.number(s.turns, 1)} turns; the period is known to ${f.doubt(s.sigmaS, 'seconds', s.sigmaS < 1 ? 2 : 1)}${s.code === 'few' ? ', from three turns on it is trusted' : ''}.`;
   }
 }
 
@@ -178,7 +178,7 @@ function tableFigure(found: TrackAnalysis, f: Format): Figure[] {
 }
 
 const driftFigure = ({ perMin, sigmaPerMin }: TrackAnalysis['raDrift'], f: Format): string =>
-  `${f.quantity(perMin, 'driftRate')} ± ${f.quantity(sigmaPerMin, 'driftRate')}`;
+  `${f.quantity(perMin, 'driftRate')} ${f.doubt(sigmaPerMin, 'driftRate')}`;
 
 /** What was found, in figures. */
 export function logFigures(found: TrackAnalysis, own: OwnTurn | null, f: Format): Figure[] {

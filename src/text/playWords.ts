@@ -52,7 +52,7 @@ export function playAdvice(verdict: PlayVerdict): string {
 }
 
 export const playValue = ({ arcsec, sigmaArcsec }: PlayByHand, f: Format): string =>
-  `${f.quantity(arcsec, 'arcsec', 1)} ± ${f.quantity(sigmaArcsec, 'arcsec', 1)}`;
+  `${f.quantity(arcsec, 'arcsec', 1)} ${f.doubt(sigmaArcsec, 'arcsec', 1)}`;
 
 export const playRecorded = (arcsec: number, f: Format): string =>
   `Backlash in declination recorded: ${f.quantity(arcsec, 'arcsec', 1)}.`;

@@ -152,10 +152,20 @@ export function formatNumber(value: number, decimals: number): string {
   return isZero ? text.replace('-', '') : text.replace('-', '−');
 }
 
+const withUnit = (number: string, symbol: string): string => {
+  if (symbol === '') return number;
+  return /^([°′″%]$|″)/.test(symbol) ? `${number}${symbol}` : `${number} ${symbol}`;
+};
+
 /** Number and unit, `3.50 kg` or `7.72 lb`; degree, arcminute and arcsecond signs stand without a space. */
 export function formatQuantity(base: number, kind: QuantityKind, system: UnitSystem, decimals?: number): string {
   const unit = unitOf(kind, system);
-  const number = formatNumber(toDisplay(base, kind, system), decimals ?? unit.decimals);
-  if (unit.symbol === '') return number;
-  return /^([°′″%]$|″)/.test(unit.symbol) ? `${number}${unit.symbol}` : `${number} ${unit.symbol}`;
+  return withUnit(formatNumber(toDisplay(base, kind, system), decimals ?? unit.decimals), unit.symbol);
+}
+
+/** One sigma of a quantity without an offset, `±0.2′`. Never told as none: what rounds to nothing stands as one step. */
+export function formatDoubt(sigma: number, kind: QuantityKind, system: UnitSystem, decimals?: number): string {
+  const unit = unitOf(kind, system);
+  const places = decimals ?? unit.decimals;
+  return `±${withUnit(formatNumber(Math.max(toDisplay(sigma, kind, system), 10 ** -places), places), unit.symbol)}`;
 }

@@ -168,7 +168,7 @@ describe('what is said of a log', () => {
       'Guided, right ascension',
     ]);
     const [, , drift] = logFigures(analysis, WORM, f);
-    expect(drift!.value).to.match(/^0\.[45]\d″\/min ± 0\.\d\d″\/min$/);
+    expect(drift!.value).to.match(/^0\.[45]\d″\/min ±0\.\d\d″\/min$/);
   });
 
   it('has words for every refusal and doubt, that say what to do', () => {

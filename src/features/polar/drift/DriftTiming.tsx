@@ -105,7 +105,7 @@ function Figures({ model, run }: { model: DriftModel; run: DriftRun }) {
             ? [
                 {
                   name: step === 'altitude' ? 'Altitude' : 'Azimuth',
-                  value: `${partWords({ step, errorArcmin: part.errorArcmin, south: latDeg < 0 }, format)} ±${format.quantity(part.sigmaArcmin, 'arcmin')}`,
+                  value: `${partWords({ step, errorArcmin: part.errorArcmin, south: latDeg < 0 }, format)} ${format.doubt(part.sigmaArcmin, 'arcmin')}`,
                 },
               ]
             : []),

@@ -1,6 +1,12 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { formatNumber, formatQuantity, fromDisplay, toDisplay } from '../../../../src/core/units/quantities.ts';
+import {
+  formatDoubt,
+  formatNumber,
+  formatQuantity,
+  fromDisplay,
+  toDisplay,
+} from '../../../../src/core/units/quantities.ts';
 import {
   formatCoordinate,
   formatDegMinSec,
@@ -74,6 +80,15 @@ describe('quantities', () => {
         },
       ),
     );
+  });
+
+  it('never tells a doubt as none', () => {
+    expect(formatDoubt(0.2, 'driftRate', 'metric')).to.equal('±0.20″/min');
+    expect(formatDoubt(0.004, 'driftRate', 'metric')).to.equal('±0.01″/min');
+    expect(formatDoubt(0, 'arcmin', 'metric')).to.equal('±0.1′');
+    expect(formatDoubt(0.0002, 'barLength', 'metric')).to.equal('±1 mm');
+    expect(formatDoubt(0.003, 'barLength', 'imperial')).to.equal('±0.12 in');
+    expect(formatDoubt(0.3, 'seconds', 'metric', 2)).to.equal('±0.30 s');
   });
 
   it('prints both systems with a true minus and no minus zero', () => {
