@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { balanceOrder, nextStep, unloadOrder } from '../../../src/core/night/balance/balanceOrder.ts';
+import { balanceOrder } from '../../../src/core/night/balance/balanceOrder.ts';
 import type { BalanceAxis } from '../../../src/core/rig/axisLevers.ts';
 import { nightStatic, type NightStatic } from '../../../src/core/night/nightStatic.ts';
 import type { MountPart, Part } from '../../../src/core/records/part.ts';
@@ -10,26 +10,15 @@ import { axisModel } from '../../../src/features/balance/model.ts';
 import { drivenSaying } from '../../../src/features/balance/drivenModel.ts';
 import { piecesModel, smallThings } from '../../../src/features/balance/piecesModel.ts';
 import { strainOfRig } from '../../../src/core/rig/payloadOfRig.ts';
-import { nightRecords, parts, reading, snapshotOf } from '../../support/records.ts';
+import { nightRecords, parts, snapshotOf } from '../../support/records.ts';
+import { changed, night as fresh, type Wish } from '../../support/nights.ts';
+import { mounts } from '../../support/polar.ts';
+import { trial, tried } from '../../support/tips.ts';
 
-type Wish = Parameters<typeof nightRecords>[0];
-type Drops = 'tube' | 'weight' | 'front' | 'rear' | 'upper' | 'lower' | 'none';
 const SETTINGS = SETTING_DEFAULTS.balance;
-const mounts = (change: Partial<MountPart>): Part[] => parts.map((p) => (p.kind === 'mount' ? { ...p, ...change } : p));
-const changed = (id: string, change: object): Part[] => parts.map((p) => (p.id === id ? { ...p, ...change } : p));
 
-const trial = (axis: BalanceAxis, positionM: number, drops: Drops, minute: number, rest: Partial<Reading> = {}) =>
-  reading(
-    'balance',
-    { axis, positionM, drops },
-    { takenAtUtc: `2026-11-24T20:0${minute}:00.000Z`, id: `${axis}${minute}`, ...rest },
-  );
-/** Trials taken with the rig as it stands by the wish. */
-const tried = (readings: Reading[], wish: Wish = {}): NightStatic =>
-  nightStatic(nightRecords({ ...wish, readings, snapshots: [snapshotOf(wish)] }));
 const model = (night: NightStatic, axis: BalanceAxis = 'ra', settings: SettingValue<'balance'> = SETTINGS) =>
   axisModel(night, axis, settings);
-const fresh = (wish: Wish = {}) => nightStatic(nightRecords(wish));
 
 describe('the tip test of a night', () => {
   it('predicts the place, follows the answers, and believes a stay at the prediction', () => {
@@ -273,55 +262,6 @@ describe('another piece', () => {
     // Reducer, wheel and camera ride on the focuser, with 5.72 kg that slide.
     expect(small?.focusM).to.be.closeTo((1.72 * 0.01) / 5.72, 1e-9);
     expect(smallThings(fresh({ parts: parts.filter((p) => p.id !== 'demo-heron-camera') }))).to.equal(null);
-  });
-});
-
-describe('the order of balancing', () => {
-  const steps = (night: NightStatic) => balanceOrder(night).map((r) => r.step);
-  const tick = (itemId: string, done = true, minute = 0) =>
-    reading(
-      'check',
-      { listId: 'assembly', itemId, done },
-      { takenAtUtc: `2026-11-24T20:0${minute}:00.000Z`, id: `t${itemId}${minute}` },
-    );
-
-  it('final dress, the heavy axis first and once more, then home', () => {
-    expect(steps(fresh())).to.deep.equal(['dress', 'cablesLast', 'ra', 'dec', 'sideways', 'raAgain', 'home']);
-    expect(nextStep(balanceOrder(fresh()))).to.equal('dress');
-  });
-
-  it('follows what was done: right ascension counts again only after the other axes', () => {
-    const subject = { type: 'part', id: 'demo-heron-guide-scope' } as const;
-    const all = [
-      tick('dress'),
-      tick('cablesLast'),
-      trial('ra', 0.293, 'none', 1),
-      trial('dec', 0.087, 'none', 2),
-      trial('sideways', 0, 'none', 3, { subject }),
-      trial('sideways', 0, 'none', 4, { subject }),
-    ];
-    const next = (readings: Reading[]) => nextStep(balanceOrder(tried(readings)));
-    expect([2, 3, 4, 6].map((n) => next(all.slice(0, n)))).to.deep.equal(['ra', 'dec', 'sideways', 'raAgain']);
-    const again = [...all, trial('ra', 0.294, 'none', 6)];
-    expect(next(again)).to.equal('home');
-    expect(next([...again, tick('home', true, 9)])).to.equal(null);
-    expect(next([...again, tick('home', true, 0)]), 'a trial swung it away').to.equal('home');
-    expect(next([...all.slice(1), tick('dress', false, 9)])).to.equal('dress');
-  });
-
-  it('a tracker sees the pole before its camera goes on, and looks again afterwards', () => {
-    const wagtail = steps(fresh({ rigId: 'demo-wagtail' }));
-    expect(wagtail[0]).to.equal('roughPole');
-    expect(wagtail.at(-1)).to.equal('poleCheck');
-    expect(wagtail.indexOf('roughPole')).to.be.lessThan(wagtail.indexOf('dress'));
-  });
-
-  it('a rig without a bar has no order, and weights come off after the tube', () => {
-    expect(balanceOrder(fresh({ parts: mounts({ mountKind: 'forkOnWedge' }) }))).to.deep.equal([]);
-    const down = unloadOrder(fresh());
-    expect(down.indexOf('weightsOff')).to.be.greaterThan(down.indexOf('tubeOff'));
-    expect(down[0]).to.equal('park');
-    expect(unloadOrder(fresh({ parts: parts.filter((p) => p.kind !== 'mount') }))).to.deep.equal([]);
   });
 });
 

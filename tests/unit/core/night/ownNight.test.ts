@@ -64,6 +64,30 @@ describe('a night of one’s own from few answers', () => {
     );
   });
 
+  it('begins with the subs that its kind of mount mostly takes', () => {
+    const planned = (rig: Partial<OwnAnswers['rig']>) => {
+      const all: OwnAnswers['rig'] = {
+        carrier: 'germanEquatorial',
+        size: 'middle',
+        finder: 'none',
+        optics: { kind: 'lens', focalMm: 135, apertureMm: null },
+        sensor: { format: 'reduced', megapixels: 24 },
+        guided: false,
+        ...rig,
+      };
+      const { records } = made({ where: PORTUGAL, rigName: 'Own', rig: all });
+      const { plan } = records.find((r) => r.table === 'nights')!.body as {
+        plan: { subS: number; count: number | null }[];
+      };
+      return plan.map(({ subS, count }) => [subS, count])[0];
+    };
+    expect(planned({ guided: true })).to.deep.equal([120, null]);
+    expect(planned({})).to.deep.equal([30, null]);
+    expect(planned({ carrier: 'altAzimuth' })).to.deep.equal([10, null]);
+    expect(planned({ carrier: 'byHand' }), 'dozens of short ones').to.deep.equal([0.5, 60]);
+    expect(planned({ carrier: 'byHand', raMotor: true })).to.deep.equal([30, null]);
+  });
+
   it('a pole that nobody looked for is not the one the first sub is told for', () => {
     const night = derived({
       where: PORTUGAL,
