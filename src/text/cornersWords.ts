@@ -139,7 +139,7 @@ function distanceReason(said: string, { spacingMm, best }: Told, f: Format): str
   const at = spacingMm === null ? 'The corners say' : `At ${f.quantity(spacingMm, 'opticsMm', 2)} the corners say`;
   const all =
     best && best.looks > 1
-      ? ` Together ${best.looks} looks put the best distance at ${f.quantity(best.distanceMm, 'opticsMm', 2)}, give or take ${f.quantity(best.sigmaMm, 'opticsMm', 1)}.`
+      ? ` Together ${best.looks} looks put the best distance at ${f.quantity(best.distanceMm, 'opticsMm', 2)}, ${f.doubt(best.sigmaMm, 'opticsMm', 1)}.`
       : '';
   return `${at} that the sensor stands ${said} the corrector.${all}`;
 }
@@ -185,12 +185,12 @@ const VERDICT_NAMES: Record<CornersVerdict['code'], string> = {
 };
 export const verdictName = ({ code }: CornersVerdict): string => VERDICT_NAMES[code];
 
-/** `Best at 55.9 mm, give or take 0.2 mm, by 3 looks`; until it counts it says so. */
+/** `Best at 55.9 mm, ±0.2 mm, by 3 looks`; until it counts it says so. */
 export function bestWords(
   best: { distanceMm: number; sigmaMm: number; looks: number; learned: boolean },
   f: Format,
 ): string {
-  const at = `${f.quantity(best.distanceMm, 'opticsMm', 2)}, give or take ${f.quantity(best.sigmaMm, 'opticsMm', 1)}`;
+  const at = `${f.quantity(best.distanceMm, 'opticsMm', 2)}, ${f.doubt(best.sigmaMm, 'opticsMm', 1)}`;
   return best.learned
     ? `Best distance ${at}: learned from ${best.looks} looks, and used everywhere.`
     : `Best distance so far ${at}. Not certain enough to count: look at another distance.`;

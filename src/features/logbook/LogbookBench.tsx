@@ -171,6 +171,7 @@ function useTrend(rows: readonly NightRow[]): readonly TrendPoint[] {
   return trend;
 }
 
+/** The same for as long as the same is stored: with the demo's nights, or without them beside one's own. */
 const listedOf = oncePerKey((stored: Stored, withDemo: boolean) =>
   withDemo ? stored : { ...stored, nights: besideOwn(stored.nights, stored.nights) },
 );

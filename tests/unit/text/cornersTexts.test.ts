@@ -67,7 +67,7 @@ describe('words of corners by eye', () => {
     expect(said({ code: 'tooClose', lean: 1 }, 0.04)[0]).to.match(/^Look once more/);
     expect(said({ code: 'tooClose', lean: 1 }, null)[0]).to.match(/^Type in how far/);
     expect(said({ code: 'tooClose', lean: 1 })[1]).to.equal(
-      'At 55.50 mm the corners say that the sensor stands too near the corrector. Together 3 looks put the best distance at 55.90 mm, give or take 0.2 mm.',
+      'At 55.50 mm the corners say that the sensor stands too near the corrector. Together 3 looks put the best distance at 55.90 mm, ±0.2 mm.',
     );
   });
 

@@ -37,6 +37,15 @@ const answers: fc.Arbitrary<OwnAnswers> = fc.record({
   }),
 });
 
+const BALL_HEAD: OwnAnswers['rig'] = {
+  carrier: 'trackerBallHead',
+  size: 'middle',
+  finder: 'twelveHour',
+  optics: { kind: 'lens', focalMm: 50, apertureMm: null },
+  sensor: { format: 'fullFrame', megapixels: 24 },
+  guided: false,
+};
+
 describe('a night of one’s own from few answers', () => {
   it('says on its first page what the benches say, line by line', () => {
     holds(
@@ -66,22 +75,13 @@ describe('a night of one’s own from few answers', () => {
 
   it('begins with the subs that its kind of mount mostly takes', () => {
     const planned = (rig: Partial<OwnAnswers['rig']>) => {
-      const all: OwnAnswers['rig'] = {
-        carrier: 'germanEquatorial',
-        size: 'middle',
-        finder: 'none',
-        optics: { kind: 'lens', focalMm: 135, apertureMm: null },
-        sensor: { format: 'reduced', megapixels: 24 },
-        guided: false,
-        ...rig,
-      };
-      const { records } = made({ where: PORTUGAL, rigName: 'Own', rig: all });
+      const { records } = made({ where: PORTUGAL, rigName: 'Own', rig: { ...BALL_HEAD, ...rig } });
       const { plan } = records.find((r) => r.table === 'nights')!.body as {
         plan: { subS: number; count: number | null }[];
       };
       return plan.map(({ subS, count }) => [subS, count])[0];
     };
-    expect(planned({ guided: true })).to.deep.equal([120, null]);
+    expect(planned({ carrier: 'germanEquatorial', guided: true })).to.deep.equal([120, null]);
     expect(planned({})).to.deep.equal([30, null]);
     expect(planned({ carrier: 'altAzimuth' })).to.deep.equal([10, null]);
     expect(planned({ carrier: 'byHand' }), 'dozens of short ones').to.deep.equal([0.5, 60]);
@@ -92,14 +92,7 @@ describe('a night of one’s own from few answers', () => {
     const night = derived({
       where: PORTUGAL,
       rigName: 'Own',
-      rig: {
-        carrier: 'trackerBallHead',
-        size: 'middle',
-        finder: 'twelveHour',
-        optics: { kind: 'lens', focalMm: 50, apertureMm: null },
-        sensor: { format: 'fullFrame', megapixels: 24 },
-        guided: false,
-      },
+      rig: BALL_HEAD,
     });
     const { sub } = tonight(night, nightAt(night, NOW));
     expect(sub!.byEye).to.equal(true);
