@@ -6,7 +6,7 @@ import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { nightAt } from '../src/core/night/nightAt.ts';
 import { nightStatic, type NightStatic } from '../src/core/night/nightStatic.ts';
-import type { NightRecords } from '../src/core/night/nightRecords.ts';
+import type { NightRecords } from '../src/core/history/nightRecords.ts';
 import { PLAIN_PLAN } from '../src/core/night/plan/plainPlan.ts';
 import { fitStack } from '../src/core/optics/stack/fitStack.ts';
 import { endsOf, type BoxPiece } from '../src/core/optics/stack/joints.ts';

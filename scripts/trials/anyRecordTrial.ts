@@ -1,9 +1,9 @@
 /** Nights of random records that the schemas take, at the edges of their bounds too: whatever is stored, every bench can
  *  be drawn. */
 import fc from 'fast-check';
-import { byNight } from '../../src/core/night/readingIndex.ts';
+import { byNight } from '../../src/core/history/readingIndex.ts';
 import { deriveNight } from '../../src/core/night/deriveNight.ts';
-import type { AllRecords } from '../../src/core/night/nightRecords.ts';
+import type { AllRecords } from '../../src/core/history/nightRecords.ts';
 import { nightSchema, type Night } from '../../src/core/records/night.ts';
 import { partSchema, type Part } from '../../src/core/records/part.ts';
 import { readingSchema, type Reading } from '../../src/core/records/reading.ts';

@@ -1,11 +1,11 @@
 /** What every bench of a night shows, as codes and figures: the models that the pages draw from. */
-import { balanceOrder, unloadOrder } from '../../src/core/night/balance/balanceOrder.ts';
-import { errorsBefore, errorsTonight } from '../../src/core/night/pole/errorHistory.ts';
-import { goalOfNight } from '../../src/core/night/pole/goalOfNight.ts';
+import { balanceOrder, unloadOrder } from '../../src/core/night/advice/hands/balanceOrder.ts';
+import { errorsBefore, errorsTonight } from '../../src/core/pole/errorHistory.ts';
+import { goalOfNight } from '../../src/core/night/ledger/goalOfNight.ts';
 import { mostPressing, workRows } from '../../src/core/night/ledger/ledger.ts';
 import { nightAt, OVERHEAD } from '../../src/core/night/nightAt.ts';
 import type { NightStatic } from '../../src/core/night/nightStatic.ts';
-import { watchAt } from '../../src/core/night/plan/watch.ts';
+import { watchAt } from '../../src/core/night/advice/watch.ts';
 import { settingOf } from '../../src/core/records/setting.ts';
 import { eyepieceViews } from '../../src/core/rig/eyepieces.ts';
 import { BRIGHT_STARS } from '../../src/core/sky/brightStars.ts';

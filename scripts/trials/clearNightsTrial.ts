@@ -1,14 +1,14 @@
 /** Random nights, sites, tubes, tripods, limits and up to three targets: no sub anywhere where the tube is not clear, where a
  *  limit is passed, in the light, or over another target's. */
 import fc from 'fast-check';
-import { recordsOfNight, type AllRecords } from '../../src/core/night/nightRecords.ts';
+import { recordsOfNight, type AllRecords } from '../../src/core/history/nightRecords.ts';
 import { aimedAt, nightStatic, type NightStatic } from '../../src/core/night/nightStatic.ts';
 import { clearanceOf } from '../../src/core/mount/clearance.ts';
 import type { Sub } from '../../src/core/night/plan/plan.ts';
 import type { Part } from '../../src/core/records/part.ts';
 import { localSiderealHours } from '../../src/core/sky/ephemeris.ts';
 import { demoWorld, TRIAL_NOW } from './demoWorld.ts';
-import { STRATEGIES } from '../../src/core/night/plan/strategies.ts';
+import { STRATEGIES } from '../../src/core/night/advice/strategies.ts';
 import { evenly as finite } from './evenly.ts';
 
 const TARGETS = ['demo-ngc281', 'demo-m33', 'demo-ngc1499'] as const;

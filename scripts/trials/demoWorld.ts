@@ -1,8 +1,9 @@
 /** The demo's records with one night of Heron, `n1`, and a snapshot `s1` of it: what trials change and derive from, as the
  *  benches do. */
-import { byNight } from '../../src/core/night/readingIndex.ts';
-import { snapshotsById } from '../../src/core/night/storedSnapshot.ts';
-import { recordsOfNight, type AllRecords, type NightRecords } from '../../src/core/night/nightRecords.ts';
+import { byNight } from '../../src/core/history/readingIndex.ts';
+import { snapshotsById } from '../../src/core/history/storedSnapshot.ts';
+import { recordsOfNight, type AllRecords, type NightRecords } from '../../src/core/history/nightRecords.ts';
+import { tellingPole } from '../../src/core/pole/measuredErrors.ts';
 import { partsOfRig } from '../../src/core/rig/rigState.ts';
 import type { Night } from '../../src/core/records/night.ts';
 import type { MountPart, Part } from '../../src/core/records/part.ts';
@@ -62,7 +63,10 @@ export function trialNight({ readings, site = {}, mount = (m) => m, placed, part
     rigs: [rig],
     sites: [here],
     snapshots,
-    readings: byNight(readings, here.latDeg),
+    readings: byNight(
+      readings,
+      tellingPole(() => here.latDeg),
+    ),
   };
   const records = recordsOfNight(changed, 'n1', TRIAL_NOW);
   if (!records) throw new Error('the night is missing');

@@ -6,8 +6,8 @@ import { dot, fromSpherical, normalize, rotateAbout, toSpherical, type Vec3 } fr
 import { LOWEST_DRIFT_ALT_DEG, type DriftMark } from '../../src/core/mount/driftMeasure.ts';
 import { altSigmaArcmin, azSigmaArcmin } from '../../src/core/mount/poleEstimate.ts';
 import { SIDEREAL_RAD_PER_S } from '../../src/core/mount/polarDrift.ts';
-import { driftRun } from '../../src/core/night/pole/driftRun.ts';
-import { poleOfNight } from '../../src/core/night/pole/poleOfNight.ts';
+import { driftRun } from '../../src/core/pole/driftRun.ts';
+import { poleOfNight } from '../../src/core/pole/poleOfNight.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
 import { localSiderealHours } from '../../src/core/sky/ephemeris.ts';
 import { toHorizontal } from '../../src/core/sky/horizontal.ts';

@@ -1,6 +1,6 @@
 /** Knob gains learned as the benches learn them, from six logged turns: errors measured to 0.3', every turn losing the dead
  *  band, now and then one that was logged wrong. */
-import { knobsOf } from '../../src/core/night/pole/knobsOfMount.ts';
+import { knobsOf } from '../../src/core/pole/knobsOfMount.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
 import { trialNight, trialReading } from './demoWorld.ts';
 import { normal, seeded, within, type Random } from '../../src/core/math/random.ts';

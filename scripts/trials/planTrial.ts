@@ -2,7 +2,7 @@
 import fc from 'fast-check';
 import { livedPlan } from '../../src/core/night/plan/happened.ts';
 import { planSubs, type PlanInput, type SideWindow } from '../../src/core/night/plan/plan.ts';
-import { STRATEGIES } from '../../src/core/night/plan/strategies.ts';
+import { STRATEGIES } from '../../src/core/night/advice/strategies.ts';
 import { evenly as finite } from './evenly.ts';
 
 const HOUR_MS = 3_600_000;

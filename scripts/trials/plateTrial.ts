@@ -2,7 +2,7 @@
  *  between the tips of its screws, which do more or less than usual, the hand misses a little. Three tests. */
 import { plus, times, toPlate, turnedBy, type PlatePoint } from '../../src/core/mount/finderPlate.ts';
 import { USUAL_ARCMIN_PER_TURN } from '../../src/core/mount/plateScrews.ts';
-import { plateOfFinder } from '../../src/core/night/pole/plateOfFinder.ts';
+import { plateOfFinder } from '../../src/core/pole/plateOfFinder.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
 import { trialNight, trialReading } from './demoWorld.ts';
 import { plateAfter } from './contactPlate.ts';

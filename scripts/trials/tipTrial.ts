@@ -1,7 +1,7 @@
 /** The tip test on simulated rigs: stated masses off by up to 30 %, friction, and now and then a wrong "it stays". */
 import { raBalance, type RaBalanceInput } from '../../src/core/mount/balance.ts';
 import { GOOD_M } from '../../src/core/mount/tipEstimate.ts';
-import { tipOfNight, type Drops, type TipOfNight } from '../../src/core/night/balance/tipOfNight.ts';
+import { tipOfNight, type Drops, type TipOfNight } from '../../src/core/night/learned/tipOfNight.ts';
 import type { Part } from '../../src/core/records/part.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
 import type { Placed } from '../../src/core/records/rig.ts';

@@ -1,5 +1,5 @@
 import { Navigate, useSearchParams } from 'react-router';
-import { livingNights } from '../core/night/livingNights.ts';
+import { livingNights } from '../core/history/livingNights.ts';
 import { useShared } from '../session/session.ts';
 
 /** Opens the night last shown on this device, else the newest; an empty database begins at the start. */

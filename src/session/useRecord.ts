@@ -1,6 +1,6 @@
 /** Recording, with the notice that follows. */
 import { useCallback } from 'react';
-import { isPastNight } from '../core/night/nightRecords.ts';
+import { isPastNight } from '../core/history/nightRecords.ts';
 import { TYPED } from '../core/records/reading.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import { recordReadings } from '../storage/readings.ts';

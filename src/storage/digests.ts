@@ -1,8 +1,10 @@
 /** Digests of nights and snapshots: what other nights ask of them, made of rows that were checked, so that opening reads a
  *  long history without taking it apart again. */
 import type { Table } from 'dexie';
-import { digestOf, nightOfDigest, wholeNight, type LatOf, type StoredNight } from '../core/night/storedNight.ts';
-import { digestOfSnapshot, snapshotOfDigest, type StoredSnapshot } from '../core/night/storedSnapshot.ts';
+import { digestOf, nightOfDigest, wholeNight, type StoredNight } from '../core/history/storedNight.ts';
+import type { Tell } from '../core/history/nightSummary.ts';
+import { digestOfSnapshot, snapshotOfDigest, type StoredSnapshot } from '../core/history/storedSnapshot.ts';
+import { tellingPole } from '../core/pole/measuredErrors.ts';
 import type { NightReadings, Reading } from '../core/records/reading.ts';
 import { snapshotSchema, type Snapshot } from '../core/records/snapshot.ts';
 import { QUIETLY, type Work } from '../core/work.ts';
@@ -38,7 +40,7 @@ export async function latitudes(
   db: OwlDatabase,
   nights: readonly (readonly Reading[])[],
   known: Map<string, number | null>,
-): Promise<LatOf> {
+): Promise<Tell['latOf']> {
   const ids = [...new Set(nights.flatMap((readings) => readings.map((r) => r.snapshotId)))].filter(
     (id) => !known.has(id),
   );
@@ -92,8 +94,9 @@ export async function digestChecked(
     nights.map(({ readings }) => readings),
     latDegOf,
   );
+  const tell = tellingPole(latOf);
   await db.nightDigests.bulkPut(
-    ifReckoned(nights, ({ nightId, readings }) => digestOf(nightId, wholeNight(readings, latOf))),
+    ifReckoned(nights, ({ nightId, readings }) => digestOf(nightId, wholeNight(readings, tell))),
   );
 }
 

@@ -1,7 +1,7 @@
 /** How much this device held, remembered outside the database: a browser can lose a database without a word. Only what is
  *  the user's own is counted; the demo is not missed. */
 import type { Backup } from '../formats/backup.ts';
-import type { ReadingsByNight } from '../core/night/readingIndex.ts';
+import type { ReadingsByNight } from '../core/history/readingIndex.ts';
 import { HEAD_TABLES } from '../core/records/heads.ts';
 import type { Reading } from '../core/records/reading.ts';
 

@@ -2,7 +2,7 @@
 import { ok, refuse, type Result } from '../core/result.ts';
 import { firstIssue } from '../core/records/issue.ts';
 import { NO_NIGHT, readingSchema, type Reading } from '../core/records/reading.ts';
-import { isTakenBack } from '../core/night/standing.ts';
+import { isTakenBack } from '../core/history/standing.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import { logChange, nextSeqs } from './changeLog.ts';
 import type { Change, StoredChange } from './changes.ts';

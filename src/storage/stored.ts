@@ -2,7 +2,7 @@
 import type { z } from 'zod';
 import { HEAD_SCHEMAS, type HeadRecord, type HeadTable } from '../core/records/heads.ts';
 import { snapshotSchema, type Snapshot } from '../core/records/snapshot.ts';
-import { wholeSnapshot, type SnapshotsById, type StoredSnapshot } from '../core/night/storedSnapshot.ts';
+import { wholeSnapshot, type SnapshotsById, type StoredSnapshot } from '../core/history/storedSnapshot.ts';
 import { checkRows, type Checked, type Damaged } from './checkRows.ts';
 import type { OwlDatabase } from './database.ts';
 import { digestedSnapshots } from './digests.ts';

@@ -1,7 +1,8 @@
 /** The readings of all nights as they are at hand: whole for the nights that are shown or were changed, put away small for
  *  the others. */
-import type { ReadingsByNight } from '../core/night/readingIndex.ts';
-import { wholeNight, type StoredNight } from '../core/night/storedNight.ts';
+import type { ReadingsByNight } from '../core/history/readingIndex.ts';
+import { wholeNight, type StoredNight } from '../core/history/storedNight.ts';
+import { tellingPole } from '../core/pole/measuredErrors.ts';
 import type { NightReadings, Reading } from '../core/records/reading.ts';
 import { QUIETLY, type Work } from '../core/work.ts';
 import { checkNight, type CheckedNight } from './checkNight.ts';
@@ -39,7 +40,8 @@ async function wholeRows(db: OwlDatabase, ids: readonly string[]): Promise<Map<s
       checked.map(([, { readings }]) => readings),
       lats,
     );
-    for (const [id, { readings, ...rest }] of checked) rows.set(id, { night: wholeNight(readings, latOf), ...rest });
+    const tell = tellingPole(latOf);
+    for (const [id, { readings, ...rest }] of checked) rows.set(id, { night: wholeNight(readings, tell), ...rest });
   }
   return rows;
 }

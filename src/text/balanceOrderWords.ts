@@ -1,5 +1,5 @@
 /** The order of balancing and of taking a rig down, in hand movements. */
-import { isTrial, type OrderStep, type TrialStep, type UnloadStep } from '../core/night/balance/balanceOrder.ts';
+import { isTrial, type OrderStep, type TrialStep, type UnloadStep } from '../core/night/advice/hands/balanceOrder.ts';
 import type { Motors } from '../core/mount/motors.ts';
 import { ASSEMBLY_WORDS } from './packingWords.ts';
 import type { Said } from './said.ts';

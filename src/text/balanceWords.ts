@@ -1,8 +1,8 @@
 /** Sentences of the balance bench. */
 import type { BarEdge, TubeEdge } from '../core/mount/tape.ts';
 import type { BalanceAxis } from '../core/rig/axisLevers.ts';
-import type { OrderStep } from '../core/night/balance/balanceOrder.ts';
-import type { Drops } from '../core/night/balance/tipOfNight.ts';
+import type { OrderStep } from '../core/night/advice/hands/balanceOrder.ts';
+import type { Drops } from '../core/night/learned/tipOfNight.ts';
 import type { MountPart } from '../core/records/part.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';

@@ -1,6 +1,6 @@
 /** Words of the roundness budget. */
-import type { Judgement, Unlooked } from '../core/night/account/judgement.ts';
-import type { Repair } from '../core/night/account/repairs.ts';
+import type { Judgement, Unlooked } from '../core/night/ledger/judgement.ts';
+import type { Repair } from '../core/night/advice/stars/repairs.ts';
 import type { BudgetItemName } from '../core/verdict/plannedSub.ts';
 import type { Budget, RoundnessVerdict } from '../core/verdict/budget.ts';
 import type { Source } from '../core/night/account/budgetSources.ts';

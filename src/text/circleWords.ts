@@ -1,5 +1,5 @@
 /** Sentences of pointing by the circles. */
-import { CIRCLE_DIVISIONS, type CircleHop } from '../core/night/circles.ts';
+import { CIRCLE_DIVISIONS, type CircleHop } from '../core/night/advice/hands/circles.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 import { starName } from './starWords.ts';

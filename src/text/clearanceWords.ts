@@ -1,10 +1,10 @@
 /** Words of the tube and what it comes near to. */
 import { wrap360 } from '../core/math/angles.ts';
 import type { ClearanceGeometry, Closest, Mover, Obstacle } from '../core/mount/clearance.ts';
-import { barOfPose, type WorstPose } from '../core/night/meridian/worstPose.ts';
+import { barOfPose, type WorstPose } from '../core/night/advice/worstPose.ts';
 import type { FlipState } from '../core/mount/pose.ts';
-import type { GapShift } from '../core/night/meridian/gapShift.ts';
-import { CLEARANCE_MARGIN_M, type MeridianLimit } from '../core/night/meridian/meridianLimit.ts';
+import type { GapShift } from '../core/night/learned/gapShift.ts';
+import { CLEARANCE_MARGIN_M, type MeridianLimit } from '../core/night/plan/meridianLimit.ts';
 import type { Unmeasured } from '../core/rig/clearanceOfRig.ts';
 import type { MeasureTape, TapeCode } from '../core/rig/measureTapes.ts';
 import { compassPoint } from './compassWords.ts';

@@ -1,5 +1,5 @@
 /** The flip, step by step, for the hand that does it. */
-import type { FlipBy, FlipStep } from '../core/night/plan/flipWalk.ts';
+import type { FlipBy, FlipStep } from '../core/night/advice/flipWalk.ts';
 import type { Format } from './format.ts';
 
 export const FLIP = {

@@ -1,5 +1,5 @@
 /** Sentences where no motor follows: the knob, the time in view, the longest sub. */
-import type { HandOfNight } from '../core/night/handOfNight.ts';
+import type { HandOfNight } from '../core/night/advice/hands/handOfNight.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 

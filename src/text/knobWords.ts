@@ -1,6 +1,6 @@
 /** Words for bolts and knobs: what to turn, how, and what this mount's own screws have taught. */
 import type { LearnedKnob } from '../core/mount/knobs.ts';
-import type { AdjusterTonight, TurnsTonight } from '../core/night/pole/turnsTonight.ts';
+import type { AdjusterTonight, TurnsTonight } from '../core/night/advice/hands/turnsTonight.ts';
 import { knobName } from './dialWords.ts';
 import type { Format } from './format.ts';
 import { sideWords, turnWords } from './polarWords.ts';

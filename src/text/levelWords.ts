@@ -1,9 +1,9 @@
 /** Sentences of level, bearing and latitude. */
 import type { HeightAdvice } from '../core/mount/finderEye.ts';
 import type { CompassKind } from '../core/sky/bearing.ts';
-import type { IronCheck } from '../core/night/bearing.ts';
-import type { ScaleToSet } from '../core/night/pole/scaleToSet.ts';
-import { LAST_NIGHTS, type GroundMarks } from '../core/night/groundMarks.ts';
+import type { IronCheck } from '../core/pole/bearing.ts';
+import type { ScaleToSet } from '../core/pole/scaleToSet.ts';
+import { LAST_NIGHTS, type GroundMarks } from '../core/pole/groundMarks.ts';
 import type { SunShadow } from '../core/sky/sunShadow.ts';
 import type { MagneticField } from '../core/sky/magnetic.ts';
 import { formatDate } from '../core/time/civil.ts';

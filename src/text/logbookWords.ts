@@ -1,5 +1,5 @@
 /** Sentences of the logbook. */
-import type { Judgement } from '../core/night/account/judgement.ts';
+import type { Judgement } from '../core/night/ledger/judgement.ts';
 import { judgementName } from './budgetWords.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';

@@ -1,8 +1,8 @@
 /** Words of the plan: ways about the meridian, targets in sequence, groups to key in, the moon. */
-import type { MoonOfNight } from '../core/night/moonOfNight.ts';
-import type { ExposureGroup } from '../core/night/plan/exposureGroups.ts';
+import type { MoonOfNight } from '../core/night/advice/moonOfNight.ts';
+import type { ExposureGroup } from '../core/night/advice/exposureGroups.ts';
 import type { Plan } from '../core/night/plan/plan.ts';
-import type { Choice, OtherFirst } from '../core/night/plan/strategies.ts';
+import type { Choice, OtherFirst } from '../core/night/advice/strategies.ts';
 import type { Format } from './format.ts';
 
 export const PLAN = {

@@ -1,6 +1,6 @@
 /** Sentences of polar alignment: the finder's dial in words, sides with compass points. */
 import type { Numbering } from '../core/mount/dial.ts';
-import type { PoleOfNight } from '../core/night/pole/poleOfNight.ts';
+import type { PoleOfNight } from '../core/pole/poleOfNight.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 

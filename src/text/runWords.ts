@@ -1,5 +1,5 @@
 /** Starting, pausing and ending the subs by hand. */
-import type { Watch } from '../core/night/plan/watch.ts';
+import type { Watch } from '../core/night/advice/watch.ts';
 
 export type RunAction = 'started' | 'paused' | 'resumed' | 'stopped';
 

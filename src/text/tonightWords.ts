@@ -1,6 +1,6 @@
 /** The six first answers in words: the value for the hand, and what it rests on. */
-import type { LimitSource } from '../core/night/meridian/meridianLimit.ts';
-import type { Tonight } from '../core/night/tonight.ts';
+import type { LimitSource } from '../core/night/plan/meridianLimit.ts';
+import type { Tonight } from '../core/night/advice/tonight.ts';
 import { ASSUMED } from '../core/verdict/assumptions.ts';
 import type { Format } from './format.ts';
 import { TONIGHT_NAME } from './stations.ts';

@@ -1,6 +1,6 @@
 /** Sentences of the tracking bench. */
 import type { FirstSubCheck } from '../core/night/plan/checklists.ts';
-import type { WhatIf } from '../core/night/account/whatIf.ts';
+import type { WhatIf } from '../core/night/advice/stars/whatIf.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 

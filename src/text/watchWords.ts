@@ -1,6 +1,6 @@
 /** Sentences of the watch. */
 import type { Motors } from '../core/mount/motors.ts';
-import type { Watch, WatchEvent } from '../core/night/plan/watch.ts';
+import type { Watch, WatchEvent } from '../core/night/advice/watch.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 

@@ -1,6 +1,6 @@
 /** Nights and readings of polar alignment, for tests of its models. */
 import { nightStatic, type NightStatic } from '../../src/core/night/nightStatic.ts';
-import { poleLiftArcmin } from '../../src/core/night/pole/poleReference.ts';
+import { poleLiftArcmin } from '../../src/core/pole/poleReference.ts';
 import type { Dial, MountPart, Part } from '../../src/core/records/part.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
 import { nightRecords, NOW, parts, reading, sites } from './records.ts';

@@ -1,8 +1,9 @@
 /** Records of the demo scenario as plain objects, for tests that need a whole night without a database. */
-import { byNight } from '../../src/core/night/readingIndex.ts';
-import type { AllRecords } from '../../src/core/night/nightRecords.ts';
-import { snapshotsById } from '../../src/core/night/storedSnapshot.ts';
-import { recordsOfNight, type NightRecords } from '../../src/core/night/nightRecords.ts';
+import { byNight } from '../../src/core/history/readingIndex.ts';
+import type { AllRecords } from '../../src/core/history/nightRecords.ts';
+import { snapshotsById } from '../../src/core/history/storedSnapshot.ts';
+import { recordsOfNight, type NightRecords } from '../../src/core/history/nightRecords.ts';
+import { tellingPole } from '../../src/core/pole/measuredErrors.ts';
 import { partsOfRig } from '../../src/core/rig/rigState.ts';
 import type { BackupLists } from '../../src/formats/backup.ts';
 import type { Night } from '../../src/core/records/night.ts';
@@ -83,7 +84,10 @@ export function world(wish: Wish = {}): AllRecords {
     parts: wish.parts ?? parts,
     sites: [site],
     targets: ownTargets,
-    readings: byNight(wish.readings ?? [], site.latDeg),
+    readings: byNight(
+      wish.readings ?? [],
+      tellingPole(() => site.latDeg),
+    ),
     snapshots: snapshotsById(wish.snapshots ?? []),
     limits: SETTING_DEFAULTS.limits,
     schools: SETTING_DEFAULTS.schools,
@@ -111,14 +115,20 @@ export const readingsIn = (all: Pick<AllRecords, 'readings'>): Reading[] =>
 export const recordsIn = (lists: BackupLists): AllRecords => ({
   ...lists,
   ...SETTING_DEFAULTS,
-  readings: byNight(lists.readings, lists.sites[0]?.latDeg),
+  readings: byNight(
+    lists.readings,
+    tellingPole(() => lists.sites[0]?.latDeg ?? null),
+  ),
   snapshots: snapshotsById(lists.snapshots),
 });
 
 /** The same records with some readings more. */
 export const withReadings = (all: AllRecords, more: readonly Reading[]): AllRecords => ({
   ...all,
-  readings: byNight([...readingsIn(all), ...more], all.sites[0]?.latDeg),
+  readings: byNight(
+    [...readingsIn(all), ...more],
+    tellingPole(() => all.sites[0]?.latDeg ?? null),
+  ),
 });
 
 /** A reading of the night with sensible rest. */

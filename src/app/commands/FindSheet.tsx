@@ -1,7 +1,7 @@
 import { useMemo, useState } from 'react';
 import { Form, ListGroup, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
-import { livingNights, yearOf } from '../../core/night/livingNights.ts';
+import { livingNights, yearOf } from '../../core/history/livingNights.ts';
 import { formatDateIn } from '../../core/time/civil.ts';
 import type { Stored } from '../../storage/useStored.ts';
 import { useShared } from '../../session/session.ts';

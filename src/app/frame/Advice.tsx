@@ -1,7 +1,7 @@
 /** Good enough? What to look at first, what would mend most, and which mending pays. */
-import { lostBefore, type Unlooked } from '../../core/night/account/judgement.ts';
-import { focusNow } from '../../core/night/focusNow.ts';
-import { repairsOf } from '../../core/night/account/repairs.ts';
+import { lostBefore, type Unlooked } from '../../core/night/ledger/judgement.ts';
+import { focusNow } from '../../core/night/learned/focusNow.ts';
+import { repairsOf } from '../../core/night/advice/stars/repairs.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
 import type { Step } from '../../core/records/reading.ts';
 import type { Budget, RoundnessVerdict } from '../../core/verdict/budget.ts';

@@ -1,4 +1,4 @@
-import { handOfNight } from '../../core/night/handOfNight.ts';
+import { handOfNight } from '../../core/night/advice/hands/handOfNight.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { cautionOf } from '../../text/cautions.ts';

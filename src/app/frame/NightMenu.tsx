@@ -1,7 +1,7 @@
 import { useEffect, useRef, type ReactNode } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
-import { livingNights, nightsAround, yearOf } from '../../core/night/livingNights.ts';
+import { livingNights, nightsAround, yearOf } from '../../core/history/livingNights.ts';
 import { besideOwn, isMixed, useDemo } from '../../session/demo.ts';
 import { useShared } from '../../session/session.ts';
 import { useCommands } from '../commands/CommandProvider.tsx';

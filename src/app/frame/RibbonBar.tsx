@@ -1,5 +1,5 @@
 import { useEffect, useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { altFromTrack } from '../../core/night/skyOfNight.ts';
+import { altFromTrack } from '../../core/night/plan/skyOfNight.ts';
 import { MS_PER_HOUR, MS_PER_MINUTE } from '../../core/time/utc.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { useRibbonAddress } from '../../session/useRibbonAddress.ts';

@@ -2,10 +2,10 @@
  *  name, and what cannot be helped so is told. */
 import { firstOf } from '../firstOf.ts';
 import { NO_NIGHT, type Reading } from '../records/reading.ts';
-import { recordsOfNight, type AllRecords } from './nightRecords.ts';
+import { recordsOfNight, type AllRecords } from '../history/nightRecords.ts';
 import { nightStatic, type NightStatic } from './nightStatic.ts';
-import type { ReadingsByNight } from './readingIndex.ts';
-import { nightWithout } from './storedNight.ts';
+import type { ReadingsByNight } from '../history/readingIndex.ts';
+import { nightWithout } from '../history/storedNight.ts';
 
 export type DerivedNight =
   | { state: 'night'; night: NightStatic; setAside: Reading | null }

@@ -7,10 +7,10 @@ import { SUN_LIMIT_DEG } from '../sky/nightEvents.ts';
 import { roundnessBudget, type Budget } from '../verdict/budget.ts';
 import type { PlannedSub } from '../verdict/plannedSub.ts';
 import { plannedSubAt } from './account/budgetSources.ts';
-import { judgeStars, unlookedOf, type Judgement } from './account/judgement.ts';
+import { judgeStars, unlookedOf, type Judgement } from './ledger/judgement.ts';
 import type { NightStatic } from './nightStatic.ts';
 import { subAt, type Plan } from './plan/plan.ts';
-import { altFromTrack } from './skyOfNight.ts';
+import { altFromTrack } from './plan/skyOfNight.ts';
 
 export type SkyPhase = 'day' | 'civil' | 'nautical' | 'astronomical' | 'night';
 export type PolePoint = {

@@ -5,13 +5,13 @@ import type { Load } from '../mount/load.ts';
 import { budgetBase, type BudgetBase } from './account/budgetSources.ts';
 import type { Span } from '../time/span.ts';
 import { darkSpan } from './plan/darkness.ts';
-import { learnedOf, type Learned } from './learned.ts';
-import type { NightRecords } from './nightRecords.ts';
+import { learnedOf, type Learned } from './learned/learned.ts';
+import type { NightRecords } from '../history/nightRecords.ts';
 import { loadOfRig } from '../rig/payloadOfRig.ts';
 import { legIndexAt, legsOf, type Leg } from './plan/legs.ts';
 import { mountFlips, rigNumbers, type RigBalance, type RigNumbers } from '../rig/rigNumbers.ts';
 import { runFor, type Run } from './plan/run.ts';
-import { siteNight, type SiteNight } from './skyOfNight.ts';
+import { siteNight, type SiteNight } from './plan/skyOfNight.ts';
 
 export type BarOfNight = { rig: RigBalance; found: RaBalance };
 

@@ -1,7 +1,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { tapeReadingM, type Tape } from '../../core/mount/tape.ts';
-import { excessKgM, type TipOfNight } from '../../core/night/balance/tipOfNight.ts';
+import { excessKgM, type TipOfNight } from '../../core/night/learned/tipOfNight.ts';
 import type { Format } from '../../text/format.ts';
 import { useShared } from '../../session/session.ts';
 import { FigureList } from '../../ui/FigureList.tsx';

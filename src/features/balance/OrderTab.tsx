@@ -6,7 +6,7 @@ import {
   unloadOrder,
   type OrderRow,
   type TrialStep,
-} from '../../core/night/balance/balanceOrder.ts';
+} from '../../core/night/advice/hands/balanceOrder.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
 import { useNight } from '../../session/session.ts';
 import { StepLink, WorkStep } from '../../session/WorkStep.tsx';

@@ -2,7 +2,7 @@ import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { positionFromTapeM, tapeReadingM } from '../../core/mount/tape.ts';
 import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
-import { ENDS, type Drops, type TipOfNight } from '../../core/night/balance/tipOfNight.ts';
+import { ENDS, type Drops, type TipOfNight } from '../../core/night/learned/tipOfNight.ts';
 import { asShown } from '../../core/units/quantities.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { recordLabel, useRecord } from '../../session/useRecord.ts';

@@ -10,12 +10,12 @@ import {
 } from '../../core/mount/balanceProposals.ts';
 import { PLAIN_TAPE, tapeReadingM, type Tape } from '../../core/mount/tape.ts';
 import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
-import { balanceOrder, nextStep } from '../../core/night/balance/balanceOrder.ts';
+import { balanceOrder, nextStep } from '../../core/night/advice/hands/balanceOrder.ts';
 import { impliedPiece, type Implied } from '../../core/rig/impliedPiece.ts';
 import type { BarOfNight, NightStatic } from '../../core/night/nightStatic.ts';
 import { mountHasBar, type RigGap } from '../../core/rig/rigNumbers.ts';
 import { tapeOfRig } from '../../core/rig/tapeOfRig.ts';
-import { tipOfNight, usualTip, type TipOfNight } from '../../core/night/balance/tipOfNight.ts';
+import { tipOfNight, usualTip, type TipOfNight } from '../../core/night/learned/tipOfNight.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
 import type { BalanceSaying, Why } from '../../text/balanceWords.ts';
 

@@ -10,7 +10,7 @@ import {
 } from '../../core/rig/anotherPiece.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { tapeOfRig } from '../../core/rig/tapeOfRig.ts';
-import { excessKgM, usualTip } from '../../core/night/balance/tipOfNight.ts';
+import { excessKgM, usualTip } from '../../core/night/learned/tipOfNight.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
 import type { PiecesSaying } from '../../text/pieceWords.ts';
 

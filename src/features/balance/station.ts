@@ -1,6 +1,6 @@
 /** The balance's state in the run: done when right ascension stayed, with the rig dressed as it is. */
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { usualTip, type TipOfNight } from '../../core/night/balance/tipOfNight.ts';
+import { usualTip, type TipOfNight } from '../../core/night/learned/tipOfNight.ts';
 import type { Summary } from '../../session/stationState.ts';
 import type { StationState } from '../../text/stations.ts';
 

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
-import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
+import { magneticOfNight } from '../../core/night/advice/hands/magneticOfNight.ts';
 import { z } from 'zod';
 import {
   COMPASS_KINDS,

@@ -1,7 +1,7 @@
 import { useState, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { heightAdvice } from '../../core/mount/finderEye.ts';
-import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
+import { magneticOfNight } from '../../core/night/advice/hands/magneticOfNight.ts';
 import { pivotHeightM } from '../../core/rig/pivot.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import {

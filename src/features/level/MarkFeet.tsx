@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { GroundMarks } from '../../core/night/groundMarks.ts';
+import type { GroundMarks } from '../../core/pole/groundMarks.ts';
 import { asShown } from '../../core/units/quantities.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';

@@ -1,5 +1,5 @@
 import { useMemo, type ReactNode } from 'react';
-import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
+import { magneticOfNight } from '../../core/night/advice/hands/magneticOfNight.ts';
 import { z } from 'zod';
 import { bearingFromShadowDeg, sunOnMeridianMs, sunShadow } from '../../core/sky/sunShadow.ts';
 import { MS_PER_HOUR } from '../../core/time/utc.ts';

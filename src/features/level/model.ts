@@ -1,13 +1,13 @@
 /** What level, bearing and latitude show, as codes and figures. */
 import { wrap180 } from '../../core/math/angles.ts';
 import { turnsFor } from '../../core/mount/knobs.ts';
-import { magneticOfNight, poleByCompassDeg } from '../../core/night/magneticOfNight.ts';
-import { bearingRead, type IronCheck } from '../../core/night/bearing.ts';
+import { magneticOfNight, poleByCompassDeg } from '../../core/night/advice/hands/magneticOfNight.ts';
+import { bearingRead, type IronCheck } from '../../core/pole/bearing.ts';
 import { footAzimuthsDeg, LEVEL_GOOD_DEG, legStretches, type LegStretch } from '../../core/mount/level.ts';
 import type { Tilt } from '../../core/mount/tiltedBase.ts';
-import { firstFootAzimuthDeg, type GroundMarks } from '../../core/night/groundMarks.ts';
+import { firstFootAzimuthDeg, type GroundMarks } from '../../core/pole/groundMarks.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { scaleToSet, type ScaleToSet } from '../../core/night/pole/scaleToSet.ts';
+import { scaleToSet, type ScaleToSet } from '../../core/pole/scaleToSet.ts';
 import type { PartOf } from '../../core/records/part.ts';
 import { bearingErrorDeg, compassReadingDeg, poleBearingDeg } from '../../core/sky/bearing.ts';
 import { compassPoint } from '../../text/compassWords.ts';

@@ -1,5 +1,5 @@
 /** Level and bearing in the run: done when both were read, the bearing by needle or by shadow. The scale is read after polar alignment and is not asked for. */
-import { bearingRead } from '../../core/night/bearing.ts';
+import { bearingRead } from '../../core/pole/bearing.ts';
 import { stateOf, type Summary } from '../../session/stationState.ts';
 
 export const levelSummary: Summary = (night, format) => {

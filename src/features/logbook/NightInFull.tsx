@@ -1,5 +1,5 @@
 import { Button } from 'react-bootstrap';
-import { middleStars } from '../../core/night/account/middleStars.ts';
+import { middleStars } from '../../core/night/advice/stars/middleStars.ts';
 import type { Reading } from '../../core/records/reading.ts';
 import { formatDate } from '../../core/time/civil.ts';
 import { fromUtcText } from '../../core/time/utc.ts';

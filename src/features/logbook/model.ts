@@ -1,15 +1,15 @@
 /** The nights as rows, filtered, and how the pole developed over them. */
-import { isFlipList } from '../../core/night/plan/flipWalk.ts';
+import { isFlipList } from '../../core/night/advice/flipWalk.ts';
 import { ASSEMBLY_LIST } from '../../core/rig/assembly.ts';
 import { INVENTORY_LIST, PACKING_LIST } from '../../core/rig/packing.ts';
 import { median } from '../../core/math/statistics.ts';
-import type { NightSummary } from '../../core/night/nightSummary.ts';
-import type { ReadingsByNight } from '../../core/night/readingIndex.ts';
-import type { Reference } from '../../core/night/pole/poleReference.ts';
+import type { NightSummary } from '../../core/history/nightSummary.ts';
+import type { ReadingsByNight } from '../../core/history/readingIndex.ts';
+import type { Reference } from '../../core/pole/poleReference.ts';
 import type { Night } from '../../core/records/night.ts';
 import { latestPer, oncePer, oncePerKey } from '../../core/once.ts';
 import { formatDateIn } from '../../core/time/civil.ts';
-import { livingNights, yearOf } from '../../core/night/livingNights.ts';
+import { livingNights, yearOf } from '../../core/history/livingNights.ts';
 import type { Reading } from '../../core/records/reading.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Site, Target } from '../../core/records/site.ts';

@@ -1,5 +1,5 @@
 import { headCapsules, movingCapsules, standingCapsules } from '../../core/mount/clearance.ts';
-import type { TubeClearance } from '../../core/night/meridian/meridianLimit.ts';
+import type { TubeClearance } from '../../core/night/plan/meridianLimit.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { CLEAR, gapWords, waitWords } from '../../text/clearanceWords.ts';

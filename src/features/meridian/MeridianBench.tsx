@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { moonOfNight } from '../../core/night/moonOfNight.ts';
+import { moonOfNight } from '../../core/night/advice/moonOfNight.ts';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';

@@ -9,11 +9,11 @@ import {
 import type { FlipState } from '../../core/mount/pose.ts';
 import type { Nearest } from '../../core/math/segments.ts';
 import type { NightAt } from '../../core/night/nightAt.ts';
-import { CLEARANCE_MARGIN_M, HALF_TURN_H } from '../../core/night/meridian/meridianLimit.ts';
-import { atHourAngle } from '../../core/night/meridian/sideWindows.ts';
+import { CLEARANCE_MARGIN_M, HALF_TURN_H } from '../../core/night/plan/meridianLimit.ts';
+import { atHourAngle } from '../../core/night/plan/sideWindows.ts';
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../../core/time/utc.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { cardGb, exposureGroups } from '../../core/night/plan/exposureGroups.ts';
+import { cardGb, exposureGroups } from '../../core/night/advice/exposureGroups.ts';
 import { flipMinutesOf, slewWaitS } from '../../core/night/plan/legs.ts';
 import type { Plan } from '../../core/night/plan/plan.ts';
 import type { SettingValue } from '../../core/records/setting.ts';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
-import { magneticOfNight } from '../../core/night/magneticOfNight.ts';
+import { magneticOfNight } from '../../core/night/advice/hands/magneticOfNight.ts';
 import { formatDate } from '../../core/time/civil.ts';
 import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
 import { settingOf } from '../../core/records/setting.ts';

@@ -1,16 +1,16 @@
 /** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
-import { poleByCompassDeg } from '../../core/night/magneticOfNight.ts';
-import type { Judgement } from '../../core/night/account/judgement.ts';
-import { middleStars } from '../../core/night/account/middleStars.ts';
+import { poleByCompassDeg } from '../../core/night/advice/hands/magneticOfNight.ts';
+import type { Judgement } from '../../core/night/ledger/judgement.ts';
+import { middleStars } from '../../core/night/advice/stars/middleStars.ts';
 import { nightAt, nightEventList, type NightEvent } from '../../core/night/nightAt.ts';
-import { exposureGroups, type ExposureGroup } from '../../core/night/plan/exposureGroups.ts';
+import { exposureGroups, type ExposureGroup } from '../../core/night/advice/exposureGroups.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { tapeReadingM } from '../../core/mount/tape.ts';
-import { dialPlace } from '../../core/night/pole/dialOfNight.ts';
-import { poleOfNight, type PoleOfNight } from '../../core/night/pole/poleOfNight.ts';
-import { scaleToSet } from '../../core/night/pole/scaleToSet.ts';
+import { dialPlace } from '../../core/pole/dialOfNight.ts';
+import { poleOfNight, type PoleOfNight } from '../../core/pole/poleOfNight.ts';
+import { scaleToSet } from '../../core/pole/scaleToSet.ts';
 import { tapeOfRig } from '../../core/rig/tapeOfRig.ts';
-import { usualTip } from '../../core/night/balance/tipOfNight.ts';
+import { usualTip } from '../../core/night/learned/tipOfNight.ts';
 import type { Reading } from '../../core/records/reading.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
 import { MS_PER_MINUTE } from '../../core/time/utc.ts';

@@ -1,7 +1,7 @@
 /** What the payload bench shows of the load, as codes and figures. */
 import { payloadOf, type Payload } from '../../core/rig/payloadOfRig.ts';
-import type { NightRecords } from '../../core/night/nightRecords.ts';
-import { learnedOf } from '../../core/night/learned.ts';
+import type { NightRecords } from '../../core/history/nightRecords.ts';
+import { learnedOf } from '../../core/night/learned/learned.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { FootingSaying } from '../../text/footingWords.ts';
 import type { PayloadSaying } from '../../text/payloadWords.ts';

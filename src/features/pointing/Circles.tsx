@@ -1,5 +1,5 @@
 import type { ReactNode } from 'react';
-import { circleHop } from '../../core/night/circles.ts';
+import { circleHop } from '../../core/night/advice/hands/circles.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { CIRCLE_NAMES, CIRCLE_STILL, circleFigures, circleReason, circleSentence } from '../../text/circleWords.ts';

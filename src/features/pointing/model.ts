@@ -1,6 +1,6 @@
 /** What focus and pointing show, as codes and figures. */
-import { focusNow } from '../../core/night/focusNow.ts';
-import { focusOfNight } from '../../core/night/focusOfNight.ts';
+import { focusNow } from '../../core/night/learned/focusNow.ts';
+import { focusOfNight } from '../../core/night/learned/focusOfNight.ts';
 import type { FocusLine, FocusPoint } from '../../core/optics/focusDrift.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { FocusSaying } from '../../text/pointingWords.ts';

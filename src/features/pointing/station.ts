@@ -1,6 +1,6 @@
 /** Focus and pointing in the run: done when focus was recorded, for as long as the air lets it stand. */
-import { focusNow } from '../../core/night/focusNow.ts';
-import { lastReading } from '../../core/night/nightRecords.ts';
+import { focusNow } from '../../core/night/learned/focusNow.ts';
+import { lastReading } from '../../core/history/nightRecords.ts';
 import { stateOf, type Summary } from '../../session/stationState.ts';
 
 export const pointingSummary: Summary = (night, format) => {

@@ -1,4 +1,4 @@
-import { goalOfNight } from '../../core/night/pole/goalOfNight.ts';
+import { goalOfNight } from '../../core/night/ledger/goalOfNight.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { goalName, goalWords } from '../../text/goalWords.ts';
 

@@ -1,6 +1,6 @@
 /** Polar alignment in the run: measured, set by eye, or open; a tracker's last check counts only after the rough pole
  *  and whatever was recorded on the way. */
-import { poleOfNight } from '../../core/night/pole/poleOfNight.ts';
+import { poleOfNight } from '../../core/pole/poleOfNight.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { StationSummary, Summary } from '../../session/stationState.ts';
 

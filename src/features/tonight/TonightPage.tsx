@@ -1,7 +1,7 @@
 /** The first answers: six lines about this night, each with its instrument in small and the way to its bench. */
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import { tonight, type Tonight } from '../../core/night/tonight.ts';
+import { tonight, type Tonight } from '../../core/night/advice/tonight.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { TONIGHT, tonightLines, type Line, type TonightLines } from '../../text/tonightWords.ts';

@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
-import { handOfNight } from '../../core/night/handOfNight.ts';
-import { usableOfNight } from '../../core/night/account/usableOfNight.ts';
+import { handOfNight } from '../../core/night/advice/hands/handOfNight.ts';
+import { usableOfNight } from '../../core/night/advice/stars/usableOfNight.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { HAND, handReason, handSentence, minutesWords, shutterWords } from '../../text/handWords.ts';

@@ -13,7 +13,7 @@ import {
   type ReversalTest,
   type Way,
 } from '../../core/mount/reversalTest.ts';
-import { learnedOf } from '../../core/night/learned.ts';
+import { learnedOf } from '../../core/night/learned/learned.ts';
 import { SIDEREAL_ARCSEC_PER_S } from '../../core/sky/fieldRotation.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useSession, useShared } from '../../session/session.ts';

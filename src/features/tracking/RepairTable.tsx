@@ -1,5 +1,5 @@
 import { Link } from 'react-router';
-import { repairsOf } from '../../core/night/account/repairs.ts';
+import { repairsOf } from '../../core/night/advice/stars/repairs.ts';
 import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
 import { stopPath } from '../../session/paths.ts';
 import { useNight, useShared } from '../../session/session.ts';

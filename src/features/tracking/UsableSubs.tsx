@@ -7,7 +7,7 @@ import {
   shareOfLength,
   type UsableNight,
   type UsablePoint,
-} from '../../core/night/account/usableOfNight.ts';
+} from '../../core/night/advice/stars/usableOfNight.ts';
 import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
 import { WANTED_SHARE } from '../../core/verdict/budget.ts';
 import { wormPeriodS } from '../../core/tracking/periodicError.ts';

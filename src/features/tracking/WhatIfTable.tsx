@@ -1,4 +1,4 @@
-import { whatIf } from '../../core/night/account/whatIf.ts';
+import { whatIf } from '../../core/night/advice/stars/whatIf.ts';
 import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { againstNow, WHAT_IF, whatIfWords } from '../../text/trackingWords.ts';

@@ -8,7 +8,7 @@ import {
   usableOfNight,
   type Unguided,
   type UsableNight,
-} from '../../core/night/account/usableOfNight.ts';
+} from '../../core/night/advice/stars/usableOfNight.ts';
 import { latestPer } from '../../core/once.ts';
 import { WANTED_SHARE } from '../../core/verdict/budget.ts';
 import type { TrackingBasis, TrackingSaying } from '../../text/trackingWords.ts';

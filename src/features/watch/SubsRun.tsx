@@ -1,5 +1,5 @@
 import { Button } from 'react-bootstrap';
-import type { Watch } from '../../core/night/plan/watch.ts';
+import type { Watch } from '../../core/night/advice/watch.ts';
 import { useNight, useSession } from '../../session/session.ts';
 import { useIsLive } from '../../session/useTime.ts';
 import { useRecord } from '../../session/useRecord.ts';

@@ -1,7 +1,7 @@
 /** The watch in the run: how much light the plan gathers; done when the subs were counted. */
-import { lastReading } from '../../core/night/nightRecords.ts';
+import { lastReading } from '../../core/history/nightRecords.ts';
 import { lightOf } from '../../core/night/plan/legs.ts';
-import { flipProgress } from '../../core/night/plan/watch.ts';
+import { flipProgress } from '../../core/night/advice/watch.ts';
 import type { Summary } from '../../session/stationState.ts';
 
 export const watchSummary: Summary = ({ records, legs }, format) => {

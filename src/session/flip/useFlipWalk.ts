@@ -1,5 +1,5 @@
 /** The flip as a walk: where it stands by the records of the night, and what each press writes. */
-import { flipBy, flipWalk, type FlipBy, type FlipStep, type FlipWalk } from '../../core/night/plan/flipWalk.ts';
+import { flipBy, flipWalk, type FlipBy, type FlipStep, type FlipWalk } from '../../core/night/advice/flipWalk.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { MS_PER_MINUTE, toUtcText } from '../../core/time/utc.ts';
 import { FLIP, flipStepWords } from '../../text/flipWords.ts';

@@ -4,7 +4,7 @@ import type { Part } from '../../core/records/part.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Site, Target } from '../../core/records/site.ts';
 import { darkSpan, intersect, longest, upSpans } from '../../core/night/plan/darkness.ts';
-import { siteNight, targetNight } from '../../core/night/skyOfNight.ts';
+import { siteNight, targetNight } from '../../core/night/plan/skyOfNight.ts';
 import { MS_PER_HOUR, toUtcText } from '../../core/time/utc.ts';
 
 export type Shipped = { parts: Part[]; rigs: Rig[]; sites: Site[]; targets: Target[] };

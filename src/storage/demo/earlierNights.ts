@@ -5,7 +5,7 @@ import type { Rig } from '../../core/records/rig.ts';
 import type { Site } from '../../core/records/site.ts';
 import type { Snapshot } from '../../core/records/snapshot.ts';
 import { partsOfRig } from '../../core/rig/rigState.ts';
-import { siteNight } from '../../core/night/skyOfNight.ts';
+import { siteNight } from '../../core/night/plan/skyOfNight.ts';
 import { localNoon, shiftDate } from '../../core/time/civil.ts';
 import { toUtcText } from '../../core/time/utc.ts';
 import { HERON_TARGETS } from './demoRigs.ts';

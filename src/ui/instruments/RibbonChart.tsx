@@ -4,7 +4,7 @@ import { memo } from 'react';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Flip } from '../../core/night/plan/plan.ts';
 import { phaseAt, type SkyPhase } from '../../core/night/nightAt.ts';
-import type { AltitudeTrack } from '../../core/night/skyOfNight.ts';
+import type { AltitudeTrack } from '../../core/night/plan/skyOfNight.ts';
 import { MS_PER_HOUR } from '../../core/time/utc.ts';
 import type { Format } from '../../text/format.ts';
 import { polyline } from '../charts/polyline.ts';

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { balanceOrder } from '../../../src/core/night/balance/balanceOrder.ts';
+import { balanceOrder } from '../../../src/core/night/advice/hands/balanceOrder.ts';
 import type { BalanceAxis } from '../../../src/core/rig/axisLevers.ts';
 import { nightStatic, type NightStatic } from '../../../src/core/night/nightStatic.ts';
 import type { MountPart, Part } from '../../../src/core/records/part.ts';

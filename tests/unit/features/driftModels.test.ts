@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { poleOfNight } from '../../../src/core/night/pole/poleOfNight.ts';
+import { poleOfNight } from '../../../src/core/pole/poleOfNight.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
 import { BRIGHT_STARS } from '../../../src/core/sky/brightStars.ts';
 import { driftModel, driftScale } from '../../../src/features/polar/drift/driftModel.ts';

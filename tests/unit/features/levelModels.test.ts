@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { scaleBias } from '../../../src/core/night/pole/scaleBias.ts';
+import { scaleBias } from '../../../src/core/pole/scaleBias.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
 import { bearingModel, latitudeModel, levelModel } from '../../../src/features/level/model.ts';
 import { makeFormat } from '../../../src/text/format.ts';

@@ -1,6 +1,7 @@
 import { expect } from 'chai';
 import { nightAt } from '../../../src/core/night/nightAt.ts';
-import { byNight } from '../../../src/core/night/readingIndex.ts';
+import { tellingPole } from '../../../src/core/pole/measuredErrors.ts';
+import { byNight } from '../../../src/core/history/readingIndex.ts';
 import { runFor } from '../../../src/core/night/plan/run.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
@@ -10,7 +11,7 @@ import { CALENDAR_ALARMS, nightCard } from '../../../src/features/night-card/mod
 import { focusModel } from '../../../src/features/pointing/model.ts';
 import { checksModel, trackingModel } from '../../../src/features/tracking/model.ts';
 import { isShown, stopPath } from '../../../src/session/paths.ts';
-import type { AllRecords } from '../../../src/core/night/nightRecords.ts';
+import type { AllRecords } from '../../../src/core/history/nightRecords.ts';
 import { event, withReadings, parts, reading, world } from '../../support/records.ts';
 import { at, before, changed, night, type Wish } from '../../support/nights.ts';
 
@@ -107,7 +108,7 @@ describe('logbook model', () => {
     nights,
     readings: byNight(
       [errors('n0', 9), errors('n1', 4), reading('subs', { count: 10, usable: 8 }, { nightId: 'n2' })],
-      40,
+      tellingPole(() => 40),
     ),
   };
 

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { lockShiftOfMount } from '../../../src/core/night/pole/knobsOfMount.ts';
+import { lockShiftOfMount } from '../../../src/core/pole/knobsOfMount.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
 import { turnsAsShown } from '../../../src/features/polar/error/turnReadings.ts';
 import { dialOf, turnsModel } from '../../../src/features/polar/error/turnsModel.ts';

@@ -13,7 +13,7 @@ import { saveSetting } from '../../../src/storage/settings.ts';
 import { readHeads } from '../../../src/storage/stored.ts';
 import { readReadings } from '../../../src/storage/storedReadings.ts';
 import type { Writer } from '../../../src/storage/writer.ts';
-import { standingReadings } from '../../../src/core/night/standing.ts';
+import { standingReadings } from '../../../src/core/history/standing.ts';
 import { fileOf, trial } from '../../support/commands.ts';
 import { demoDatabase, writerFor, recordOne } from '../../support/database.ts';
 

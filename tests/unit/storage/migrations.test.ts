@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import Dexie from 'dexie';
 import { readFileSync } from 'node:fs';
-import { standingReadings } from '../../../src/core/night/standing.ts';
+import { standingReadings } from '../../../src/core/history/standing.ts';
 import type { Reading } from '../../../src/core/records/reading.ts';
 import { writeBackup } from '../../../src/formats/backup.ts';
 import { readBackup } from '../../../src/formats/readBackup.ts';

@@ -1,7 +1,7 @@
 /** The tube before its tripod, in words and in the user's units. */
 import { expect } from 'chai';
-import { tubeClearance, meridianLimit } from '../../../src/core/night/meridian/meridianLimit.ts';
-import { circleHop } from '../../../src/core/night/circles.ts';
+import { tubeClearance, meridianLimit } from '../../../src/core/night/plan/meridianLimit.ts';
+import { circleHop } from '../../../src/core/night/advice/hands/circles.ts';
 import { eyeHeights } from '../../../src/core/rig/eyepieceHeight.ts';
 import { rigNumbers } from '../../../src/core/rig/rigNumbers.ts';
 import { circleFigures, circleReason, circleSentence } from '../../../src/text/circleWords.ts';
@@ -17,7 +17,7 @@ import { heightFigures, heightsReason } from '../../../src/text/eyeHeightWords.t
 import { makeFormat } from '../../../src/text/format.ts';
 import { night } from '../../support/nights.ts';
 import { parts, rigs } from '../../support/records.ts';
-import { worstPose } from '../../../src/core/night/meridian/worstPose.ts';
+import { worstPose } from '../../../src/core/night/advice/worstPose.ts';
 
 const [f, imperial] = [makeFormat('metric', 'UTC'), makeFormat('imperial', 'UTC')];
 const LEG = { piece: 'camera', obstacle: 'leg2' } as const;

@@ -1,9 +1,9 @@
 /** Words of the watch, of the flip's steps, of the ways about the meridian and of the moon. */
 import { expect } from 'chai';
-import type { Watch, WatchEvent } from '../../../src/core/night/plan/watch.ts';
-import type { Choice } from '../../../src/core/night/plan/strategies.ts';
-import { flipSteps, type FlipBy } from '../../../src/core/night/plan/flipWalk.ts';
-import type { MoonOfNight } from '../../../src/core/night/moonOfNight.ts';
+import type { Watch, WatchEvent } from '../../../src/core/night/advice/watch.ts';
+import type { Choice } from '../../../src/core/night/advice/strategies.ts';
+import { flipSteps, type FlipBy } from '../../../src/core/night/advice/flipWalk.ts';
+import type { MoonOfNight } from '../../../src/core/night/advice/moonOfNight.ts';
 import { measureTapes } from '../../../src/core/rig/measureTapes.ts';
 import { clearanceOfRig } from '../../../src/core/rig/clearanceOfRig.ts';
 import { rigNumbers } from '../../../src/core/rig/rigNumbers.ts';

@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { BRIGHT_STARS } from '../../../src/core/sky/brightStars.ts';
 import { brightnessWords, starName } from '../../../src/text/starWords.ts';
-import type { AdjusterTonight, TurnsTonight } from '../../../src/core/night/pole/turnsTonight.ts';
+import type { AdjusterTonight, TurnsTonight } from '../../../src/core/night/advice/hands/turnsTonight.ts';
 import {
   drawnWords,
   knobName,

@@ -1,6 +1,6 @@
 /** Words of the first screens and of the first answers. */
 import { expect } from 'chai';
-import type { Tonight } from '../../../src/core/night/tonight.ts';
+import type { Tonight } from '../../../src/core/night/advice/tonight.ts';
 import { CARRIERS, SIZES, usualCarrier } from '../../../src/core/rig/dressing/carriers.ts';
 import { OPTICS_KINDS, SENSORS, type SensorFormat } from '../../../src/core/rig/dressing/looks.ts';
 import type { Piece } from '../../../src/core/rig/dressing/dressRig.ts';

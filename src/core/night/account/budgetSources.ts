@@ -16,13 +16,13 @@ import {
   type Tracking,
 } from '../../verdict/plannedSub.ts';
 import { assumedSinusoids } from '../../rig/assumedDrive.ts';
-import { focusNow } from '../focusNow.ts';
-import { learnedOf } from '../learned.ts';
-import type { NightRecords } from '../nightRecords.ts';
+import { focusNow } from '../learned/focusNow.ts';
+import { learnedOf } from '../learned/learned.ts';
+import type { NightRecords } from '../../history/nightRecords.ts';
 import { measuredDrive } from './measuredDrive.ts';
 import { presentLook, seenSpread } from './seenSpread.ts';
-import { untouchedPole } from '../pole/untouchedPole.ts';
-import { poleOfNight, type PoleOfNight } from '../pole/poleOfNight.ts';
+import { untouchedPole } from '../../pole/untouchedPole.ts';
+import { poleOfNight, type PoleOfNight } from '../../pole/poleOfNight.ts';
 import type { LightPath } from '../../rig/lightPathOfRig.ts';
 import type { RigNumbers } from '../../rig/rigNumbers.ts';
 

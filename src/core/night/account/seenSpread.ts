@@ -2,7 +2,7 @@
 import { lieOf, strengthOf, type Corner, type SeenStar } from '../../optics/corners/seen.ts';
 import type { PlannedSub } from '../../verdict/plannedSub.ts';
 import { offsetOf, type Spacing } from '../../optics/spacing.ts';
-import type { SpacingTried, TriedSpacing } from '../spacingTried.ts';
+import type { SpacingTried, TriedSpacing } from '../learned/spacingTried.ts';
 
 /** Length over width of what one calls slight, and strong. */
 const SEEN_RATIO = [1, 1.15, 1.4] as const;

@@ -3,10 +3,10 @@ import { oncePer } from '../../once.ts';
 import type { Reading, ReadingOf } from '../../records/reading.ts';
 import { ASSEMBLY_LIST, HAND_STEPS, type HandStep } from '../../rig/assembly.ts';
 import { isTracker } from '../../rig/rigNumbers.ts';
-import { balancedBy } from '../balance/balancedTonight.ts';
+import { balancedBy } from './balancedTonight.ts';
 import type { NightStatic } from '../nightStatic.ts';
 import { FIRST_SUB_LIST } from '../plan/checklists.ts';
-import { poleOfNight } from '../pole/poleOfNight.ts';
+import { poleOfNight } from '../../pole/poleOfNight.ts';
 import type { Movement } from './movements.ts';
 
 export type Moved = { movement: Movement; atUtc: string };

@@ -3,7 +3,7 @@ import { motorsOf } from '../../mount/motors.ts';
 import type { MountPart } from '../../records/part.ts';
 import type { Reading } from '../../records/reading.ts';
 import { isTracker } from '../../rig/rigNumbers.ts';
-import { lastReading } from '../nightRecords.ts';
+import { lastReading } from '../../history/nightRecords.ts';
 
 export const FIRST_SUB_LIST = 'beforeFirstSub';
 

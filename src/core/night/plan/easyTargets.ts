@@ -5,7 +5,7 @@ import { BRIGHT_TARGETS, type BrightTarget } from '../../sky/brightTargets.ts';
 import { apparentPlace } from '../../sky/ephemeris.ts';
 import { toHorizontal } from '../../sky/horizontal.ts';
 import { MS_PER_DAY, MS_PER_HOUR } from '../../time/utc.ts';
-import { siteNight, type SkyPlace } from '../skyOfNight.ts';
+import { siteNight, type SkyPlace } from './skyOfNight.ts';
 import { darkSpan, intersect, longest, lowestImagingAltDeg, upSpans } from './darkness.ts';
 
 export type StandingTarget = BrightTarget & {

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { z } from 'zod';
-import { cornersSubject } from '../../../core/night/spacingTried.ts';
+import { cornersSubject } from '../../../core/night/learned/spacingTried.ts';
 import { PAST_FOCUS } from '../../../core/records/corners.ts';
 import { readingValues } from '../../../core/records/reading.ts';
 import { RecordForm } from '../../../session/RecordForm.tsx';

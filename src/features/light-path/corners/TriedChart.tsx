@@ -1,4 +1,4 @@
-import type { TriedSpacing } from '../../../core/night/spacingTried.ts';
+import type { TriedSpacing } from '../../../core/night/learned/spacingTried.ts';
 import { spacingLean } from '../../../core/optics/corners/judgeCorners.ts';
 import { formatDate } from '../../../core/time/civil.ts';
 import { fromUtcText } from '../../../core/time/utc.ts';

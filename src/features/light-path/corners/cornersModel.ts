@@ -1,7 +1,7 @@
 /** What the corners tab shows, as codes and figures. */
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
 import { presentLook } from '../../../core/night/account/seenSpread.ts';
-import type { TriedSpacing } from '../../../core/night/spacingTried.ts';
+import type { TriedSpacing } from '../../../core/night/learned/spacingTried.ts';
 import { spacingLean } from '../../../core/optics/corners/judgeCorners.ts';
 import type { Stick } from '../../../core/optics/corners/seen.ts';
 import type { CornersSaying, DrawnAlong } from '../../../text/cornersWords.ts';

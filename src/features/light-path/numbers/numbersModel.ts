@@ -1,5 +1,5 @@
 /** What optics and sensor do together tonight, as codes and figures. */
-import { focusOfNight } from '../../../core/night/focusOfNight.ts';
+import { focusOfNight } from '../../../core/night/learned/focusOfNight.ts';
 import type { StarsAt } from '../../../core/night/nightAt.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
 import { refocusAfterC } from '../../../core/optics/focusDrift.ts';

@@ -1,5 +1,5 @@
 import { Button } from 'react-bootstrap';
-import { otherFirst, strategyChoices, type Choice } from '../../../core/night/plan/strategies.ts';
+import { otherFirst, strategyChoices, type Choice } from '../../../core/night/advice/strategies.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { usePlanWrite, withEntry } from '../../../session/usePlanWrite.ts';
 import { STRATEGY_NAMES } from '../../../text/meridianWords.ts';

@@ -1,7 +1,7 @@
 import { contours } from 'd3';
 import { decOfRow, haOfColumn, MAP_GRID, type ClearanceMap } from '../../../core/mount/clearanceMap.ts';
 import type { FlipState } from '../../../core/mount/pose.ts';
-import { CLEARANCE_MARGIN_M, type TubeClearance } from '../../../core/night/meridian/meridianLimit.ts';
+import { CLEARANCE_MARGIN_M, type TubeClearance } from '../../../core/night/plan/meridianLimit.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
 import { Queries } from '../../../session/Queries.tsx';
 import { useNight, useShared } from '../../../session/session.ts';

@@ -1,7 +1,7 @@
 import { Button } from 'react-bootstrap';
 import { z } from 'zod';
-import type { TubeClearance } from '../../../core/night/meridian/meridianLimit.ts';
-import { worstPose } from '../../../core/night/meridian/worstPose.ts';
+import type { TubeClearance } from '../../../core/night/plan/meridianLimit.ts';
+import { worstPose } from '../../../core/night/advice/worstPose.ts';
 import { RecordForm } from '../../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../../session/session.ts';
 import { useRecord } from '../../../session/useRecord.ts';

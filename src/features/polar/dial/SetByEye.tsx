@@ -1,6 +1,6 @@
 import { Button } from 'react-bootstrap';
 import { useSearchParams } from 'react-router';
-import { goalOfNight } from '../../../core/night/pole/goalOfNight.ts';
+import { goalOfNight } from '../../../core/night/ledger/goalOfNight.ts';
 import { useNight, useSession, useShared } from '../../../session/session.ts';
 import { recordLabel, useRecord } from '../../../session/useRecord.ts';
 import { useIsLive } from '../../../session/useTime.ts';

@@ -6,7 +6,7 @@ import { senseOf } from '../../../core/mount/knobs.ts';
 import { engravedStars, patternTurnDeg, type EngravedStar } from '../../../core/mount/plateEngraving.ts';
 import type { NightAt } from '../../../core/night/nightAt.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
-import { dialPlace, engravingOf, type DialPlace } from '../../../core/night/pole/dialOfNight.ts';
+import { dialPlace, engravingOf, type DialPlace } from '../../../core/pole/dialOfNight.ts';
 import type { Dial, MountPart } from '../../../core/records/part.ts';
 import type { DialSaying } from '../../../text/polarWords.ts';
 

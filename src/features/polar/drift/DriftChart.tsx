@@ -1,5 +1,5 @@
 import { range } from 'd3';
-import type { DriftRun } from '../../../core/night/pole/driftRun.ts';
+import type { DriftRun } from '../../../core/pole/driftRun.ts';
 import { useShared } from '../../../session/session.ts';
 import { ChartFrame } from '../../../ui/charts/ChartFrame.tsx';
 

@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { z } from 'zod';
-import { estimateWithMarkAt, type DriftRun } from '../../../core/night/pole/driftRun.ts';
-import { movedMostBy } from '../../../core/night/pole/poleWalk.ts';
+import { estimateWithMarkAt, type DriftRun } from '../../../core/pole/driftRun.ts';
+import { movedMostBy } from '../../../core/pole/poleWalk.ts';
 import { RecordForm } from '../../../session/RecordForm.tsx';
 import { useNight, useSession, useShared } from '../../../session/session.ts';
 import { recordLabel, useRecord } from '../../../session/useRecord.ts';

@@ -8,12 +8,12 @@ import {
 } from '../../../core/mount/poleEstimate.ts';
 import { driftStars, type DriftStar, type DriftStep } from '../../../core/mount/driftStars.ts';
 import { horizonAltDeg } from '../../../core/night/plan/darkness.ts';
-import { driftRun, estimateAfter, type DriftRun } from '../../../core/night/pole/driftRun.ts';
-import { driftTask, isKnownWell, type DriftTask } from '../../../core/night/pole/driftSteps.ts';
+import { driftRun, estimateAfter, type DriftRun } from '../../../core/pole/driftRun.ts';
+import { driftTask, isKnownWell, type DriftTask } from '../../../core/night/advice/hands/driftSteps.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
-import { toldAgainst } from '../../../core/night/pole/poleReference.ts';
-import { movedMostBy } from '../../../core/night/pole/poleWalk.ts';
-import { turnsTonight, type TurnsTonight } from '../../../core/night/pole/turnsTonight.ts';
+import { toldAgainst } from '../../../core/pole/poleReference.ts';
+import { movedMostBy } from '../../../core/pole/poleWalk.ts';
+import { turnsTonight, type TurnsTonight } from '../../../core/night/advice/hands/turnsTonight.ts';
 import type { DriftSaying } from '../../../text/driftWords.ts';
 
 export type DriftUnit = 'field' | 'pixel' | 'arcsec';

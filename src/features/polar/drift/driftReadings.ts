@@ -1,5 +1,5 @@
-import type { DriftRun } from '../../../core/night/pole/driftRun.ts';
-import type { NightRecords } from '../../../core/night/nightRecords.ts';
+import type { DriftRun } from '../../../core/pole/driftRun.ts';
+import type { NightRecords } from '../../../core/history/nightRecords.ts';
 import type { NewReadingHere } from '../../../session/session.ts';
 
 /** The reading that ends a star: its rate with the doubt. What it says of the pole is derived, so that taking it back

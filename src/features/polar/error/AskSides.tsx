@@ -1,5 +1,5 @@
 import { Button } from 'react-bootstrap';
-import type { Adjuster } from '../../../core/night/pole/poleWalk.ts';
+import type { Adjuster } from '../../../core/pole/poleWalk.ts';
 import type { MountPart } from '../../../core/records/part.ts';
 import { useNight } from '../../../session/session.ts';
 import { useWrite } from '../../../session/useWrite.ts';

@@ -1,5 +1,5 @@
 import { Button } from 'react-bootstrap';
-import { ADJUSTERS } from '../../../core/night/pole/poleWalk.ts';
+import { ADJUSTERS } from '../../../core/pole/poleWalk.ts';
 import { useNight, useSession, useShared } from '../../../session/session.ts';
 import { recordLabel, useRecord } from '../../../session/useRecord.ts';
 import { useIsLive } from '../../../session/useTime.ts';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Reference } from '../../../core/night/pole/poleReference.ts';
+import type { Reference } from '../../../core/pole/poleReference.ts';
 import { RecordForm } from '../../../session/RecordForm.tsx';
 import { useNight, useShared, type NewReadingHere } from '../../../session/session.ts';
 import { errorWords, sideWords } from '../../../text/polarWords.ts';

@@ -1,7 +1,7 @@
 import { useRef, type ReactNode } from 'react';
 import { formatDate } from '../../../core/time/civil.ts';
 import { fromUtcText } from '../../../core/time/utc.ts';
-import { errorsBefore, errorsTonight } from '../../../core/night/pole/errorHistory.ts';
+import { errorsBefore, errorsTonight } from '../../../core/pole/errorHistory.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { RecordScale } from '../../../session/RecordScale.tsx';
 import { goalName, goalWords, referenceWords } from '../../../text/goalWords.ts';

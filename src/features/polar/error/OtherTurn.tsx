@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { losesDeadBand } from '../../../core/night/pole/knobsOfMount.ts';
+import { losesDeadBand } from '../../../core/pole/knobsOfMount.ts';
 import { RecordForm } from '../../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../../session/session.ts';
 import { knobName } from '../../../text/dialWords.ts';

@@ -1,7 +1,7 @@
 /** What is recorded of turns and of tightening. */
-import { losesDeadBand } from '../../../core/night/pole/knobsOfMount.ts';
-import { ADJUSTERS } from '../../../core/night/pole/poleWalk.ts';
-import type { NightRecords } from '../../../core/night/nightRecords.ts';
+import { losesDeadBand } from '../../../core/pole/knobsOfMount.ts';
+import { ADJUSTERS } from '../../../core/pole/poleWalk.ts';
+import type { NightRecords } from '../../../core/history/nightRecords.ts';
 import type { NewReadingHere } from '../../../session/session.ts';
 import type { TurnsModel } from './turnsModel.ts';
 

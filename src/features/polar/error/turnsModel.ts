@@ -1,7 +1,11 @@
 /** What the two dials show and say. */
-import type { Adjuster } from '../../../core/night/pole/poleWalk.ts';
+import type { Adjuster } from '../../../core/pole/poleWalk.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
-import { turnsTonight, type AdjusterTonight, type TurnsTonight } from '../../../core/night/pole/turnsTonight.ts';
+import {
+  turnsTonight,
+  type AdjusterTonight,
+  type TurnsTonight,
+} from '../../../core/night/advice/hands/turnsTonight.ts';
 import { shortKnobName } from '../../../text/dialWords.ts';
 import type { Format } from '../../../text/format.ts';
 import {

@@ -1,5 +1,5 @@
 /** Where the pole is to the bare eye, as codes and figures. */
-import { poleByCompassDeg } from '../../../core/night/magneticOfNight.ts';
+import { poleByCompassDeg } from '../../../core/night/advice/hands/magneticOfNight.ts';
 import { horizonAltDeg } from '../../../core/night/plan/darkness.ts';
 import type { NightAt } from '../../../core/night/nightAt.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';

@@ -2,7 +2,7 @@
 import { crossOffset, halfwayPoint, type HalfTurnMarks } from '../../../core/mount/halfTurn.ts';
 import type { PlatePoint } from '../../../core/mount/finderPlate.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
-import { PLATE_GOOD_ARCMIN, plateOfFinder, type PlateOfFinder } from '../../../core/night/pole/plateOfFinder.ts';
+import { PLATE_GOOD_ARCMIN, plateOfFinder, type PlateOfFinder } from '../../../core/pole/plateOfFinder.ts';
 import type { PlateSaying } from '../../../text/plateWords.ts';
 
 export type PlateModel = {

@@ -5,7 +5,7 @@ import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
 import type { FolderFile } from '../../../frames/folder.ts';
 import type { StandInMount } from '../../../standins/mountStream.ts';
 import type { MountPart } from '../../../core/records/part.ts';
-import { driveOfOtherNight } from '../../../core/night/driveOfOtherNight.ts';
+import { driveOfOtherNight } from '../../../core/night/learned/driveOfOtherNight.ts';
 import { wormPeriodS } from '../../../core/tracking/periodicError.ts';
 import { toCsv } from '../../../formats/csv.ts';
 import { Queries } from '../../../session/Queries.tsx';

@@ -1,10 +1,10 @@
 import { expect } from 'chai';
 import { horizonAltDeg } from '../../../../src/core/night/plan/darkness.ts';
 import { nightAt, nightEventList, phaseAt } from '../../../../src/core/night/nightAt.ts';
-import { recordsOfNight } from '../../../../src/core/night/nightRecords.ts';
+import { recordsOfNight } from '../../../../src/core/history/nightRecords.ts';
 import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
-import { snapshotsById } from '../../../../src/core/night/storedSnapshot.ts';
-import { standingReadings } from '../../../../src/core/night/standing.ts';
+import { snapshotsById } from '../../../../src/core/history/storedSnapshot.ts';
+import { standingReadings } from '../../../../src/core/history/standing.ts';
 import { partsOfRig } from '../../../../src/core/rig/rigState.ts';
 import type { Snapshot } from '../../../../src/core/records/snapshot.ts';
 import { formatClock } from '../../../../src/core/time/civil.ts';

@@ -1,7 +1,7 @@
 /** The demo rigs reckoned by hand: what hangs where, what a battery sees, how far a saddle holds. */
 import { expect } from 'chai';
 import { leversOf } from '../../../../src/core/rig/axisLevers.ts';
-import { unloadOrder } from '../../../../src/core/night/balance/balanceOrder.ts';
+import { unloadOrder } from '../../../../src/core/night/advice/hands/balanceOrder.ts';
 import { assumedSinusoids } from '../../../../src/core/rig/assumedDrive.ts';
 import { cableNeededM } from '../../../../src/core/rig/cableRuns.ts';
 import { horizonAltDeg } from '../../../../src/core/night/plan/darkness.ts';

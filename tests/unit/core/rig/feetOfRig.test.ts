@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { footAzimuthsDeg } from '../../../../src/core/mount/level.ts';
-import { firstFootAzimuthDeg } from '../../../../src/core/night/groundMarks.ts';
+import { firstFootAzimuthDeg } from '../../../../src/core/pole/groundMarks.ts';
 import { bearingModel, feetOf } from '../../../../src/features/level/model.ts';
 import { bearingSentence } from '../../../../src/text/levelWords.ts';
 import { makeFormat } from '../../../../src/text/format.ts';

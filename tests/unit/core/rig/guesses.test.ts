@@ -4,7 +4,7 @@ import { raBalance } from '../../../../src/core/mount/balance.ts';
 import type { Part } from '../../../../src/core/records/part.ts';
 import type { Rig } from '../../../../src/core/records/rig.ts';
 import { momentDoubtKgM, PLACE_DOUBT_M } from '../../../../src/core/mount/massDoubt.ts';
-import { usualTip } from '../../../../src/core/night/balance/tipOfNight.ts';
+import { usualTip } from '../../../../src/core/night/learned/tipOfNight.ts';
 import { leversOf } from '../../../../src/core/rig/axisLevers.ts';
 import { guessesOf } from '../../../../src/core/rig/guesses.ts';
 import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';

@@ -1,8 +1,8 @@
 import { expect } from 'chai';
 import { assemblyOf } from '../../../../src/core/rig/assembly.ts';
 import { footingOfRig, massPoints } from '../../../../src/core/rig/footingOfRig.ts';
-import { snapshotsById } from '../../../../src/core/night/storedSnapshot.ts';
-import { goodInertiaKgM2 } from '../../../../src/core/night/goodInertia.ts';
+import { snapshotsById } from '../../../../src/core/history/storedSnapshot.ts';
+import { goodInertiaKgM2 } from '../../../../src/core/night/learned/goodInertia.ts';
 import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
 import { packingOf } from '../../../../src/core/rig/packing.ts';
 import { payloadOf } from '../../../../src/core/rig/payloadOfRig.ts';

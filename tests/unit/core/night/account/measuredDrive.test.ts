@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { measuredDrive } from '../../../../../src/core/night/account/measuredDrive.ts';
-import { shareOfLength, unguidedSub } from '../../../../../src/core/night/account/usableOfNight.ts';
+import { shareOfLength, unguidedSub } from '../../../../../src/core/night/advice/stars/usableOfNight.ts';
 import type { MountPart } from '../../../../../src/core/records/part.ts';
 import type { ReadingOf } from '../../../../../src/core/records/reading.ts';
 import { before, night } from '../../../../support/nights.ts';

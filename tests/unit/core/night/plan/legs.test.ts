@@ -1,14 +1,14 @@
 /** Several targets one after the other, the ways about the meridian, groups to key in, and the flip as a walk. */
 import { expect } from 'chai';
-import { cardGb, exposureGroups } from '../../../../../src/core/night/plan/exposureGroups.ts';
-import { flipBy, flipSteps, flipWalk } from '../../../../../src/core/night/plan/flipWalk.ts';
+import { cardGb, exposureGroups } from '../../../../../src/core/night/advice/exposureGroups.ts';
+import { flipBy, flipSteps, flipWalk } from '../../../../../src/core/night/advice/flipWalk.ts';
 import { legIndexAt, lightOf } from '../../../../../src/core/night/plan/legs.ts';
 import { PLAIN_PLAN } from '../../../../../src/core/night/plan/plainPlan.ts';
-import { otherFirst, strategyChoices } from '../../../../../src/core/night/plan/strategies.ts';
-import { watchAt } from '../../../../../src/core/night/plan/watch.ts';
-import { moonOfNight } from '../../../../../src/core/night/moonOfNight.ts';
+import { otherFirst, strategyChoices } from '../../../../../src/core/night/advice/strategies.ts';
+import { watchAt } from '../../../../../src/core/night/advice/watch.ts';
+import { moonOfNight } from '../../../../../src/core/night/advice/moonOfNight.ts';
 import { nightEventList } from '../../../../../src/core/night/nightAt.ts';
-import { recordsOfNight } from '../../../../../src/core/night/nightRecords.ts';
+import { recordsOfNight } from '../../../../../src/core/history/nightRecords.ts';
 import { aimedAt, aimedAtTime, nightStatic, type NightStatic } from '../../../../../src/core/night/nightStatic.ts';
 import type { PlanEntry } from '../../../../../src/core/records/night.ts';
 import type { MountPart } from '../../../../../src/core/records/part.ts';

@@ -1,0 +1,81 @@
+/** The flip, walked through: which steps, by whose hand, and where it stands. Each step is a tick in the record, so that a
+ *  reload or another tab goes on where it was left. */
+import { motorsOf } from '../../mount/motors.ts';
+import type { MountPart } from '../../records/part.ts';
+import type { Reading } from '../../records/reading.ts';
+import { isTracker } from '../../rig/rigNumbers.ts';
+import { isTicked } from '../plan/checklists.ts';
+import { flipProgress } from './watch.ts';
+
+/** `motors`: both axes are driven. `clutches`: the hand carries the tube over. `bracket`: a tracker's declination bracket.
+ *  `knob`: nothing drives it. */
+export type FlipBy = 'motors' | 'clutches' | 'bracket' | 'knob';
+
+export type FlipStep =
+  | 'stopSubs'
+  | 'cablesFree'
+  | 'sendOver'
+  | 'holdTube'
+  | 'raHalfTurn'
+  | 'decThroughPole'
+  | 'clutchesTight'
+  | 'cablesAfter'
+  | 'biasWeight'
+  | 'recentre'
+  | 'orientation'
+  | 'refocus'
+  | 'guider'
+  | 'goOn';
+
+export function flipBy(mount: MountPart | null): FlipBy {
+  const motors = motorsOf(mount);
+  if (motors === 'both') return 'motors';
+  if (motors === 'none') return 'knob';
+  return isTracker(mount) ? 'bracket' : 'clutches';
+}
+
+export type WalkAbout = { guided: boolean; eastHeavy: boolean };
+
+/** The steps in their order. By hand first right ascension, weights passing low, then declination through the pole's side. */
+export function flipSteps(by: FlipBy, { guided, eastHeavy }: WalkAbout): FlipStep[] {
+  const over: FlipStep[] =
+    by === 'motors' ? ['sendOver'] : ['holdTube', 'raHalfTurn', 'decThroughPole', 'clutchesTight'];
+  return [
+    'stopSubs',
+    'cablesFree',
+    ...over,
+    'cablesAfter',
+    ...(eastHeavy ? (['biasWeight'] as const) : []),
+    'recentre',
+    'orientation',
+    'refocus',
+    ...(guided ? (['guider'] as const) : []),
+    'goOn',
+  ];
+}
+
+const FLIP_LISTS = 'flip ';
+export const isFlipList = (listId: string): boolean => listId.startsWith(FLIP_LISTS);
+
+/** Ticks of one flip of the night: of the next one there are none yet. */
+export const flipList = (readings: readonly Reading[]): string =>
+  `${FLIP_LISTS}${readings.filter((r) => r.kind === 'flip').length + 1}`;
+
+/** `waiting`: not begun. `walking`: at a step. `closing`: all steps are done, the minutes are to be kept. */
+export type FlipWalk = {
+  state: 'waiting' | 'walking' | 'closing';
+  listId: string;
+  sinceMs: number | null;
+  steps: { step: FlipStep; done: boolean }[];
+  /** The step that the hand is at; null before it began and after the last. */
+  at: FlipStep | null;
+};
+
+export function flipWalk(readings: readonly Reading[], by: FlipBy, about: WalkAbout): FlipWalk {
+  const listId = flipList(readings);
+  const progress = flipProgress(readings);
+  const steps = flipSteps(by, about).map((step) => ({ step, done: isTicked(readings, listId, step) }));
+  if (progress.state !== 'begun') return { state: 'waiting', listId, sinceMs: null, steps, at: null };
+  const at = steps.find(({ done }) => !done)?.step ?? null;
+  return { state: at === null ? 'closing' : 'walking', listId, sinceMs: progress.sinceMs, steps, at };
+}

@@ -1,0 +1,148 @@
+/** The six first answers about a night: each is what its bench says, asked of the same function. */
+import type { Engraving } from '../../mount/dial.ts';
+import { motorsOf, type Motors } from '../../mount/motors.ts';
+import type { MountPart } from '../../records/part.ts';
+import { isGuess, type RigMasses } from '../../rig/rigMasses.ts';
+import { USUAL_FINDER } from '../../rig/dressing/usualParts.ts';
+import { poleBearingDeg } from '../../sky/bearing.ts';
+import { ASSUMED } from '../../verdict/assumptions.ts';
+import { roundnessBudget, type MiddleStar } from '../../verdict/budget.ts';
+import { engravingOf, dialPlace } from '../../pole/dialOfNight.ts';
+import { handOfNight, type HandOfNight } from './hands/handOfNight.ts';
+import type { LimitSource } from '../plan/meridianLimit.ts';
+import { magneticOfNight, poleByCompassDeg } from './hands/magneticOfNight.ts';
+import { poleOfNight } from '../../pole/poleOfNight.ts';
+import { scaleToSet } from '../../pole/scaleToSet.ts';
+import { usableOfNight } from './stars/usableOfNight.ts';
+import type { NightAt } from '../nightAt.ts';
+import type { BarOfNight, NightStatic } from '../nightStatic.ts';
+
+export type Tonight = {
+  /** What a compass reads along the axis, null where none can be trusted; null for a mount that has no polar axis. */
+  bearing: { compassDeg: number | null; declinationDeg: number; south: boolean } | null;
+  /** Null for a mount that has no polar axis. */
+  latitude: { scaleDeg: number; biasKnown: boolean } | null;
+  dial: {
+    star: string;
+    viewAngleDeg: number;
+    reading: number | null;
+    engraving: Engraving | null;
+    /** `usual`: nobody said what is engraved on it. */
+    finder: 'none' | 'usual' | 'own';
+  } | null;
+  /** The longest sub of which nine in ten stay usable; `byEye`: once the star stands at its mark, for nobody looked yet;
+   *  `orMore`: nothing longer was asked for. */
+  sub: {
+    longestS: number | null;
+    shortestS: number;
+    byEye: boolean;
+    orMore: boolean;
+    motion: 'guided' | 'usualDrive' | 'ownDrive' | 'still';
+    /** The middle one of such subs. */
+    star: MiddleStar;
+    evenFwhmArcsec: number;
+  } | null;
+  /** `shareOfBar`: from the nearest place that the bar allows to the farthest; `guessed`: a mass or a place that moves it was
+   *  never measured. */
+  weight: { positionM: number; inRange: boolean; guessed: boolean; shareOfBar: number } | null;
+  meridian: {
+    target: string;
+    flipMs: number | null;
+    transitMs: number;
+    flips: boolean;
+    motors: Motors;
+    limit: LimitSource;
+  } | null;
+  /** Where nothing follows, or an eye looks: the knob and the time in view; else null. */
+  hand: HandOfNight | null;
+};
+
+/** An axis that follows and was never looked at is told as set by eye. */
+const isUntouched = ({ records, numbers: { mount } }: NightStatic): boolean =>
+  motorsOf(mount) !== 'none' && mount?.mountKind !== 'altAzimuth' && poleOfNight(records).basis === 'untouched';
+
+function motionOf({ numbers, budget }: NightStatic, guided: boolean): NonNullable<Tonight['sub']>['motion'] {
+  if (motorsOf(numbers.mount) === 'none') return 'still';
+  if (guided) return 'guided';
+  return budget?.sources.periodicError?.basis === 'measured' ? 'ownDrive' : 'usualDrive';
+}
+
+function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
+  if (!stars) return null;
+  const byEye = isUntouched(night);
+  const polar = byEye ? ({ known: 'size', errorArcmin: ASSUMED.polarErrorByEyeArcmin } as const) : stars.sub.polar;
+  const sub = { ...stars.sub, polar };
+  const { longestS, shortestS, curve } = usableOfNight(night, sub);
+  const { star, evenFwhmArcsec } = roundnessBudget({ ...sub, exposureS: longestS ?? shortestS }, night.records.limits);
+  return {
+    longestS,
+    shortestS,
+    byEye,
+    orMore: longestS === curve.at(-1)?.exposureS,
+    star,
+    evenFwhmArcsec,
+    motion: motionOf(night, stars.sub.tracking.guided),
+  };
+}
+
+function dialOf({ records, numbers }: NightStatic, { poleStar }: NightAt): Tonight['dial'] {
+  const { belongs, reading } = dialPlace(records, poleStar);
+  const finder = numbers.mount?.finder ?? null;
+  return {
+    star: poleStar.name,
+    viewAngleDeg: belongs.angleDeg,
+    reading,
+    engraving: engravingOf(finder),
+    finder: finder === null ? 'none' : isUsual(numbers.mount) ? 'usual' : 'own',
+  };
+}
+
+/** Does anything that hangs on the axis stand or weigh as a guess? */
+function isGuessed({ tubeSide, weights, barBasis, barPlaceBasis }: RigMasses): boolean {
+  const bar = { massBasis: barBasis, placeBasis: barPlaceBasis };
+  return [bar, ...tubeSide, ...weights.map(({ massBasis }) => ({ massBasis }))].some(isGuess);
+}
+
+/** Dressed from its class, and its engraving never looked at. */
+const isUsual = (mount: MountPart | null): boolean =>
+  mount?.massBasis === 'assumed' && JSON.stringify(mount.finder) === JSON.stringify(USUAL_FINDER);
+
+function bearingOf(night: NightStatic): Tonight['bearing'] {
+  const magnetic = magneticOfNight(night);
+  return {
+    compassDeg: magnetic.compass === 'unusable' ? null : poleByCompassDeg(night),
+    declinationDeg: magnetic.declinationDeg,
+    south: poleBearingDeg(night.records.site.latDeg) === 180,
+  };
+}
+
+function weightOf(night: NightStatic, { found, rig }: BarOfNight): Tonight['weight'] {
+  const { positionM, inRange } = found;
+  if (positionM === null) return null;
+  const [nearestM, farthestM] = rig.input.barRangeM;
+  const shareOfBar =
+    farthestM > nearestM ? Math.min(1, Math.max(0, (positionM - nearestM) / (farthestM - nearestM))) : 0;
+  return { positionM, inRange, guessed: isGuessed(night.numbers.masses), shareOfBar };
+}
+
+function meridianOf({ target, targetSky, plan, flips, limit, numbers }: NightStatic): Tonight['meridian'] {
+  if (!target || !targetSky) return null;
+  const { transitMs } = targetSky.transit;
+  const flipMs = plan?.flips[0]?.startMs ?? null;
+  return { target: target.name, flipMs, transitMs, flips, motors: motorsOf(numbers.mount), limit: limit.source };
+}
+
+export function tonight(night: NightStatic, at: NightAt): Tonight {
+  const { records, numbers, bar } = night;
+  const equatorial = numbers.mount?.mountKind !== 'altAzimuth';
+  const scale = scaleToSet(records);
+  return {
+    bearing: equatorial ? bearingOf(night) : null,
+    latitude: equatorial ? { scaleDeg: scale.scaleDeg, biasKnown: scale.bias !== null } : null,
+    dial: equatorial ? dialOf(night, at) : null,
+    sub: subOf(night, at),
+    weight: bar && weightOf(night, bar),
+    meridian: meridianOf(night),
+    hand: motorsOf(numbers.mount) === 'none' || numbers.eyepiece ? handOfNight(night) : null,
+  };
+}

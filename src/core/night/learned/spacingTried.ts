@@ -1,0 +1,95 @@
+/** The distances that were tried behind a corrector, what the corners said at each, and where the best one lies. */
+import { firstOf } from '../../firstOf.ts';
+import { bestSpacing, type BestSpacing } from '../../optics/corners/bestSpacing.ts';
+import { judgeCorners, spacingLean, type CornersVerdict } from '../../optics/corners/judgeCorners.ts';
+import { polarToleranceArcmin } from '../../optics/guiding.ts';
+import { correctorOf } from '../../rig/lightPathOfRig.ts';
+import { rigNumbers } from '../../rig/rigNumbers.ts';
+import type { ReadingOf } from '../../records/reading.ts';
+import type { NightRecords } from '../../history/nightRecords.ts';
+import { poleOfNight } from '../../pole/poleOfNight.ts';
+
+type Seen = ReadingOf<'cornersSeen'>;
+type SeenCorners = Seen['values'];
+export type TriedSpacing = {
+  reading: Seen;
+  verdict: CornersVerdict;
+  /** From the distance that the corrector asks for with this glass; null without a corrector. */
+  offsetMm: number | null;
+};
+export type SpacingTried = {
+  /** Oldest first. */
+  tried: readonly TriedSpacing[];
+  /** Null before a look told anything of the distance. */
+  best: BestSpacing | null;
+  /** The looks agree on it well enough to count. */
+  isLearned: boolean;
+  /** By how much farther than specified the sensor must stand; 0 until the looks agree on it. */
+  learnedMm: number;
+};
+
+const KEPT_LOOKS = 12;
+/** As near as the best distance must be told before it counts, and by how many looks. */
+const LEARNED_SIGMA_MM = 0.3;
+const FEWEST_LOOKS = 2;
+/** A turn of half a pixel at the corners begins to show. */
+const SHOWING_PX = 0.5;
+
+/** Within so many seconds no pole turns the corners visibly. */
+const STILL_S = 10;
+
+/** Does the pole, as it stood that night, turn the corners visibly within the exposure? An unknown pole does not count. */
+function fieldTurnShows(records: NightRecords, exposureS: number): boolean {
+  if (exposureS <= STILL_S) return false;
+  const { train, camera } = rigNumbers(records.rig, records.parts);
+  const { totalArcmin } = poleOfNight(records, 'true');
+  if (!train || !camera || totalArcmin === null) return false;
+  const most = polarToleranceArcmin({
+    trailUm: SHOWING_PX * camera.pixelUm,
+    // About a guide star near the pole it would be more: what is said here holds for the usual target.
+    declinationDeg: 0,
+    exposureMin: exposureS / 60,
+    focalMm: train.focalEffectiveMm,
+    fieldAngleDeg: train.fieldDiagonalDeg / 2,
+  });
+  return totalArcmin > most;
+}
+
+/** What a look says. @param then the night in which it was made. */
+function verdictOfSeen(records: NightRecords, values: SeenCorners, then = records): CornersVerdict {
+  const corrector = correctorOf(records.rig, records.parts);
+  return judgeCorners({
+    frame: values.places,
+    centreFocused: values.centreFocused,
+    pastFocus: values.pastFocus,
+    hasCorrector: corrector !== null,
+    ruleInverted: corrector?.cornerRuleInverted === true,
+    fieldTurnShows: fieldTurnShows(then, values.exposureS),
+  });
+}
+
+/** Whose corners are looked at: the corrector's, without one the camera's. */
+export const cornersSubject = ({ rig, parts }: Pick<NightRecords, 'rig' | 'parts'>): string =>
+  correctorOf(rig, parts)?.id ?? rig.cameraId;
+
+function triedOf(records: NightRecords, reading: Seen): TriedSpacing {
+  const { spacingMm, glassMm } = reading.values;
+  const corrector = correctorOf(records.rig, records.parts);
+  const { nightId } = reading;
+  const then = nightId === null || nightId === records.night.id ? records : records.otherNight(nightId);
+  const verdict = verdictOfSeen(records, reading.values, then ?? records);
+  const offsetMm = corrector && spacingMm !== null ? spacingMm - glassMm - corrector.backFocusMm : null;
+  return { reading, verdict, offsetMm };
+}
+
+export function spacingTried(records: NightRecords): SpacingTried {
+  const readings = firstOf(records.known.latest('cornersSeen', { subjectId: cornersSubject(records) }), KEPT_LOOKS);
+  const tried = readings.reverse().map((r) => triedOf(records, r));
+  const looks = tried.flatMap(({ offsetMm, verdict }) => {
+    const lean = spacingLean(verdict);
+    return offsetMm === null || lean === null ? [] : [{ offsetMm, lean }];
+  });
+  const best = looks.length > 0 ? bestSpacing(looks) : null;
+  const isLearned = best !== null && looks.length >= FEWEST_LOOKS && best.sigmaMm <= LEARNED_SIGMA_MM;
+  return { tried, best, isLearned, learnedMm: isLearned ? best.bestMm : 0 };
+}

@@ -1,0 +1,180 @@
+import { expect } from 'chai';
+import { presentLook, seenSpread } from '../../../../../src/core/night/account/seenSpread.ts';
+import { unlookedOf } from '../../../../../src/core/night/ledger/judgement.ts';
+import { nightAt } from '../../../../../src/core/night/nightAt.ts';
+import type { Reading } from '../../../../../src/core/records/reading.ts';
+import { cornersSaying, drawnAlong } from '../../../../../src/features/light-path/corners/cornersModel.ts';
+import { lightPathSummary } from '../../../../../src/features/light-path/station.ts';
+import { makeFormat } from '../../../../../src/text/format.ts';
+import { changed, night, type Wish } from '../../../../support/nights.ts';
+import { at, error } from '../../../../support/polar.ts';
+import { reading } from '../../../../support/records.ts';
+
+const round = { stick: 'round', strong: false } as const;
+const ROUND = { topLeft: round, topRight: round, bottomLeft: round, bottomRight: round, centre: round };
+const stick = (way: 'rising' | 'falling', strong: boolean) => ({ stick: way, strong });
+const toward = (strong: boolean) => ({
+  ...ROUND,
+  topLeft: stick('falling', strong),
+  topRight: stick('rising', strong),
+  bottomLeft: stick('rising', strong),
+  bottomRight: stick('falling', strong),
+});
+const around = (strong: boolean) => ({
+  ...ROUND,
+  topLeft: stick('rising', strong),
+  topRight: stick('falling', strong),
+  bottomLeft: stick('falling', strong),
+  bottomRight: stick('rising', strong),
+});
+const { spacing, corrector } = night().numbers.lightPath;
+const zeroMm = spacing!.specifiedMm + spacing!.glassMm;
+const look = (minute: number, offsetMm: number, places: object, more: object = {}): Reading =>
+  reading(
+    'cornersSeen',
+    {
+      places,
+      centreFocused: true,
+      highTarget: true,
+      exposureS: 8,
+      pastFocus: 'notTried',
+      spacingMm: zeroMm + offsetMm,
+      glassMm: spacing!.glassMm,
+      ...more,
+    },
+    { ...at(minute), id: `look${minute}`, subject: { type: 'part', id: corrector!.id } },
+  );
+const triedOf = (...readings: Reading[]) => night({ readings }).learned.spacing;
+const presentMm = spacing!.presentMm - zeroMm;
+
+describe('distances tried by eye', () => {
+  it('keeps each look with its offset from what this corrector asks for with that glass', () => {
+    const { tried, best, isLearned, learnedMm } = triedOf(look(1, 0.5, toward(false)));
+    expect(tried.map((t) => [t.verdict.code, t.offsetMm!.toFixed(3)])).to.deep.equal([['tooClose', '0.500']]);
+    expect(best!.bestMm).to.be.greaterThan(0.6);
+    expect([isLearned, learnedMm]).to.deep.equal([false, 0]);
+    const other = look(2, 0, toward(false), { spacingMm: zeroMm + 1, glassMm: spacing!.glassMm + 1 });
+    expect(triedOf(other).tried[0]!.offsetMm).to.be.closeTo(0, 1e-9);
+  });
+
+  it('learns the best from looks that agree, and asks for it everywhere', () => {
+    const readings = [look(1, 0, toward(true)), look(2, 1.4, around(true)), look(3, 0.7, ROUND)];
+    const { learned, numbers } = night({ readings });
+    expect(learned.spacing.isLearned).to.equal(true);
+    expect(learned.spacing.learnedMm).to.be.within(0.55, 0.85);
+    expect(numbers.lightPath.spacing!.neededMm).to.be.closeTo(zeroMm + learned.spacing.learnedMm, 1e-9);
+    expect(night({ readings: readings.slice(0, 1) }).numbers.lightPath.spacing!.neededMm).to.equal(zeroMm);
+  });
+
+  it('a corrector whose corners behave the other way round learns the other way', () => {
+    const wish: Wish = {
+      parts: changed(corrector!.id, { cornerRuleInverted: true }),
+      readings: [look(1, 0, toward(true))],
+    };
+    expect(night(wish).learned.spacing.best!.bestMm).to.be.lessThan(-0.2);
+  });
+
+  it('a long exposure under a bad pole does not speak of the distance, a short one does', () => {
+    const bad = error(0, 300, 300);
+    const long = look(1, 0, around(false), { exposureS: 300 });
+    expect(triedOf(bad, long).tried[0]!.verdict).to.deep.equal({ code: 'cannotTell', why: 'fieldTurn' });
+    expect(triedOf(error(0, 1, 1), long).tried[0]!.verdict.code).to.equal('tooFar');
+    expect(triedOf(bad, look(1, 0, around(false))).tried[0]!.verdict.code).to.equal('tooFar');
+  });
+});
+
+describe('corners by eye in the account', () => {
+  const stars = (wish: Wish) => {
+    const tonight = night(wish);
+    return nightAt(tonight, tonight.targetSky!.transit.transitMs).stars!.budget;
+  };
+  /** A stack two millimetres short: by its number nobody would trust it. */
+  const short = changed('demo-heron-adapter', { lengthMm: 5.5 });
+
+  it('a look at the stack as it stands lifts “cannot tell”, one at another stack does not', () => {
+    const wish = (...readings: Reading[]): Wish => ({ parts: short, readings });
+    expect(unlookedOf(night(wish()))).to.include('spacing');
+    expect(unlookedOf(night(wish(look(1, presentMm - 2, toward(false)))))).not.to.include('spacing');
+    expect(unlookedOf(night(wish(look(1, presentMm, toward(false)))))).to.include('spacing');
+    const unfocused = look(1, presentMm - 2, ROUND, { centreFocused: false });
+    expect(unlookedOf(night(wish(unfocused)))).to.include('spacing');
+  });
+
+  it('what an earlier look at this stack said still stands, whatever was tried in between', () => {
+    const near = look(1, presentMm, toward(true));
+    const elsewhere = look(2, presentMm + 1.2, around(true));
+    const { learned, budget, numbers } = night({ readings: [near, elsewhere] });
+    expect(presentLook(learned.spacing, numbers.lightPath.spacing)!.reading.id).to.equal('look1');
+    expect(budget!.sub.spacing!.sigmaArcsec[0]).to.be.greaterThan(0.5);
+  });
+
+  it('another filter with as much more tube is the same stack', () => {
+    const thicker = look(1, presentMm, toward(false), {
+      spacingMm: spacing!.presentMm + 1,
+      glassMm: spacing!.glassMm + 1,
+    });
+    expect(presentLook(triedOf(thicker), spacing)).not.to.equal(null);
+    const same = look(1, presentMm, toward(false), { glassMm: spacing!.glassMm + 1 });
+    expect(presentLook(triedOf(same), spacing)).to.equal(null);
+  });
+
+  it('longer corners never make better stars, and round ones add nothing', () => {
+    const of = (places: object) => stars({ readings: [look(1, presentMm, places)] }).stretch90;
+    const [none, slight, strong] = [of(ROUND), of(toward(false)), of(toward(true))];
+    expect(none).to.equal(stars({}).stretch90);
+    expect(slight).to.be.greaterThan(none);
+    expect(strong).to.be.greaterThan(slight + 0.05);
+  });
+
+  it('makes a star as long as it was seen: 1.15 slight, 1.4 strong, across where it lay across', () => {
+    const { tried } = triedOf(
+      look(1, presentMm, { ...ROUND, topLeft: stick('rising', false), topRight: stick('falling', true) }),
+    );
+    const spread = seenSpread(tried[0]!, 2);
+    expect(spread.direction).to.equal('tangential');
+    expect(spread.sigmaArcsec.map((s) => Math.sqrt(4 + s ** 2) / 2)).to.deep.equal([1.4, 1.15, 1, 1].map((r) => r));
+    expect(presentLook(triedOf(), spacing)).to.equal(null);
+  });
+
+  it('lies along the radius where more stars lie so than across, and where none does', () => {
+    const directionOf = (places: object) => seenSpread(triedOf(look(1, presentMm, places)).tried[0]!, 2).direction;
+    expect(directionOf({ ...ROUND, topLeft: stick('falling', true) })).to.equal('radial');
+    expect(directionOf({ ...ROUND, topLeft: stick('rising', true) })).to.equal('tangential');
+    expect(directionOf(ROUND)).to.equal('radial');
+  });
+});
+
+describe('the light path’s mark in the run', () => {
+  const state = (...readings: Reading[]) =>
+    lightPathSummary(night({ readings }), makeFormat('metric', 'Europe/Lisbon')).state;
+
+  it('asks for attention while corners of the present stack want a change, whatever the numbers say', () => {
+    expect(state()).to.equal('done');
+    expect(state(look(1, presentMm, toward(false)))).to.equal('attention');
+    expect(state(look(1, presentMm + 1, around(false)))).to.equal('done');
+    expect(state(look(1, presentMm, toward(false)), look(2, presentMm, ROUND))).to.equal('done');
+  });
+});
+
+describe('what the corners tab says', () => {
+  const saying = (...readings: Reading[]) => cornersSaying(night({ readings }));
+
+  it('steps from the stack as it stands', () => {
+    expect(saying()).to.deep.equal({ code: 'none', hasCorrector: true });
+    const told = saying(look(1, presentMm, toward(true)));
+    expect(told.code === 'told' && told.verdict.code).to.equal('tooClose');
+    expect(told.code === 'told' && told.stepMm).to.be.greaterThan(0.2);
+    const far = saying(look(1, presentMm, around(true)));
+    expect(far.code === 'told' && far.stepMm).to.be.lessThan(-0.2);
+  });
+
+  it('names the axis only where the camera stands square', () => {
+    expect(drawnAlong('level', 0)).to.equal('ra');
+    expect(drawnAlong('upright', 3)).to.equal('dec');
+    expect(drawnAlong('level', 90)).to.equal('dec');
+    expect(drawnAlong('upright', -92)).to.equal('ra');
+    expect(drawnAlong('level', 45)).to.equal(null);
+    expect(drawnAlong('rising', 0)).to.equal(null);
+    expect(drawnAlong('level', 180)).to.equal('ra');
+  });
+});
