@@ -28,16 +28,23 @@ function polarOf(input: JsonObject): PolarError {
     known: 'components',
     altErrorArcmin: num(input, 'altErrorArcmin'),
     azErrorArcmin: num(input, 'azErrorArcmin'),
+    doubt: null,
     latDeg: num(input, 'latitudeDeg'),
     haH: num(input, 'hourAngleH'),
   };
 }
 
 function trackingOf(input: JsonObject): Tracking {
+  const { curve, refraction } = input;
+  const at = isObject(refraction)
+    ? { latDeg: num(refraction, 'latitudeDeg'), haH: num(refraction, 'hourAngleH') }
+    : null;
   if (input['guided'] === true) {
     const [gx = 0, gy = 0] = input['guideStarArcsec'] === undefined ? [0, 0] : numbers(input, 'guideStarArcsec');
     return {
       guided: true,
+      axes: input['guideAxes'] === undefined ? 'both' : oneOf(input, 'guideAxes', ['both', 'ra']),
+      refraction: at,
       rmsRaArcsec: num(input, 'guideRmsRaArcsec', 0),
       rmsDecArcsec: num(input, 'guideRmsDecArcsec', 0),
       guideStarArcsec: [gx, gy],
@@ -45,7 +52,6 @@ function trackingOf(input: JsonObject): Tracking {
       flexureDirectionDeg: isNumber(input['flexureDirectionDeg']) ? num(input, 'flexureDirectionDeg') : null,
     };
   }
-  const { curve, refraction } = input;
   return {
     guided: false,
     drive: {
@@ -57,9 +63,7 @@ function trackingOf(input: JsonObject): Tracking {
       curve: isObject(curve) ? { stepS: num(curve, 'stepS'), errorArcsec: numbers(curve, 'errorArcsec') } : null,
     },
     raRateAxisArcsecPerMin: num(input, 'raRateAxisArcsecPerMin', 0),
-    refraction: isObject(refraction)
-      ? { latDeg: num(refraction, 'latitudeDeg'), haH: num(refraction, 'hourAngleH') }
-      : null,
+    refraction: at,
   };
 }
 
@@ -84,6 +88,7 @@ function plannedSub(input: JsonObject): PlannedSub {
     declinationDeg: num(input, 'declinationDeg'),
     exposureS: num(input, 'exposureS'),
     seeingFwhmArcsec: num(input, 'seeingFwhmArcsec'),
+    opticsFwhmArcsec: num(input, 'opticsFwhmArcsec', 0),
     defocusDiscArcsec: num(input, 'defocusDiscArcsec', 0),
     balanceWindArcsec: num(input, 'balanceWindArcsec', ASSUMED.balanceWindArcsec),
     polar: polarOf(object(input, 'polar')),

@@ -12,7 +12,7 @@ import { canonicalJson } from './canonicalJson.ts';
 export const BACKUP_FORMAT = 'tidy-owl-backup';
 /** 2: plates state their dovetail, mounts their saddle, electric devices their use; 4: finders their engraving; 5: signals
  *  are events. */
-export const BACKUP_VERSION = 11;
+export const BACKUP_VERSION = 12;
 /** Earlier contents kept per record. */
 export const LONGEST_LINEAGE = 200;
 

@@ -18,7 +18,7 @@ export type PartsCsv = {
 const KINDS = Object.keys(partKinds) as PartKind[];
 /** Columns of a record's head: written by the table, not read back. */
 const HEAD_COLUMNS = new Set(['rev', 'deviceId', 'createdAtUtc', 'updatedAtUtc', 'deletedAtUtc', 'origin', 'archived']);
-const COMMON = new Set(['id', 'name', 'kind', 'count', 'massKg', 'massBasis', 'packIn', 'note', 'sizeM']);
+const COMMON = new Set(['id', 'name', 'kind', 'count', 'massKg', 'massBasis', 'sizeBasis', 'packIn', 'note', 'sizeM']);
 
 /** Factors to the unit that the record stores. */
 const TO_KG: Record<string, number> = { kg: 1, g: 0.001, lb: 0.45359237, oz: 0.028349523125 };
@@ -81,7 +81,7 @@ function setPath(body: Record<string, unknown>, path: string, value: unknown): v
 }
 
 /** Text stays text where the record wants text; else number, yes or no, or a list. */
-const TEXTS = new Set(['name', 'kind', 'massBasis', 'packIn', 'note', 'id']);
+const TEXTS = new Set(['name', 'kind', 'massBasis', 'sizeBasis', 'packIn', 'note', 'id']);
 
 function valueOf(text: string, path: string, factor: number): unknown {
   const trimmed = text.trim();

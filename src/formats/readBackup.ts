@@ -5,6 +5,7 @@ import {
   withEngraving,
   withEvents,
   withRoomyDemo,
+  withSizeBasis,
   withTrueDemoRing,
   withUse,
   type PartUpgrade,
@@ -42,31 +43,27 @@ const isObject = (value: unknown): value is Loose =>
 export type OnShare = (share: number) => void;
 const RECORDS_PER_REPORT = 500;
 
-/** What each earlier version still lacked in its parts. Versions 2 and 5 lacked only kinds of readings, events and settings;
+/** What parts lacked up to which version. Versions 2 and 5 lacked only kinds of readings, events and settings;
  *  up to 4 signals stood among the ticks; what is new in 7 and from 9 on may be left out, in 8
  *  mounts may be turned by hand. */
-const UPGRADES: Record<number, readonly PartUpgrade[]> = {
-  1: [withUse, withEngraving, withTrueDemoRing, withRoomyDemo],
-  2: [withEngraving, withTrueDemoRing, withRoomyDemo],
-  3: [withEngraving, withTrueDemoRing, withRoomyDemo],
-  4: [withTrueDemoRing, withRoomyDemo],
-  5: [withTrueDemoRing, withRoomyDemo],
-  6: [withRoomyDemo],
-  7: [withRoomyDemo],
-  8: [],
-  9: [],
-  10: [],
-};
+const UPGRADES: readonly (readonly [lastWithout: number, upgrade: PartUpgrade])[] = [
+  [1, withUse],
+  [3, withEngraving],
+  [5, withTrueDemoRing],
+  [7, withRoomyDemo],
+  [11, withSizeBasis],
+];
 
 const LAST_WITH_SIGNAL_TICKS = 4;
 
 /** A file of an earlier version as this one writes it. */
 function fromEarlier(file: Loose): Loose {
-  const upgrades = UPGRADES[Number(file['version'])];
-  if (!upgrades) return file;
+  const version = Number(file['version']);
+  if (!(version >= 1 && version < BACKUP_VERSION)) return file;
+  const upgrades = UPGRADES.filter(([lastWithout]) => version <= lastWithout).map(([, upgrade]) => upgrade);
   const upgraded = (list: 'parts' | 'snapshots'): Loose =>
     list in file ? { [list]: upgrades.reduce((rows: unknown, one) => upgradeParts(rows, one), file[list]) } : {};
-  const hasTicks = Number(file['version']) <= LAST_WITH_SIGNAL_TICKS;
+  const hasTicks = version <= LAST_WITH_SIGNAL_TICKS;
   const readings = hasTicks && 'readings' in file ? { readings: withEvents(file['readings']) } : {};
   return { ...file, version: BACKUP_VERSION, ...upgraded('parts'), ...upgraded('snapshots'), ...readings };
 }

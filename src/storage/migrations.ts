@@ -8,6 +8,7 @@ import {
   withTrueDemoRing,
   withImageCircle,
   withRoomyDemo,
+  withSizeBasis,
   withUse,
   type PartUpgrade,
 } from '../core/records/upgrades.ts';
@@ -132,4 +133,9 @@ export const MIGRATIONS: readonly Migration[] = [
   { version: 11, stores: {} },
   // What a drive does besides its worm, the air since a focus: older pages only must not write over them.
   { version: 12, stores: {} },
+  {
+    version: 13,
+    stores: {},
+    upgrade: (transaction) => rewriteParts(transaction, withSizeBasis),
+  },
 ];

@@ -3,7 +3,7 @@ import type { Judgement, Unlooked } from '../core/night/ledger/judgement.ts';
 import type { Repair } from '../core/night/advice/stars/repairs.ts';
 import type { BudgetItemName } from '../core/verdict/plannedSub.ts';
 import type { Budget, RoundnessVerdict } from '../core/verdict/budget.ts';
-import type { Source } from '../core/night/account/budgetSources.ts';
+import type { Basis } from '../core/known.ts';
 import type { Step } from '../core/records/reading.ts';
 import type { Format } from './format.ts';
 
@@ -17,20 +17,20 @@ export const ITEM_NAMES: Record<BudgetItemName, string> = {
   spacing: 'Spacing',
   refraction: 'Refraction',
   seeing: 'Seeing',
+  optics: 'Optics',
   defocus: 'Focus',
   diffraction: 'Diffraction',
   pixel: 'Pixel',
   balanceWind: 'Balance, wind',
 };
 
-/** A rate that the rig itself gives is that of a mount that stands still. */
+/** A rate that the rig itself tells is that of a mount that stands still. */
 const STILL = { name: 'No tracking', advice: 'Nothing follows the sky: shorten the sub.' } as const;
-type Basis = Source['basis'] | undefined;
-const isStill = (item: BudgetItemName, basis: Basis): boolean => item === 'raRate' && basis === 'given';
+const isStill = (item: BudgetItemName, basis: Basis | undefined): boolean => item === 'raRate' && basis === 'told';
 
-export const itemName = (item: BudgetItemName, basis: Basis): string =>
+export const itemName = (item: BudgetItemName, basis: Basis | undefined): string =>
   isStill(item, basis) ? STILL.name : ITEM_NAMES[item];
-export const itemAdvice = (item: BudgetItemName, basis: Basis): string =>
+export const itemAdvice = (item: BudgetItemName, basis: Basis | undefined): string =>
   isStill(item, basis) ? STILL.advice : ITEM_ADVICE[item];
 
 /** The station that mends an item; undefined when nothing on the mount can. */
@@ -46,15 +46,16 @@ export const MENDED_BY: Partial<Record<BudgetItemName, Step>> = {
 
 /** What to do about an item when it is the largest. */
 export const ITEM_ADVICE: Record<BudgetItemName, string> = {
-  periodicError: 'Shorten the sub, or guide.',
-  raRate: 'Check the star rate and the hemisphere switch, or shorten the sub.',
-  fieldTurn: 'An alt-azimuth mount turns the field: shorten the sub, or aim due east or west.',
-  polar: 'Improve the polar alignment, or shorten the sub: guiding does not take the turn of the field away.',
+  periodicError: 'Record a log of it: a measured drive is judged by its own curve.',
+  raRate: 'Check the star rate and the hemisphere switch.',
+  fieldTurn: 'An alt-azimuth mount turns the field: least due east and due west.',
+  polar: 'Improve the polar alignment: guiding does not take the turn of the field away.',
   guiding: 'Look at balance, backlash and the guide exposure.',
-  flexure: 'Stiffen the guide scope’s clamp, or shorten the sub.',
+  flexure: 'Stiffen the guide scope’s clamp.',
   spacing: 'Check the distance from corrector to sensor.',
   refraction: 'Start when the target stands higher, or guide.',
   seeing: 'The air decides; nothing to mend on the mount.',
+  optics: 'This is how sharp lens or tube are by themselves.',
   defocus: 'Focus again.',
   diffraction: 'This is the tube’s own limit.',
   pixel: 'This is the camera’s own limit.',
@@ -71,15 +72,16 @@ export const VERDICT_NAMES: Record<RoundnessVerdict, string> = {
 export const VERDICT_QUESTION: Record<RoundnessVerdict, string> = {
   round: 'Good enough. Nothing on the mount needs mending for this sub.',
   acceptable: 'Stars stretch a little. Worth mending when it is quick.',
-  long: 'Stars will be long. Mend the first item or shorten the sub.',
-  swollen: 'Stars will be wide all round. Mend the first item or shorten the sub.',
+  long: 'Stars will be long.',
+  swollen: 'Stars will be wide all round.',
 };
 
-export const BASIS_WORDS: Record<Source['basis'], string> = {
-  measured: 'measured',
+export const BASIS_WORDS: Record<Basis, string> = {
+  measured: 'measured tonight',
+  told: 'from your rig',
+  learned: 'from earlier nights',
   assumed: 'assumed',
-  given: 'from your rig',
-  notChecked: 'not checked',
+  notLooked: 'not looked at',
 };
 
 /** More are not read at a glance. */
@@ -90,6 +92,19 @@ export function judgementName({ state, unlooked }: Judgement): string {
   if (state !== 'cannotTell') return VERDICT_NAMES[state];
   return `Cannot tell: ${unlooked.slice(0, MOST_NAMED).join(', ')}`;
 }
+
+/** `The pole and focus decide`: what an account of assumptions alone can say. */
+export function decidesWords({ unlooked }: Judgement, { stretches }: Pick<Budget, 'stretches'>): string {
+  const [first, second] = unlooked.slice(0, MOST_NAMED).map((what) => (what === 'pole' ? 'the pole' : what));
+  const names = first === undefined ? stretches[0] && ITEM_NAMES[stretches[0].item] : first;
+  if (names === undefined) return 'Nothing decides';
+  const all = second === undefined ? `${names} decides` : `${names} and ${second} decide`;
+  return all.charAt(0).toUpperCase() + all.slice(1);
+}
+
+/** Beside the account: no sub length mends it. */
+export const cornersLine = (stretch: number, minutes: Pick<Repair, 'minutes' | 'own'>, f: Format): string =>
+  `Corners stretched ${f.number(stretch, 1)} times: spacing, ${minutesWords(minutes, f)} to mend.`;
 
 /** What to look at, and where. */
 export const LOOK_AT: Record<Unlooked, { words: string; step: Step }> = {
@@ -115,8 +130,6 @@ export function repairName({ code, from, to }: Pick<Repair, 'code' | 'from' | 't
       return `Guiding from ${f.quantity(from, 'arcsec', 1)} to ${f.quantity(to, 'arcsec', 1)}`;
     case 'focus':
       return `Focus, gone by ${f.quantity(from, 'focusUm')}`;
-    case 'spacing':
-      return `Spacing from ${f.quantity(from, 'opticsMm')} to ${f.quantity(to, 'opticsMm')}`;
   }
 }
 

@@ -1,6 +1,6 @@
 /** Sentences for someone who is still choosing a mount. */
 import type { MountClassId } from '../core/mount/mountClasses.ts';
-import type { TubeKind } from '../core/optics/tubeClasses.ts';
+import type { TubeKind } from '../core/records/part.ts';
 import type { RoundnessVerdict } from '../core/verdict/budget.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
@@ -35,7 +35,7 @@ export const CLASS_NAMES: Record<MountClassId, string> = {
 export const TUBE_NAMES: Record<TubeKind, string> = {
   lens: 'lens',
   refractor: 'refractor',
-  reflector: 'reflector',
+  newtonian: 'reflector',
   mirrorLens: 'mirror lens',
 };
 

@@ -1,4 +1,5 @@
 /** Sentences of focus and pointing: what the hand controller asks for, and where focus was. */
+import type { FocusState } from '../core/night/learned/focusKnown.ts';
 import type { ZoneAnswer } from '../core/time/civil.ts';
 import type { SettingValue } from '../core/records/setting.ts';
 import { toSexagesimal } from '../core/units/sexagesimal.ts';
@@ -59,7 +60,7 @@ export type FocusSaying =
   | { code: 'predicted'; positionUm: number; umPerDeg: number; count: number }
   | { code: 'tonight'; positionUm: number; temperatureC: number }
   /** By the air noted since: where it would be sharp now, how far that is, and how far it may be. */
-  | { code: 'holds' | 'gone'; positionUm: number; shiftUm: number; allowedUm: number };
+  | { code: FocusState; positionUm: number; shiftUm: number; doubtUm: number; allowedUm: number };
 
 export function focusSentence(s: FocusSaying, f: Format): Said {
   switch (s.code) {
@@ -70,8 +71,10 @@ export function focusSentence(s: FocusSaying, f: Format): Said {
       return `Start at **${f.quantity(s.positionUm, 'focusUm')}**, then fine-focus on a star and record it.`;
     case 'tonight':
       return `Lock the focuser at **${f.quantity(s.positionUm, 'focusUm')}** and look once more.`;
-    case 'holds':
+    case 'stands':
       return '**Leave the focus**: it stands.';
+    case 'doubtful':
+      return '**Look at the focus**: it may have gone with the air.';
     case 'gone':
       return `**Focus again**: start at **${f.quantity(s.positionUm, 'focusUm')}**.`;
   }
@@ -87,8 +90,9 @@ export function focusReason(s: FocusSaying, f: Format): string {
       return `From ${s.count} nights: it moves ${f.quantity(Math.abs(s.umPerDeg), 'focusUm')} ${s.umPerDeg < 0 ? 'up' : 'down'} the scale for each degree Celsius it gets colder.`;
     case 'tonight':
       return `Recorded tonight at ${f.quantity(s.temperatureC, 'temperature')}. Locking can shift it.`;
-    case 'holds':
+    case 'stands':
+    case 'doubtful':
     case 'gone':
-      return `With the air it has moved ${f.quantity(Math.abs(s.shiftUm), 'focusUm')}; ${f.quantity(s.allowedUm, 'focusUm')} to either side stay sharp.`;
+      return `With the air it has moved ${f.quantity(Math.abs(s.shiftUm), 'focusUm')} ${f.doubt(s.doubtUm, 'focusUm')}; ${f.quantity(s.allowedUm, 'focusUm')} to either side stay sharp.`;
   }
 }

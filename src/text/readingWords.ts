@@ -26,6 +26,8 @@ const EVENT_WORDS: Record<EventName, string> = {
   started: 'subs started',
   paused: 'subs paused',
   resumed: 'subs go on',
+  targetTaken: 'Target taken',
+  skipped: 'Target left out',
   stopped: 'this target is done',
 };
 const TICKS: Record<string, string> = {

@@ -3,7 +3,8 @@ import type { StandingTarget } from '../core/night/plan/easyTargets.ts';
 import type { Town } from '../core/places/findTowns.ts';
 import type { Carrier, Size } from '../core/rig/dressing/carriers.ts';
 import type { Piece } from '../core/rig/dressing/dressRig.ts';
-import { SENSORS, type Optics, type OpticsKind, type SensorFormat } from '../core/rig/dressing/looks.ts';
+import type { TubeKind } from '../core/records/part.ts';
+import { SENSORS, type Optics, type SensorFormat } from '../core/rig/dressing/looks.ts';
 import type { Format } from './format.ts';
 
 export const SCREENS = ['where', 'carries', 'looks'] as const;
@@ -44,10 +45,10 @@ export const SIZE_WORDS: Record<Size, string> = { small: 'Small', middle: 'Middl
 export const sizeWords = (size: Size, ratedKg: number, f: Format): string =>
   `${SIZE_WORDS[size]}, rated ${f.quantity(ratedKg, 'mass', 0)}`;
 
-export const OPTICS_WORDS: Record<OpticsKind, string> = {
+export const OPTICS_WORDS: Record<TubeKind, string> = {
   lens: 'Camera lens',
   refractor: 'Refractor',
-  reflector: 'Reflector',
+  newtonian: 'Reflector',
   mirrorLens: 'Mirror-lens tube',
 };
 

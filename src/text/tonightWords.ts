@@ -1,10 +1,10 @@
 /** The six first answers in words: the value for the hand, and what it rests on. */
 import type { LimitSource } from '../core/night/plan/meridianLimit.ts';
 import type { Tonight } from '../core/night/advice/tonight.ts';
-import { ASSUMED } from '../core/verdict/assumptions.ts';
 import type { Format } from './format.ts';
 import { TONIGHT_NAME } from './stations.ts';
-import { minutesWords, shutterWords, teethWords } from './handWords.ts';
+import { minutesWords, teethWords } from './handWords.ts';
+import { longestWords, subRests } from './subWords.ts';
 import { clockFaceWords, readingWords } from './polarWords.ts';
 
 /** `to`: the bench, with its tab. */
@@ -61,24 +61,13 @@ function dialLine({ star, viewAngleDeg, reading, engraving, finder }: NonNullabl
   };
 }
 
-const MOTIONS: Record<NonNullable<Tonight['sub']>['motion'], string> = {
-  guided: 'Guided',
-  usualDrive: 'Drive as usual for its kind',
-  ownDrive: 'Your drive as measured',
-  still: 'Nothing follows the sky',
-};
-
-function subLine({ longestS, shortestS, byEye, motion, orMore }: NonNullable<Tonight['sub']>, f: Format): Line {
-  const still = motion === 'still';
-  const told = (s: number): string => (still ? shutterWords(s, f) : f.quantity(s, 'seconds', 0));
-  const pole = byEye
-    ? `once the star stands at its mark (about ${f.quantity(ASSUMED.polarErrorByEyeArcmin, 'arcmin', 0)} off)`
-    : 'with the pole as it is';
-  const common = `seeing ${f.quantity(ASSUMED.seeingFwhmArcsec, 'arcsec', 1)}, focused`;
+function subLine(sub: NonNullable<Tonight['sub']>, f: Format): Line {
+  const width = f.quantity(sub.evenFwhmArcsec, 'arcsec', 1);
+  const common = `${subRests(sub)} Focused, stars are ${width} wide by air and optics.`;
   return {
     name: 'Longest sub, nine in ten good',
-    value: longestS === null ? `under ${told(shortestS)}` : `${told(longestS)}${orMore ? ' and more' : ''}`,
-    rests: still ? `${MOTIONS[motion]}: longer ones trail; ${common}.` : `${MOTIONS[motion]}, ${common}, ${pole}.`,
+    value: longestWords(sub.onceLooked, sub, f),
+    rests: sub.byEye ? `Once the star stands at its mark; until then ${longestWords(sub, sub, f)}. ${common}` : common,
     to: 'tracking',
   };
 }

@@ -1,34 +1,14 @@
 /** Sentences of the tracking bench. */
 import type { FirstSubCheck } from '../core/night/plan/checklists.ts';
+import type { SubAnswer } from '../core/night/advice/stars/subAnswer.ts';
 import type { WhatIf } from '../core/night/advice/stars/whatIf.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
-
-export type TrackingSaying =
-  | { code: 'incomplete' }
-  | { code: 'keep'; subS: number; share: number }
-  | { code: 'shorten'; subS: number; longestS: number }
-  | { code: 'none'; shortestS: number; guided: boolean };
-
-export function trackingSentence(s: TrackingSaying, f: Format): Said {
-  switch (s.code) {
-    case 'incomplete':
-      return 'Choose a **tube and a camera** for this rig in Kit.';
-    case 'keep':
-      return `Keep **${f.exposure(s.subS)}**: about ${f.quantity(s.share, 'percent')} of the subs stay usable.`;
-    case 'shorten':
-      return `Shorten the sub to **${f.exposure(s.longestS)}**.`;
-    case 'none':
-      return s.guided
-        ? '**Mend the first item** in the verdict: even the shortest subs trail.'
-        : 'Guide, or **use a shorter focal length**: even the shortest subs trail.';
-  }
-}
+import { subRests } from './subWords.ts';
 
 export type TrackingBasis = {
   /** Where the drive's motion comes from: all of a log, its turn alone, or nobody measured it. */
   drive: 'curve' | 'turn' | 'assumed';
-  share: number;
   /** Share that would be usable without guiding; null for a rig that does not guide. */
   unguidedShare: number | null;
 };
@@ -39,17 +19,18 @@ const FROM: Record<TrackingBasis['drive'], string> = {
   assumed: 'from an assumed periodic error: type in yours below',
 };
 
-function basisWords({ drive, unguidedShare }: TrackingBasis, f: Format): string {
-  const from = FROM[drive];
-  return unguidedShare === null ? from : `without guiding ${f.quantity(unguidedShare, 'percent')}, ${from}`;
+/** The mark, what the planned length has of it, and what the answer rests on. */
+export function trackingReason(answer: SubAnswer, { drive, unguidedShare }: TrackingBasis, f: Format): string {
+  const share = f.quantity(answer.share, 'percent');
+  const without =
+    unguidedShare === null ? '' : ` Without guiding ${f.quantity(unguidedShare, 'percent')}, ${FROM[drive]}.`;
+  return `Nine in ten usable subs is the mark; ${f.exposure(answer.plannedS)} keep ${share}. ${subRests(answer)}${without}`;
 }
 
-export function trackingReason(s: TrackingSaying, about: TrackingBasis, f: Format): string {
-  if (s.code === 'incomplete') return 'How long a star may move follows from the image scale.';
-  const basis = basisWords(about, f);
-  if (s.code === 'none') return `Under nine in ten subs of ${f.exposure(s.shortestS)} would be usable; ${basis}.`;
-  return `Nine in ten usable subs is the mark; at this length it is ${f.quantity(about.share, 'percent')}, ${basis}.`;
-}
+export const INCOMPLETE = {
+  sentence: 'Choose a **tube and a camera** for this rig in Kit.',
+  reason: 'How long a star may move follows from the image scale.',
+} as const;
 
 export const CHECK_WORDS: Record<FirstSubCheck, { do: string; why: string }> = {
   clutches: { do: 'Tighten both clutches by hand', why: 'A clutch that slips looks like bad tracking.' },
@@ -90,6 +71,8 @@ export function whatIfWords({ code, value }: Pick<WhatIf, 'code' | 'value'>, f: 
       return `The pole within ${f.quantity(value, 'arcmin')}`;
     case 'guided':
       return `Guided to ${f.quantity(value, 'arcsec', 1)} on both axes`;
+    case 'guidedRa':
+      return `Guided to ${f.quantity(value, 'arcsec', 1)} in right ascension`;
     case 'seeing':
       return `Seeing of ${f.quantity(value, 'arcsec', 1)}`;
     case 'shorter':

@@ -1,5 +1,6 @@
 import { memo, useId } from 'react';
-import type { BudgetSources, Source } from '../core/night/account/budgetSources.ts';
+import type { Basis } from '../core/known.ts';
+import type { BudgetSources } from '../core/night/account/sources.ts';
 import type { Budget } from '../core/verdict/budget.ts';
 import type { BudgetItemName } from '../core/verdict/plannedSub.ts';
 import { BASIS_WORDS, itemName, MENDED_BY } from '../text/budgetWords.ts';
@@ -7,10 +8,10 @@ import type { Format } from '../text/format.ts';
 
 type Props = { budget: Budget; sources: BudgetSources; format: Format; here: string };
 
-/** A bar whose length is the item's width in arcsec; hatched = assumed, outlined = not checked. */
-function Bar({ percent, basis, colour }: { percent: number; basis: Source['basis']; colour: string }) {
+/** A bar whose length is the item's width in arcsec; hatched = assumed, outlined = not looked at. */
+function Bar({ percent, basis, colour }: { percent: number; basis: Basis; colour: string }) {
   const id = useId();
-  const fill = basis === 'assumed' ? `url(#${id})` : basis === 'notChecked' ? 'none' : colour;
+  const fill = basis === 'assumed' ? `url(#${id})` : basis === 'notLooked' ? 'none' : colour;
   return (
     <svg viewBox="0 0 100 10" preserveAspectRatio="none" aria-hidden="true">
       <defs>
@@ -24,7 +25,7 @@ function Bar({ percent, basis, colour }: { percent: number; basis: Source['basis
         width={percent}
         height="8"
         fill={fill}
-        stroke={basis === 'notChecked' ? colour : 'none'}
+        stroke={basis === 'notLooked' ? colour : 'none'}
         strokeWidth="0.6"
       />
     </svg>
@@ -34,7 +35,7 @@ function Bar({ percent, basis, colour }: { percent: number; basis: Source['basis
 type RowProps = {
   item: BudgetItemName;
   widens: boolean;
-  basis: Source['basis'];
+  basis: Basis;
   percent: number;
   figure: string;
   here: boolean;
@@ -59,22 +60,16 @@ const Row = memo(function Row({ item, widens, basis, percent, figure, here }: Ro
 
 type Entry = { item: BudgetItemName; fwhmArcsec: number };
 
-/** What stretches, ranked; what was never checked stands at the end, because nothing can be said of its size. */
-function stretchEntries({ stretches }: Budget, sources: BudgetSources): Entry[] {
-  const unchecked = sources.spacing?.basis === 'notChecked' && !stretches.some((e) => e.item === 'spacing');
-  return unchecked ? [...stretches, { item: 'spacing', fwhmArcsec: 0 }] : stretches;
-}
-
 /** The two groups: what stretches the star, ranked; pale, what widens it evenly. */
 export function BudgetTable({ budget, sources, format, here }: Props) {
-  const stretches = stretchEntries(budget, sources);
-  const widest = Math.max(...[...stretches, ...budget.widens].map((e) => e.fwhmArcsec), 0.1);
+  const { stretches, widens: even } = budget;
+  const widest = Math.max(...[...stretches, ...even].map((e) => e.fwhmArcsec), 0.1);
   const toRow =
     (widens: boolean) =>
     ({ item, fwhmArcsec }: Entry) => {
-      const basis = sources[item]?.basis ?? 'given';
+      const basis = sources[item]?.basis ?? 'told';
       const percent = Math.round(Math.max(1.5, Math.min(1, fwhmArcsec / widest) * 99));
-      const figure = basis === 'notChecked' && fwhmArcsec === 0 ? 'unchecked' : format.quantity(fwhmArcsec, 'arcsec');
+      const figure = basis === 'notLooked' && fwhmArcsec === 0 ? 'not seen' : format.quantity(fwhmArcsec, 'arcsec');
       const isHere = MENDED_BY[item] === here;
       return (
         <Row key={item} item={item} widens={widens} basis={basis} percent={percent} figure={figure} here={isHere} />
@@ -88,7 +83,7 @@ export function BudgetTable({ budget, sources, format, here }: Props) {
       </table>
       <table className="budget widens">
         <caption>Widens it evenly</caption>
-        <tbody>{budget.widens.map(toRow(true))}</tbody>
+        <tbody>{even.map(toRow(true))}</tbody>
       </table>
     </>
   );

@@ -1,8 +1,10 @@
 /** Nights as somebody new makes them: from few answers to a whole derived night. */
 import { deriveNight } from '../../src/core/night/deriveNight.ts';
 import type { NightStatic } from '../../src/core/night/nightStatic.ts';
-import { ownNight, type OwnAnswers } from '../../src/core/night/plan/ownNight.ts';
+import { ownNight, type OwnAnswers } from '../../src/core/night/advice/ownNight.ts';
 import { settingOf } from '../../src/core/records/setting.ts';
+import { byNight } from '../../src/core/history/readingIndex.ts';
+import type { Reading } from '../../src/core/records/reading.ts';
 import { head } from './records.ts';
 
 export const NOW = Date.parse('2026-11-24T19:21:00Z');
@@ -15,7 +17,11 @@ export function made(answers: OwnAnswers) {
   });
 }
 
-export function derived(answers: OwnAnswers): NightStatic {
+/** @param readings of that night, as benches record them. */
+export function derived(
+  answers: OwnAnswers,
+  readings: (night: { nightId: string; rigId: string }) => Reading[] = () => [],
+) {
   const { nightId, records } = made(answers);
   const of = (table: string): never[] =>
     records.filter((r) => r.table === table).map((r) => ({ ...head, id: r.id, ...r.body }) as never);
@@ -25,14 +31,14 @@ export function derived(answers: OwnAnswers): NightStatic {
     sites: of('sites'),
     targets: of('targets'),
     nights: of('nights'),
-    readings: new Map(),
+    readings: byNight(readings({ nightId, rigId: records.find((r) => r.table === 'rigs')?.id ?? '' })),
     snapshots: new Map(),
     limits: settingOf([], 'limits'),
     schools: settingOf([], 'schools'),
   };
   const found = deriveNight(stored, nightId, NOW);
   if (found.state !== 'night') throw new Error(`the night is ${found.state}: ${JSON.stringify(found)}`);
-  return found.night;
+  return found.night satisfies NightStatic;
 }
 
 export const PORTUGAL = { name: 'Garden', latDeg: 40.33, lonDeg: -7.6, zoneIana: 'Europe/Lisbon' };

@@ -1,14 +1,18 @@
 /** Good enough? What to look at first, what would mend most, and which mending pays. */
+import { useDeferredValue } from 'react';
 import { lostBefore, type Unlooked } from '../../core/night/ledger/judgement.ts';
-import { focusNow } from '../../core/night/learned/focusNow.ts';
+import { focusKnown } from '../../core/night/learned/focusKnown.ts';
+import { minutesOf } from '../../core/night/advice/stars/minutesOf.ts';
+import { subAnswer } from '../../core/night/advice/stars/subAnswer.ts';
 import { repairsOf } from '../../core/night/advice/stars/repairs.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
 import type { Step } from '../../core/records/reading.ts';
-import type { Budget, RoundnessVerdict } from '../../core/verdict/budget.ts';
+import { isGoodEnough, type Budget, type RoundnessVerdict } from '../../core/verdict/budget.ts';
 import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import {
+  cornersLine,
   goneWords,
   itemAdvice,
   itemName,
@@ -17,8 +21,10 @@ import {
   repairWords,
   VERDICT_QUESTION,
 } from '../../text/budgetWords.ts';
+import { subSentence } from '../../text/subWords.ts';
 import { lostWords } from '../../text/ledgerWords.ts';
 import { stationOf } from '../../text/stations.ts';
+import { Said } from '../../ui/Said.tsx';
 
 /** More are read on the tracking bench. */
 const MOST_PRICED = 2;
@@ -42,6 +48,17 @@ function MendFirst({ budget }: { budget: Budget }) {
   );
 }
 
+/** The best free movement, and only then a shorter sub; it follows the ribbon when there is time. */
+function HowLong({ sub }: { sub: PlannedSub }) {
+  const night = useNight();
+  const { format } = useShared();
+  return (
+    <p className="mb-1">
+      <Said said={subSentence(subAnswer(night, useDeferredValue(sub)), format)} />
+    </p>
+  );
+}
+
 /** Stars that are told: with dials that still want a turn it is said whether mending pays, not that nothing is left. */
 function Told({ stars: { sub, budget }, state }: { stars: StarsAt; state: RoundnessVerdict }) {
   const night = useNight();
@@ -51,6 +68,7 @@ function Told({ stars: { sub, budget }, state }: { stars: StarsAt; state: Roundn
   return (
     <>
       {!(state === 'round' && repairs.length > 0) && <p className="mb-1">{VERDICT_QUESTION[state]}</p>}
+      {!isGoodEnough(state) && <HowLong sub={sub} />}
       {repairs.map((repair) => (
         <p key={repair.code} className="mb-1">
           {repairWords(repair, format)}
@@ -67,13 +85,30 @@ function LookFirst({ unlooked, sub }: { unlooked: Unlooked; sub: PlannedSub }) {
   const { timeMs } = useNightAt();
   const { format } = useShared();
   const lost = lostBefore(night, unlooked);
-  const isGone = unlooked === 'focus' && focusNow(night.records, night.numbers)?.stands === false;
+  const isGone = unlooked === 'focus' && focusKnown(night.records, night.numbers)?.state === 'gone';
   const price = isGone ? repairsOf(night, sub, timeMs).find((r) => r.code === 'focus') : undefined;
   const { words, step } = LOOK_AT[unlooked];
   return (
+    <>
+      <p className="mb-1">
+        {lost ? lostWords(lost, format) : isGone ? goneWords(price, format) : words}
+        {stationWords(step)}
+      </p>
+      {unlooked === 'pole' && <HowLong sub={sub} />}
+    </>
+  );
+}
+
+/** No sub length mends what the corrector does to the corners. */
+function Corners() {
+  const { budget, records } = useNight();
+  const { format } = useShared();
+  const stretch = budget?.corners.stretch ?? 1;
+  if (stretch <= records.limits.round) return null;
+  return (
     <p className="mb-1">
-      {lost ? lostWords(lost, format) : isGone ? goneWords(price, format) : words}
-      {stationWords(step)}
+      {cornersLine(stretch, minutesOf(records, 'light-path'), format)}
+      {stationWords('light-path')}
     </p>
   );
 }
@@ -88,6 +123,7 @@ export function Advice({ stars }: { stars: StarsAt }) {
       ) : (
         <Told stars={stars} state={state} />
       )}
+      <Corners />
     </div>
   );
 }

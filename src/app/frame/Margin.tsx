@@ -1,11 +1,14 @@
-import { useState } from 'react';
+import { useDeferredValue, useState } from 'react';
 import { useLocation } from 'react-router';
 import { fromUtcText } from '../../core/time/utc.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
-import { exposureWords, judgementName, stretchWords } from '../../text/budgetWords.ts';
+import { subAnswer } from '../../core/night/advice/stars/subAnswer.ts';
+import { isGood } from '../../core/night/ledger/judgement.ts';
+import { decidesWords, exposureWords, judgementName, stretchWords } from '../../text/budgetWords.ts';
+import { longestWords } from '../../text/subWords.ts';
 import { cautionOf } from '../../text/cautions.ts';
 import { BY_EYE, stationOf } from '../../text/stations.ts';
 import { BudgetTable } from '../../ui/BudgetTable.tsx';
@@ -21,8 +24,32 @@ function useStep(): string {
   return useLocation().pathname.split('/')[3] ?? '';
 }
 
-function Verdict({ stars: { budget, judgement } }: { stars: StarsAt }) {
+/** Before anything was measured: what decides, and how long a sub may be once it was looked at. */
+function Expected({ stars }: { stars: StarsAt }) {
+  const night = useNight();
   const { format } = useShared();
+  // The length follows the ribbon when there is time.
+  const { sub } = useDeferredValue(stars);
+  const answer = subAnswer(night, sub);
+  const byEye = answer.pole === 'notLooked';
+  return (
+    <>
+      <div className="verdict">
+        <StarShape star={stars.budget.star} evenFwhmArcsec={stars.budget.evenFwhmArcsec} />
+        <strong>{decidesWords(stars.judgement, stars.budget)}</strong>
+      </div>
+      <p className="share unsure">
+        <span className="figures">{longestWords(answer.onceLooked, answer, format)}</span>
+        {byEye ? 'keep nine in ten, once the star stands at its mark' : 'keep nine in ten, if what is assumed holds'}
+      </p>
+    </>
+  );
+}
+
+function Verdict({ stars }: { stars: StarsAt }) {
+  const { format } = useShared();
+  const { budget, judgement } = stars;
+  if (hasNoShare(stars)) return <Expected stars={stars} />;
   return (
     <>
       <div className="verdict">
@@ -45,7 +72,7 @@ function Confidence() {
   const sources = Object.values(night.budget?.sources ?? {});
   const measured = sources.filter((s) => s.basis === 'measured');
   const latest = measured
-    .map((s) => s.atUtc)
+    .map((s) => s.asOf)
     .filter((t): t is string => t !== null)
     .sort()
     .at(-1);
@@ -102,6 +129,10 @@ export function Margin() {
   );
 }
 
+const hasNoShare = ({ assumedOnly, judgement }: StarsAt): boolean => assumedOnly && !isGood(judgement);
+const barName = (stars: StarsAt): string =>
+  hasNoShare(stars) ? decidesWords(stars.judgement, stars.budget) : judgementName(stars.judgement);
+
 /** On the phone: the verdict as a bar that pulls the margin up. */
 export function MarginSheet() {
   const [open, setOpen] = useState(false);
@@ -118,8 +149,10 @@ export function MarginSheet() {
     <>
       <button type="button" className="sheet-button" onClick={pull}>
         {stars ? <StarShape star={stars.budget.star} evenFwhmArcsec={stars.budget.evenFwhmArcsec} /> : null}
-        <strong>{stars ? judgementName(stars.judgement) : byEye ? BY_EYE : 'No verdict yet'}</strong>
-        <span className="figures">{stars ? format.quantity(stars.budget.shareAcceptable, 'percent') : ''}</span>
+        <strong>{stars ? barName(stars) : byEye ? BY_EYE : 'No verdict yet'}</strong>
+        <span className="figures">
+          {stars && !hasNoShare(stars) ? format.quantity(stars.budget.shareAcceptable, 'percent') : ''}
+        </span>
         <span className="soft">why</span>
       </button>
       {opened && (

@@ -12,7 +12,6 @@ const OF_ITS_OWN_NIGHT = [
   'note',
   'driftMark',
   'battery',
-  'seeing',
   'air',
   'guiding',
   'pointingMiss',

@@ -15,6 +15,8 @@ const DIRECTIONS: readonly (readonly [number, readonly number[]])[] = [
   [2, [1, 1, 5, 5, 17]],
   [4, [1, 1, 5, 5, 5]],
   [7, [1, 1, 7, 11, 19]],
+  [11, [1, 1, 5, 1, 1]],
+  [13, [1, 1, 1, 3, 11]],
 ];
 export const MOST_DIMENSIONS = DIRECTIONS.length + 1;
 const BITS = 24;
@@ -36,7 +38,7 @@ function directionsOf(dimension: number): number[] {
 }
 
 /** Coordinates in (0, 1) by dimension: `spreadPoints(3, 2048)[1][k]` is the second coordinate of point k.
- *  @param dimensions 0 to 10.  @param count number of points; a power of two spreads best. */
+ *  @param dimensions 0 to 12.  @param count number of points; a power of two spreads best. */
 export function spreadPoints(dimensions: number, count: number): Float64Array[] {
   requireRange('dimensions', dimensions, 0, MOST_DIMENSIONS);
   requirePositive('count', count);

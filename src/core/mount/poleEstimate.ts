@@ -39,6 +39,8 @@ export type StarDrift = {
   /** As seen, + = the star moves north, refraction still in it. */
   rateArcsecPerMin: number;
   sigmaArcsecPerMin: number;
+  /** Over how many hours it was watched, half of them before `haH`; left out for a moment. */
+  spanH?: number | undefined;
 };
 
 /** What one arcmin of each error does to a star, arcsec a minute, from rotations (no small angles in the sky). */
@@ -49,10 +51,38 @@ export function driftSensitivity(haH: number, decDeg: number, latDeg: number): {
   };
 }
 
+/** Shorter watches see the sky as it is in their middle. */
+const LONGEST_MOMENT_H = 0.1;
+const STEP_H = 0.1;
+
+type SeenDrift = { perAlt: number; perAz: number; air: number };
+
+function seenAt(haH: number, decDeg: number, latDeg: number): SeenDrift {
+  return { ...driftSensitivity(haH, decDeg, latDeg), air: refractionDriftArcsecPerMin(haH, decDeg, latDeg) };
+}
+
+/** What a straight line through a watched drift tells of each error, and what the air does to it. Over hours the sky turns the
+ *  error past the star: at the beginning and the end of the watch it counts little, in the middle most.
+ *  Source: least-squares slope of a path (Bevington and Robinson 2003, ch. 6), integrated by parts: the rate at the share t of
+ *  the watch counts by 6 t (1 - t). */
+function seenThrough({ haH, decDeg, latDeg, spanH = 0 }: StarDrift): SeenDrift {
+  if (spanH <= LONGEST_MOMENT_H) return seenAt(haH, decDeg, latDeg);
+  const steps = Math.max(4, Math.ceil(spanH / STEP_H));
+  const sum: SeenDrift = { perAlt: 0, perAz: 0, air: 0 };
+  let weights = 0;
+  for (let i = 0; i < steps; i += 1) {
+    const t = (i + 0.5) / steps;
+    const weight = t * (1 - t);
+    const seen = seenAt(haH + (t - 0.5) * spanH, decDeg, latDeg);
+    weights += weight;
+    for (const key of ['perAlt', 'perAz', 'air'] as const) sum[key] += weight * seen[key];
+  }
+  return { perAlt: sum.perAlt / weights, perAz: sum.perAz / weights, air: sum.air / weights };
+}
+
 /** The estimate after one more star: its drift, less the part that refraction makes, weighed against what was known. */
 export function withDrift(e: PoleEstimate, drift: StarDrift): PoleEstimate {
-  const { perAlt, perAz } = driftSensitivity(drift.haH, drift.decDeg, drift.latDeg);
-  const air = refractionDriftArcsecPerMin(drift.haH, drift.decDeg, drift.latDeg);
+  const { perAlt, perAz, air } = seenThrough(drift);
   const gainAlt = e.altVar * perAlt + e.covariance * perAz;
   const gainAz = e.covariance * perAlt + e.azVar * perAz;
   const variance = perAlt * gainAlt + perAz * gainAz + drift.sigmaArcsecPerMin ** 2;
@@ -66,16 +96,18 @@ export function withDrift(e: PoleEstimate, drift: StarDrift): PoleEstimate {
   };
 }
 
-/** How far a turn by hand may miss what was asked, as a share of it. */
-const TURN_DOUBT = 0.2;
+/** What a movement of the axis should have done, and how far it may have missed that, one sigma. */
+export type Change = { arcmin: number; sigmaArcmin: number };
 
-/** The estimate after a knob was turned. @param changeArcmin what the turn should have done; null = this knob's gain is
- *  not known, so its part has to be measured again. */
-export function withTurn(e: PoleEstimate, adjuster: 'altitude' | 'azimuth', changeArcmin: number | null): PoleEstimate {
-  const doubt = changeArcmin === null ? UNKNOWN_ARCMIN ** 2 : (TURN_DOUBT * changeArcmin) ** 2;
+const ANYTHING: Change = { arcmin: 0, sigmaArcmin: UNKNOWN_ARCMIN };
+
+/** The estimate after one part was moved. @param change null = nobody knows by how much, so the part has to be measured
+ *  again. */
+export function withTurn(e: PoleEstimate, adjuster: 'altitude' | 'azimuth', change: Change | null): PoleEstimate {
+  const { arcmin, sigmaArcmin } = change ?? ANYTHING;
   return adjuster === 'altitude'
-    ? { ...e, altArcmin: e.altArcmin + (changeArcmin ?? 0), altVar: e.altVar + doubt }
-    : { ...e, azArcmin: e.azArcmin + (changeArcmin ?? 0), azVar: e.azVar + doubt };
+    ? { ...e, altArcmin: e.altArcmin + arcmin, altVar: e.altVar + sigmaArcmin ** 2 }
+    : { ...e, azArcmin: e.azArcmin + arcmin, azVar: e.azVar + sigmaArcmin ** 2 };
 }
 
 /** An error measured whole, by another way. */

@@ -6,8 +6,9 @@ import { toHorizontal } from '../sky/horizontal.ts';
 import { SUN_LIMIT_DEG } from '../sky/nightEvents.ts';
 import { roundnessBudget, type Budget } from '../verdict/budget.ts';
 import type { PlannedSub } from '../verdict/plannedSub.ts';
-import { plannedSubAt } from './account/budgetSources.ts';
-import { judgeStars, unlookedOf, type Judgement } from './ledger/judgement.ts';
+import { isAssumedOnly } from './account/sources.ts';
+import { plannedSubAt } from './account/budgetBase.ts';
+import { judgeStars, type Judgement } from './ledger/judgement.ts';
 import type { NightStatic } from './nightStatic.ts';
 import { subAt, type Plan } from './plan/plan.ts';
 import { altFromTrack } from './plan/skyOfNight.ts';
@@ -27,7 +28,13 @@ export type NightEvent = {
   target: string | null;
 };
 
-export type StarsAt = { sub: PlannedSub; budget: Budget; judgement: Judgement };
+export type StarsAt = {
+  sub: PlannedSub;
+  budget: Budget;
+  judgement: Judgement;
+  /** Nothing of the account was ever measured: it says what decides, not how good the stars are. */
+  assumedOnly: boolean;
+};
 
 export type NightAt = {
   timeMs: number;
@@ -108,7 +115,7 @@ function starsAt(night: NightStatic, { haH, altDeg }: typeof OVERHEAD): StarsAt 
   const { limits, site } = records;
   const sub = plannedSubAt(base, site.latDeg, haH, altDeg);
   const budget = roundnessBudget(sub, limits);
-  return { sub, budget, judgement: judgeStars(budget, unlookedOf(night), limits) };
+  return { sub, budget, judgement: judgeStars(night, sub, budget), assumedOnly: isAssumedOnly(base.sources) };
 }
 
 /** The state of the night at an instant. */

@@ -2,7 +2,7 @@
 import { oncePer, oncePerKey } from '../once.ts';
 import { raBalance, type RaBalance } from '../mount/balance.ts';
 import type { Load } from '../mount/load.ts';
-import { budgetBase, type BudgetBase } from './account/budgetSources.ts';
+import { budgetBase, type BudgetBase } from './account/budgetBase.ts';
 import type { Span } from '../time/span.ts';
 import { darkSpan } from './plan/darkness.ts';
 import { learnedOf, type Learned } from './learned/learned.ts';
@@ -38,7 +38,7 @@ export type NightStatic = Leg & {
 const SUB_WITHOUT_PLAN_S = 60;
 
 const budgetOf = (records: NightRecords, numbers: RigNumbers, { targetSky, entry }: Leg): BudgetBase | null =>
-  budgetBase(records, numbers, targetSky?.ofDate.decDeg ?? 0, entry?.subS ?? SUB_WITHOUT_PLAN_S);
+  budgetBase(records, numbers, targetSky?.ofDate ?? null, entry?.subS ?? SUB_WITHOUT_PLAN_S);
 
 /** Derives the night; the same records object gives the same result object. */
 export const nightStatic = oncePer((records: NightRecords): NightStatic => {

@@ -1,7 +1,7 @@
 /** What a tube of a given aperture and focal length weighs and measures, as a rule of thumb. */
+import type { TubeKind } from '../records/part.ts';
 import { requirePositive } from '../result.ts';
 
-export type TubeKind = 'lens' | 'refractor' | 'reflector' | 'mirrorLens';
 export type TubeGuess = { kind: TubeKind; massKg: number; lengthM: number };
 
 const LARGEST_LENS_MM = 55;
@@ -18,7 +18,7 @@ export function tubeOfKind(kind: TubeKind, apertureMm: number, focalMm: number):
       return { kind, massKg: Math.max(0.2, 0.83 * (apertureMm / 48) ** 2), lengthM: (focalMm * 1.1) / 1000 };
     case 'refractor':
       return { kind, massKg: 3.4 * (apertureMm / 80) ** 2.2, lengthM: focalMm / 1000 };
-    case 'reflector':
+    case 'newtonian':
       return { kind, massKg: 5.9 * (apertureMm / 150) ** 2, lengthM: (focalMm * 0.96) / 1000 };
     case 'mirrorLens':
       return { kind, massKg: 5.7 * (apertureMm / 200) ** 2, lengthM: (focalMm * 0.22) / 1000 };
@@ -27,6 +27,6 @@ export function tubeOfKind(kind: TubeKind, apertureMm: number, focalMm: number):
 
 /** The same where only the numbers are known: small ones are lenses, middle ones refractors, large ones reflectors. */
 export function guessTube(apertureMm: number, focalMm: number): TubeGuess {
-  const kind = apertureMm <= LARGEST_LENS_MM ? 'lens' : apertureMm <= LARGEST_REFRACTOR_MM ? 'refractor' : 'reflector';
+  const kind = apertureMm <= LARGEST_LENS_MM ? 'lens' : apertureMm <= LARGEST_REFRACTOR_MM ? 'refractor' : 'newtonian';
   return tubeOfKind(kind, apertureMm, focalMm);
 }

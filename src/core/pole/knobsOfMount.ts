@@ -1,5 +1,6 @@
 /** What a turn of this mount's bolt and knobs does: learned from its logged turns, else by pitch and lever, else unknown. */
 import { firstOf } from '../firstOf.ts';
+import { SIGMA_PER_MEDIAN_DISTANCE } from '../math/statistics.ts';
 import { oncePer } from '../once.ts';
 import {
   arcminPerTurn,
@@ -13,13 +14,13 @@ import {
   type LockShift,
   type LoggedTurn,
 } from '../mount/knobs.ts';
-import { altSigmaArcmin, azSigmaArcmin } from '../mount/poleEstimate.ts';
+import { altSigmaArcmin, azSigmaArcmin, type Change } from '../mount/poleEstimate.ts';
 import type { MountPart } from '../records/part.ts';
 import type { Reading, ReadingOf } from '../records/reading.ts';
 import type { NightRecords } from '../history/nightRecords.ts';
 import { mountOf } from '../rig/rigState.ts';
 import { stepsMeasured } from './measuredErrors.ts';
-import { isMeasured, type Adjuster, type PoleState, type PoleStep } from './poleWalk.ts';
+import { isMeasured, type Adjuster, type PoleCircumstances, type PoleState, type PoleStep } from './poleWalk.ts';
 
 export type KnobBasis = 'learned' | 'geometry' | 'few';
 export type Knob = {
@@ -125,13 +126,26 @@ export const knobsOf = oncePer((records: NightRecords): Knobs => {
   };
 });
 
+/** How far a turn may miss what it was to do, as a share of it: by pitch and lever, and by a few turns that do not agree yet. */
+const DOUBT_SHARE = { geometry: 0.2, few: 0.3 } as const;
+const LEAST_LEARNED_SHARE = 0.05;
+/** A hand reads its own turn to so much. */
+const TURN_READ_TURNS = 0.02;
+
+function doubtShareOf({ basis, learned }: Knob): number {
+  if (basis !== 'learned') return DOUBT_SHARE[basis];
+  return Math.max(LEAST_LEARNED_SHARE, SIGMA_PER_MEDIAN_DISTANCE * (learned?.spread ?? 0));
+}
+
 /** What a logged turn was to do with these knobs; null where the knob is not known. */
-export function changeByTurn(knobs: Knobs): (turn: Turn['values']) => number | null {
+export function changeByTurn(knobs: Knobs): (turn: Turn['values']) => Change | null {
   return ({ adjuster, turns, afterLockOrReversal }) => {
     const knob = knobs[adjuster];
     if (!knob) return null;
     const dead = afterLockOrReversal ? knob.deadTurns : 0;
-    return knob.gainArcminPerTurn * Math.sign(turns) * Math.max(0, Math.abs(turns) - dead);
+    const arcmin = knob.gainArcminPerTurn * Math.sign(turns) * Math.max(0, Math.abs(turns) - dead);
+    const readArcmin = Math.abs(knob.gainArcminPerTurn) * TURN_READ_TURNS;
+    return { arcmin, sigmaArcmin: Math.hypot(doubtShareOf(knob) * arcmin, readArcmin) };
   };
 }
 
@@ -154,6 +168,29 @@ function shiftOf(shift: ReadingOf<'lockShift'>, records: NightRecords): LockShif
 export const lockShiftOfMount = oncePer((records: NightRecords): LearnedLockShift | null => {
   const shifts = firstOf(records.known.latest('lockShift', { subjectId: records.rig.mountId }), KEPT_SHIFTS).reverse();
   return learnLockShift(shifts.flatMap((r) => shiftOf(r, records) ?? []));
+});
+
+/** What one tightening usually moves, where nobody measured it, and what is left of the doubt once it is learned or stated. */
+const USUAL_LOCK_ARCMIN = 1.5;
+const LEARNED_LOCK_ARCMIN = 0.5;
+
+/** What a tightening on record did to both parts: as stated, as it is learned, else anything that is usual. */
+export function changeByLock(shift: LearnedLockShift | null): PoleCircumstances['lockOf'] {
+  const of = (stated: number | null, learned: number): Change =>
+    stated === null && shift?.learned !== true
+      ? { arcmin: 0, sigmaArcmin: USUAL_LOCK_ARCMIN }
+      : { arcmin: stated ?? learned, sigmaArcmin: LEARNED_LOCK_ARCMIN };
+  return ({ altArcmin, azArcmin }) => ({
+    altitude: of(altArcmin, shift?.altArcmin ?? 0),
+    azimuth: of(azArcmin, shift?.azArcmin ?? 0),
+  });
+}
+
+/** How a night's axis is walked with what is known of this mount. */
+export const circumstancesOf = (records: NightRecords, latDeg = records.site.latDeg): PoleCircumstances => ({
+  latDeg,
+  changeOf: changeByTurn(knobsOf(records)),
+  lockOf: changeByLock(lockShiftOfMount(records)),
 });
 
 /** True when the next turn of a knob loses its dead band: it is the first of the night, it was locked since, or it now

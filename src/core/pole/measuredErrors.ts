@@ -2,16 +2,21 @@
  *  night's own readings and its latitude. */
 import { oncePerKey } from '../once.ts';
 import type { PolarTold, Tell } from '../history/nightSummary.ts';
+import type { Change } from '../mount/poleEstimate.ts';
 import { totalErrorArcmin } from '../mount/polarDrift.ts';
 import type { Reading } from '../records/reading.ts';
 import { toldAgainst, type Reference } from './poleReference.ts';
 import { isMeasured, walkPole, type PoleStep } from './poleWalk.ts';
 
+/** What tightening did is learned from what was measured before and after it. */
+const NOT_MOVED: Change = { arcmin: 0, sigmaArcmin: 0 };
+const UNMOVED = { altitude: NOT_MOVED, azimuth: NOT_MOVED };
+
 export type MeasuredError = { id: string; takenAtUtc: string; totalArcmin: number };
 
 /** The night's pole reading by reading; what a turn does counts as unknown, so that it can be learned from it. */
 export const stepsMeasured = oncePerKey((readings: readonly Reading[], latDeg: number): readonly PoleStep[] =>
-  walkPole(readings, { latDeg, changeOf: () => null }),
+  walkPole(readings, { latDeg, changeOf: () => null, lockOf: () => UNMOVED }),
 );
 
 /** The steps that left both parts measured. */

@@ -5,7 +5,7 @@ import { altSigmaArcmin, azSigmaArcmin, type PoleEstimate } from '../mount/poleE
 import { totalErrorArcmin } from '../mount/polarDrift.ts';
 import type { Reading } from '../records/reading.ts';
 import type { NightRecords } from '../history/nightRecords.ts';
-import { changeByTurn, knobsOf } from './knobsOfMount.ts';
+import { circumstancesOf } from './knobsOfMount.ts';
 import { toldAgainst, type PoleTold, type Reference } from './poleReference.ts';
 import { isMeasured, partIsMeasured, UNTOUCHED, walkPole, type PoleState, type PoleStep } from './poleWalk.ts';
 
@@ -33,7 +33,7 @@ export type PoleOfNight = {
 
 /** Every reading of the night with the pole before and after it, turns as this mount's knobs make them. */
 export const poleSteps = oncePer((records: NightRecords): readonly PoleStep[] =>
-  walkPole(records.readings, { latDeg: records.site.latDeg, changeOf: changeByTurn(knobsOf(records)) }),
+  walkPole(records.readings, circumstancesOf(records)),
 );
 
 function componentOf({ estimate, turned }: PoleState, part: 'altitude' | 'azimuth', told: PoleTold): PoleComponent {
@@ -86,5 +86,5 @@ export function poleOfItsNight({ nightId, snapshotId }: Reading, records: NightR
   if (own) return { readings: own.readings, steps: poleSteps(own), latDeg: own.site.latDeg };
   const readings = records.ofNight(nightId);
   const latDeg = records.snapshots.get(snapshotId)?.latDeg ?? records.site.latDeg;
-  return { readings, steps: walkPole(readings, { latDeg, changeOf: changeByTurn(knobsOf(records)) }), latDeg };
+  return { readings, steps: walkPole(readings, circumstancesOf(records, latDeg)), latDeg };
 }

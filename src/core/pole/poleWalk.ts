@@ -8,6 +8,7 @@ import {
   UNKNOWN_POLE,
   withDrift,
   withTurn,
+  type Change,
   type PoleEstimate,
 } from '../mount/poleEstimate.ts';
 import type { Reading, ReadingOf } from '../records/reading.ts';
@@ -29,8 +30,10 @@ export type PoleState = {
 
 export type PoleCircumstances = {
   latDeg: number;
-  /** What a logged turn was to do, arcmin; null = this knob is not known. */
-  changeOf: (turn: ReadingOf<'knobTurn'>['values']) => number | null;
+  /** What a logged turn was to do; null = this knob is not known. */
+  changeOf: (turn: ReadingOf<'knobTurn'>['values']) => Change | null;
+  /** What tightening did to both parts. */
+  lockOf: (lock: ReadingOf<'lockShift'>['values']) => Record<Adjuster, Change>;
 };
 
 /** An axis that nobody has looked at yet. */
@@ -83,6 +86,12 @@ function afterTurn(state: PoleState, { values }: ReadingOf<'knobTurn'>, circumst
   return { ...state, estimate, byEye: false, turned: new Set([...state.turned, values.adjuster]) };
 }
 
+function afterLock(state: PoleState, { values }: ReadingOf<'lockShift'>, { lockOf }: PoleCircumstances): PoleState {
+  const shift = lockOf(values);
+  const estimate = ADJUSTERS.reduce((e, adjuster) => withTurn(e, adjuster, shift[adjuster]), state.estimate);
+  return { ...state, estimate };
+}
+
 /** A star on its mark says less than a measurement that still stands; after a turn it says where the axis is. The last
  *  look is a look only: it does not bring back what a turn took away. */
 function afterEvent(state: PoleState, { values }: ReadingOf<'event'>): PoleState {
@@ -100,6 +109,8 @@ export function poleStep(state: PoleState, reading: Reading, circumstances: Pole
       return afterDrift(state, reading, circumstances.latDeg);
     case 'knobTurn':
       return afterTurn(state, reading, circumstances);
+    case 'lockShift':
+      return afterLock(state, reading, circumstances);
     case 'event':
       return afterEvent(state, reading);
     default:

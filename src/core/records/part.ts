@@ -88,6 +88,10 @@ const mountShape = {
   towardPole: z.enum(['leg', 'gap']).nullable().optional(),
 };
 
+export const TUBE_KINDS = ['lens', 'refractor', 'newtonian', 'mirrorLens'] as const;
+/** What it is screwed to: a camera with a lens mount, one made for the telescope, or a phone that looks through its own lens. */
+export const BODY_KINDS = ['lensMount', 'telescope', 'phone'] as const;
+
 /** What distinguishes each kind of part. */
 export const partKinds = {
   mount: mountShape,
@@ -108,6 +112,10 @@ export const partKinds = {
     rear: jointSchema.nullable(),
     /** Diameter that is lit well, at its own focal length; null = not known. */
     imageCircleMm: positiveMmSchema.nullable(),
+    /** Absent or null: by its aperture. */
+    tubeKind: z.enum(TUBE_KINDS).nullable().optional(),
+    /** Width at half height of a focused star by its optics alone, at the sensor; absent or null = not told. */
+    opticsFwhmUm: z.number().min(0).max(500).nullable().optional(),
     /** How its focuser counts; absent or null = nobody said. */
     focuser: z
       .object({ unit: z.enum(['step', 'turn', 'mark']), umPerUnit: z.number().min(0.01).max(100_000) })
@@ -128,6 +136,8 @@ export const partKinds = {
     widthPx: z.number().int().min(16).max(40_000),
     heightPx: z.number().int().min(16).max(40_000),
     depthMm: mmSchema,
+    /** Absent or null: nobody said. */
+    bodyKind: z.enum(BODY_KINDS).nullable().optional(),
     front: jointSchema,
     lengthM: lengthMSchema,
     radiusM: lengthMSchema,
@@ -188,12 +198,17 @@ function barShape() {
   return { lengthM: positiveLengthMSchema, centreM: lengthMSchema, radiusM: lengthMSchema };
 }
 
+/** By a tape, from a data sheet, or guessed. */
+export const SIZE_BASES = ['measured', 'stated', 'assumed'] as const;
+
 const partShape = {
   ...headShape,
   name: nameSchema,
   count: z.number().int().min(1).max(999),
   massKg: massKgSchema.nullable(),
   massBasis: z.enum(['weighed', 'stated', 'assumed']),
+  /** Of its lengths, which its mass says nothing of; absent: as stated. */
+  sizeBasis: z.enum(SIZE_BASES).optional(),
   sizeM: z.tuple([lengthMSchema, lengthMSchema, lengthMSchema]).optional(),
   packIn: lineSchema(80).optional(),
 };
@@ -230,12 +245,13 @@ export const partSchema = z.discriminatedUnion('kind', [
 
 /** What a form edits: a part of one kind without its head. */
 export function partBodySchema(kind: PartKind) {
-  const { name, count, massKg, massBasis, packIn } = partShape;
+  const { name, count, massKg, massBasis, sizeBasis, packIn } = partShape;
   return z.object({
     name,
     count,
     massKg,
     massBasis,
+    sizeBasis,
     packIn,
     note: headShape.note,
     kind: z.literal(kind),
@@ -248,5 +264,7 @@ export type PartKind = Part['kind'];
 export type PartOf<K extends PartKind> = Extract<Part, { kind: K }>;
 export type MountPart = PartOf<'mount'>;
 export type MountKind = MountPart['mountKind'];
+export type SizeBasis = (typeof SIZE_BASES)[number];
+export type TubeKind = (typeof TUBE_KINDS)[number];
 export type Dial = z.infer<typeof dialSchema>;
 export type Adjuster = z.infer<typeof adjusterSchema>;

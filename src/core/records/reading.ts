@@ -36,6 +36,9 @@ export const EVENTS = [
   'paused',
   'resumed',
   'stopped',
+  /** The mount was sent to a target, or that target is left out tonight. */
+  'targetTaken',
+  'skipped',
 ] as const;
 export type EventName = (typeof EVENTS)[number];
 
@@ -94,6 +97,8 @@ export const readingValues = {
     // On the pole itself no star drifts.
     decDeg: bounded(-89.5, 89.5),
     rateArcsecPerMin: bounded(-3600, 3600),
+    /** Over how many hours it was watched, half of them before `haH`; absent: a moment. */
+    spanH: bounded(0, 24).optional(),
   }),
   track: z.object({
     periodS: bounded(1, 100_000).nullable(),
@@ -104,6 +109,8 @@ export const readingValues = {
     raDriftArcsecPerMin: bounded(-3600, 3600).nullable(),
     decDriftArcsecPerMin: bounded(-3600, 3600).nullable(),
     residualArcsec: bounded(0, 3600).nullable(),
+    /** Where no period was told: no wave of the drive swings by more than this, peak to peak. */
+    swingUnderArcsec: bounded(0, 7200).nullable().optional(),
     /** What the drive does besides drift and worm, in even steps at the axis; null or left out where nobody saw it. */
     rest: z
       .object({ stepS: bounded(0.1, 600), errorArcsec: z.array(bounded(-3600, 3600)).min(2).max(1024) })
@@ -133,6 +140,8 @@ export const readingValues = {
   flip: z.object({
     atUtc: utcSchema,
     minutes: bounded(0, 1440),
+    /** On which side the tube stands since, named as the clearance names it; absent: the other one. */
+    to: z.enum(['before', 'after']).optional(),
     missEastArcmin: arcmin.nullable(),
     missNorthArcmin: arcmin.nullable(),
   }),
@@ -167,8 +176,12 @@ export const readingValues = {
     .object({ count: z.number().int().min(0).max(1_000_000), usable: z.number().int().min(0).max(1_000_000) })
     .refine((v) => v.usable <= v.count, { path: ['usable'], message: 'moreThanTaken' }),
   check: z.object({ listId: lineSchema(200), itemId: lineSchema(200), done: z.boolean() }),
-  /** Of the subs' events: which target they are of. */
-  event: z.object({ what: z.enum(EVENTS), targetId: idSchema.optional() }),
+  /** Of the subs' events: which target they are of, and on which side the tube stood then. */
+  event: z.object({
+    what: z.enum(EVENTS),
+    targetId: idSchema.optional(),
+    side: z.enum(['before', 'after']).optional(),
+  }),
   timing: z.object({ step: stepSchema, minutes: bounded(0, 1440) }),
   note: z.object({ text: textSchema(4000) }),
   retract: z.object({ readingId: idSchema }),

@@ -53,6 +53,37 @@ export const withRoomyDemo: PartUpgrade = (part) => {
   return { ...part, geometry: { ...geometry, columnTopDropM: 0.26 } };
 };
 
+/** Parts whose lengths the clearance is reckoned from. */
+const WITH_LENGTHS: ReadonlySet<unknown> = new Set(['mount', 'support', 'tube', 'camera', 'bar']);
+
+const DEMO_TUBES: Record<string, string> = {
+  'demo-heron-tube': 'refractor',
+  'demo-wagtail-lens': 'lens',
+  'demo-plover-tube': 'newtonian',
+};
+const DEMO_MEASURED: ReadonlySet<unknown> = new Set(
+  ['mount', 'tripod', 'tube', 'camera', 'bar'].map((name) => `demo-heron-${name}`),
+);
+const DEMO_BODIES: Record<string, string> = {
+  'demo-heron-camera': 'telescope',
+  'demo-wagtail-camera': 'lensMount',
+  'demo-plover-camera': 'lensMount',
+};
+
+/** Lengths have a basis of their own: of a part that was dressed from its class they are a guess, whoever weighed it since
+ *  says so anew. The demo says what kind its tubes and cameras are, and that Heron was measured. */
+export const withSizeBasis: PartUpgrade = (part) => {
+  const { id, massBasis, kind } = part;
+  const guessed = massBasis === 'assumed' && WITH_LENGTHS.has(kind);
+  const sizeBasis = guessed ? 'assumed' : DEMO_MEASURED.has(id) ? 'measured' : null;
+  return {
+    ...(sizeBasis === null ? {} : { sizeBasis }),
+    ...(String(id) in DEMO_TUBES ? { tubeKind: DEMO_TUBES[String(id)] } : {}),
+    ...(String(id) in DEMO_BODIES ? { bodyKind: DEMO_BODIES[String(id)] } : {}),
+    ...part,
+  };
+};
+
 /** A list of parts or of snapshots with every part upgraded; anything else is left for the validation to name. */
 export function upgradeParts(rows: unknown, upgrade: PartUpgrade): unknown {
   if (!Array.isArray(rows)) return rows;

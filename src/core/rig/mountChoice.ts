@@ -2,6 +2,7 @@
 import { RAD_PER_DEG } from '../math/angles.ts';
 import { loadVerdict, type LoadVerdict } from '../mount/load.ts';
 import { MOUNT_CLASSES, type MountClass } from '../mount/mountClasses.ts';
+import { assumedBlurUm, blurArcsec } from '../optics/opticsBlur.ts';
 import { imageScaleArcsecPerPx } from '../optics/train.ts';
 import { guessTube, type TubeGuess } from '../optics/tubeClasses.ts';
 import { requirePositive } from '../result.ts';
@@ -10,7 +11,7 @@ import { fieldRotationRateArcsecPerS } from '../sky/fieldRotation.ts';
 import { ASSUMED, type StretchLimits } from '../verdict/assumptions.ts';
 import { isGoodEnough, roundnessBudget, type Budget, type RoundnessVerdict } from '../verdict/budget.ts';
 import type { PlannedSub, Tracking } from '../verdict/plannedSub.ts';
-import { assumedSinusoids } from './assumedDrive.ts';
+import { assumedGuided, assumedUnguided } from './assumedTracking.ts';
 import { PIVOT_ABOVE_HUB_M } from './pivot.ts';
 
 export type ChoiceQuestion = {
@@ -84,22 +85,13 @@ export function chosenOptics({ targetSizeArcmin, focalRatio, camera }: ChoiceQue
 const southwardDeg = (latDeg: number): number => (latDeg < 0 ? 0 : 180);
 
 function trackingOf(mount: MountClass, guided: boolean): Tracking {
-  if (guided) {
-    return {
-      guided: true,
-      rmsRaArcsec: ASSUMED.guidingRmsArcsec,
-      rmsDecArcsec: ASSUMED.guidingRmsArcsec,
-      guideStarArcsec: [0, 0],
-      flexureArcsecPerMin: ASSUMED.flexureArcsecPerMin,
-      flexureDirectionDeg: null,
-    };
-  }
-  return {
-    guided: false,
-    drive: { sinusoids: assumedSinusoids({ ...mount, wormTeeth: null, drivePeriodS: null }), curve: null },
-    raRateAxisArcsecPerMin: ASSUMED.raRateAxisArcsecPerMin,
-    refraction: null,
-  };
+  const driven = { ...mount, wormTeeth: null, drivePeriodS: null };
+  return guided ? assumedGuided(driven) : assumedUnguided(driven);
+}
+
+/** A tube is taken with its corrector. */
+function opticsFwhmArcsec({ tube, focalMm, apertureMm }: ChosenOptics): number {
+  return blurArcsec(assumedBlurUm({ kind: tube.kind, focalRatio: focalMm / apertureMm, corrected: true }), focalMm);
 }
 
 /** The same account as everywhere, with what is assumed of a mount of this class set up by eye. */
@@ -115,6 +107,7 @@ function accountOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOp
     declinationDeg: MIDDLE_DEC_DEG,
     exposureS,
     seeingFwhmArcsec: ASSUMED.seeingFwhmArcsec,
+    opticsFwhmArcsec: opticsFwhmArcsec(optics),
     defocusDiscArcsec: 0,
     balanceWindArcsec: ASSUMED.balanceWindArcsec,
     polar: { known: 'size', errorArcmin: turnsField ? 0 : ASSUMED.polarErrorByEyeArcmin },
@@ -128,7 +121,7 @@ function accountOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOp
 /** The eyepiece of a reflector sits near its front end, that of every other tube at its rear. */
 function eyeHeightM(mount: MountClass, tube: TubeGuess): [number, number] {
   const pivot = mount.hubHeightM + PIVOT_ABOVE_HUB_M;
-  const reach = (tube.kind === 'reflector' ? 1 : -1) * (tube.lengthM / 2);
+  const reach = (tube.kind === 'newtonian' ? 1 : -1) * (tube.lengthM / 2);
   const heights = [20, 80].map((alt) => pivot + reach * Math.sin(alt * RAD_PER_DEG));
   return [Math.max(0, Math.min(...heights)), Math.max(...heights)];
 }

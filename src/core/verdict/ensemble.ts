@@ -1,14 +1,11 @@
 /** How long the stars of the possible subs get: each sub along its own path, all motions together. */
 import type { Covariance2 } from '../math/covariance2.ts';
-import type { Motions } from './motions.ts';
-import type { Directions, PossibleSubs } from './possibleSubs.ts';
+import { isStill, type Motions, type Off } from './motions.ts';
+import type { Drawn, PossibleSubs } from './possibleSubs.ts';
 
 /** Per member the largest eigenvalue (arcsec^2) of the spread that the motions add, at its worst point and at the centre.
  *  The even width adds the same to every eigenvalue. */
 export type Lengths = { worst: Float64Array; centre: Float64Array };
-
-/** A motion of known size in a direction that is known or drawn. */
-type Off = Motions['axis'];
 
 /** Motions of the members that are the same over the frame. */
 type Shared = {
@@ -19,30 +16,30 @@ type Shared = {
   withTime: Float64Array;
 };
 
-const isDrawn = (off: Off): boolean => off.size > 0 && off.angle === null;
+/** How much of it is left to chance: its direction, or two sizes. */
+const freedomOf = ({ ring, doubt }: Off): number => (ring > 0 ? 1 : 0) + (doubt ? 2 : 0);
 
-/** Adds a motion of known size to the members: along its direction times one factor in x, times another in y. */
-function addDirected(
-  off: Off,
-  drawn: Directions,
-  factors: { cos: number; sin: number },
-  cos: Float64Array,
-  sin: Float64Array,
+/** Adds to the members how far off each is: along times one factor to the first, across times another to the second. */
+function addOff(
+  { mean, ring, doubt }: Off,
+  drawn: Drawn,
+  [byAlong, byAcross]: readonly [number, number],
+  [first, second]: readonly [Float64Array, Float64Array],
 ): void {
-  if (off.size === 0) return;
-  const [byCos, bySin] = [off.size * factors.cos, off.size * factors.sin];
-  if (isDrawn(off)) {
-    for (let i = 0; i < cos.length; i += 1) {
-      cos[i] = (cos[i] as number) + byCos * (drawn.cos[i] as number);
-      sin[i] = (sin[i] as number) + bySin * (drawn.sin[i] as number);
-    }
-    return;
-  }
-  const [x, y] = [byCos * Math.cos(off.angle ?? 0), bySin * Math.sin(off.angle ?? 0)];
-  for (let i = 0; i < cos.length; i += 1) {
-    cos[i] = (cos[i] as number) + x;
-    sin[i] = (sin[i] as number) + y;
-  }
+  const [along, across] = [byAlong * mean[0], byAcross * mean[1]];
+  addLinear(first, along, [byAlong * ring, drawn.direction.x]);
+  addLinear(second, across, [byAcross * ring, drawn.direction.y]);
+  if (!doubt) return;
+  const { x, y } = drawn.normal;
+  addLinear(first, 0, [byAlong * doubt[0], x]);
+  addLinear(second, 0, [byAcross * doubt[1], x]);
+  addLinear(second, 0, [byAcross * doubt[2], y]);
+}
+
+/** Adds a constant, and a factor of each member's own number. */
+function addLinear(to: Float64Array, constant: number, [factor, own]: readonly [number, Float64Array]): void {
+  if (constant === 0 && factor === 0) return;
+  for (let i = 0; i < to.length; i += 1) to[i] = (to[i] as number) + constant + factor * (own[i] as number);
 }
 
 function scaled(values: Float64Array, factor: number, members: number): Float64Array {
@@ -56,10 +53,9 @@ function sharedMotions(m: Motions, subs: PossibleSubs, members: number): Shared 
   const vx = new Float64Array(members).fill(m.rate[0] + m.refraction[0]);
   const vy = new Float64Array(members).fill(m.rate[1] + m.refraction[1]);
   const turn = new Float64Array(members).fill(m.ownTurn);
-  const [driftX, driftY] = m.drifts;
-  addDirected(m.axis, subs.axis, { cos: driftX, sin: driftY }, vx, vy);
-  addDirected(m.axis, subs.axis, { cos: m.turn, sin: 0 }, turn, turn);
-  addDirected(m.flexure, subs.flexure, { cos: 1, sin: 1 }, vy, vx);
+  addOff(m.axis, subs.axis, m.drifts, [vx, vy]);
+  addOff(m.axis, subs.axis, [m.turn, 0], [turn, turn]);
+  addOff(m.flexure, subs.flexure, [1, 1], [vy, vx]);
   const variance = scaled(subs.wobbleVariance, m.wobble * m.wobble, members);
   return { vx, vy, turn, variance, withTime: scaled(subs.wobbleWithTime, m.wobble, members) };
 }
@@ -73,14 +69,14 @@ function placesOf(m: Motions): Place[] {
     const [xx, xy, yy] = m.spacing[i] ?? [0, 0, 0];
     return { x: x - m.about[0], y: y - m.about[1], xx: xx + m.guiding[0], xy, yy: yy + m.guiding[1] };
   });
-  const same = m.axis.size === 0 && m.ownTurn === 0 && m.spacing.length === 0;
+  const same = isStill(m.axis) && m.ownTurn === 0 && m.spacing.length === 0;
   return same ? places.slice(0, 1) : places;
 }
 
 /** How many members tell what these motions can do: one when nothing is left to chance, and more with each thing that is.
  *  Any power of two from the first on is spread evenly. */
 export function membersOf(m: Motions, subs: PossibleSubs): number {
-  const free = (m.wobble === 0 ? 0 : subs.free) + (isDrawn(m.axis) ? 1 : 0) + (isDrawn(m.flexure) ? 1 : 0);
+  const free = (m.wobble === 0 ? 0 : subs.free) + freedomOf(m.axis) + freedomOf(m.flexure);
   return free === 0 ? 1 : Math.min(subs.count, FOR_ONE * 2 ** (free - 1));
 }
 const FOR_ONE = 512;

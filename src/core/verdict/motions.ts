@@ -5,12 +5,18 @@ import { spreadAlong } from '../math/covariance2.ts';
 import { axisSeenFrom, SIDEREAL_RAD_PER_S } from '../mount/polarDrift.ts';
 import { parallacticAngleDeg, toHorizontal } from '../sky/horizontal.ts';
 import { framePoints, type FramePoint } from './framePoints.ts';
-import type { PlannedSub, PolarError, StretchItem } from './plannedSub.ts';
+import type { GuidedTracking, PlannedSub, PolarError, PoleDoubt, StretchItem, UnguidedTracking } from './plannedSub.ts';
 
 type Pair = readonly [number, number];
 
-/** Off which way, seen with the hour angle: a known direction, or one drawn per member. */
-type AxisOff = { size: number; angle: number | null };
+/** How far off, along and across: known, known with a doubt, or so far in any direction. */
+export type Off = {
+  readonly mean: Pair;
+  /** In any direction; 0 where the direction is known. */
+  readonly ring: number;
+  /** Lower triangle of the doubt's square root: along; along in across; across. Null = no doubt. */
+  readonly doubt: readonly [number, number, number] | null;
+};
 
 export type Motions = {
   readonly points: readonly FramePoint[];
@@ -19,23 +25,30 @@ export type Motions = {
   /** Steady motions, arcsec/s. */
   readonly rate: Pair;
   readonly refraction: Pair;
-  /** Size in arcsec/s in declination; `turn` (1/s) per arcsec/s of it, about the point `about`; drift along right
-   *  ascension, none when guided. */
-  readonly axis: AxisOff;
+  /** In arcsec/s: along it the field turns (`turn`, 1/s per arcsec/s, about the point `about`) and stars drift in right
+   *  ascension, across it they drift in declination; `drifts` are what is left of both. */
+  readonly axis: Off;
   readonly drifts: Pair;
   readonly turn: number;
   readonly about: Pair;
   /** Turn of the field by the mount itself, 1/s. */
   readonly ownTurn: number;
-  /** Arcsec/s, toward a position angle. */
-  readonly flexure: AxisOff;
+  /** Arcsec/s toward north and east. */
+  readonly flexure: Off;
   /** Constant spreads: variance in x and y everywhere; xx, xy, yy per point. */
   readonly guiding: Pair;
   readonly spacing: readonly (readonly [number, number, number])[];
 };
 
 const NONE: Pair = [0, 0];
-const STILL: AxisOff = { size: 0, angle: 0 };
+const STILL: Off = { mean: NONE, ring: 0, doubt: null };
+export const isStill = ({ mean, ring, doubt }: Off): boolean =>
+  mean[0] === 0 && mean[1] === 0 && ring === 0 && doubt === null;
+/** So much in any direction, or along a known one. */
+const offToward = (size: number, angleRad: number | null): Off =>
+  angleRad === null
+    ? { ...STILL, ring: size }
+    : { ...STILL, mean: [size * Math.cos(angleRad), size * Math.sin(angleRad)] };
 
 /** Refraction at the target as a vector (x, y): 58.2 tan(z) arcsec toward the zenith. Valid to z of about 80 degrees.
  *  Source: first term of the refraction series (Smart 1977). */
@@ -57,53 +70,80 @@ export function refractionDriftArcsec(
   return [end[0] - start[0], end[1] - start[1]];
 }
 
-/** How far the axis is off as a rate of drift, and the direction u: along it the field turns, across it stars drift in
- *  declination. */
-function axisOff(polar: PolarError): AxisOff {
-  const size = polarSizeArcmin(polar) * SIDEREAL_RAD_PER_S * 60;
-  if (polar.known === 'size') return { size, angle: null };
-  const { alongArcmin, acrossArcmin } = axisSeenFrom(polar, polar.latDeg, polar.haH);
-  return { size, angle: Math.atan2(acrossArcmin, alongArcmin) };
+/** A star drifts by so much, arcsec/s, for each arcmin of the axis. */
+const RATE_PER_ARCMIN = SIDEREAL_RAD_PER_S * 60;
+
+/** The doubt as it is seen from an hour angle: the lower triangle whose square it is.
+ *  Source: Cholesky decomposition of the turned covariance. */
+function doubtSeenFrom({ altVar, azVar, covariance }: PoleDoubt, latDeg: number, haH: number): Off['doubt'] {
+  const alt = axisSeenFrom({ altErrorArcmin: 1, azErrorArcmin: 0 }, latDeg, haH);
+  const az = axisSeenFrom({ altErrorArcmin: 0, azErrorArcmin: 1 }, latDeg, haH);
+  const product = (a: Seen, b: Seen): number =>
+    alt[a] * alt[b] * altVar + az[a] * az[b] * azVar + (alt[a] * az[b] + az[a] * alt[b]) * covariance;
+  const along = Math.sqrt(Math.max(0, product('alongArcmin', 'alongArcmin')));
+  const shared = along > 0 ? product('alongArcmin', 'acrossArcmin') / along : 0;
+  const across = Math.sqrt(Math.max(0, product('acrossArcmin', 'acrossArcmin') - shared ** 2));
+  return [along * RATE_PER_ARCMIN, shared * RATE_PER_ARCMIN, across * RATE_PER_ARCMIN];
+}
+type Seen = 'alongArcmin' | 'acrossArcmin';
+
+/** How far the axis is off as a rate of drift. */
+function axisOff(polar: PolarError): Off {
+  if (polar.known === 'size') return offToward(polar.errorArcmin * RATE_PER_ARCMIN, null);
+  const { latDeg, haH, doubt } = polar;
+  const { alongArcmin, acrossArcmin } = axisSeenFrom(polar, latDeg, haH);
+  return {
+    mean: [alongArcmin * RATE_PER_ARCMIN, acrossArcmin * RATE_PER_ARCMIN],
+    ring: 0,
+    doubt: doubt && doubtSeenFrom(doubt, latDeg, haH),
+  };
 }
 
-/** How far the axis stands from the pole, on the sky. */
+/** How far the axis stands from the pole, on the sky: where it is doubted, the root of the mean square. */
 export function polarSizeArcmin(polar: PolarError): number {
   if (polar.known === 'size') return polar.errorArcmin;
-  const { alongArcmin, acrossArcmin } = axisSeenFrom(polar, polar.latDeg, polar.haH);
-  return Math.hypot(alongArcmin, acrossArcmin);
+  const { mean, doubt } = axisOff(polar);
+  return Math.hypot(...mean, ...(doubt ?? [])) / RATE_PER_ARCMIN;
 }
 
 type OfTracking = Omit<Motions, 'points' | 'axis' | 'ownTurn' | 'spacing'>;
 
-/** Guided: the common motion goes; what stays is the turn about the guide star and the sag of what looks at it. */
-function guidedMotions(sub: PlannedSub, tracking: Extract<PlannedSub['tracking'], { guided: true }>): OfTracking {
+/** Guided: the common motion goes; what stays is the turn about the guide star and the sag of what looks at it. Where only
+ *  right ascension is held, the drift in declination stays too, and what the air does there. */
+function guidedMotions(sub: PlannedSub, tracking: GuidedTracking): OfTracking {
   const [gx, gy] = tracking.guideStarArcsec;
   const dec = sub.declinationDeg * RAD_PER_DEG;
   const guideStar = (gy / 3600) * RAD_PER_DEG;
-  const { flexureDirectionDeg } = tracking;
+  const { flexureDirectionDeg, rmsRaArcsec, rmsDecArcsec } = tracking;
+  const both = tracking.axes === 'both';
   return {
     wobble: 0,
     rate: NONE,
-    refraction: NONE,
-    drifts: NONE,
+    refraction: both ? NONE : [0, refractionRate(sub, tracking.refraction)[1]],
+    drifts: both ? NONE : [0, -1],
     turn: RAD_PER_DEG / 3600 / (Math.cos(dec) - guideStar * Math.sin(dec)),
-    about: [gx, gy],
-    flexure: {
-      size: tracking.flexureArcsecPerMin / 60,
-      angle: flexureDirectionDeg === null ? null : flexureDirectionDeg * RAD_PER_DEG,
-    },
-    guiding: [tracking.rmsRaArcsec ** 2, tracking.rmsDecArcsec ** 2],
+    about: both ? [gx, gy] : [0, gy],
+    flexure: offToward(
+      tracking.flexureArcsecPerMin / 60,
+      flexureDirectionDeg === null ? null : flexureDirectionDeg * RAD_PER_DEG,
+    ),
+    guiding: [rmsRaArcsec ** 2, both ? rmsDecArcsec ** 2 : 0],
   };
 }
 
-function unguidedMotions(sub: PlannedSub, tracking: Extract<PlannedSub['tracking'], { guided: false }>): OfTracking {
+/** What the air does, arcsec/s. */
+function refractionRate(sub: PlannedSub, at: { latDeg: number; haH: number } | null): Pair {
+  const [x, y] = at ? refractionDriftArcsec(sub, at) : NONE;
+  return [x / sub.exposureS, y / sub.exposureS];
+}
+
+function unguidedMotions(sub: PlannedSub, tracking: UnguidedTracking): OfTracking {
   const dec = sub.declinationDeg * RAD_PER_DEG;
   const { sinusoids, curve } = tracking.drive;
-  const [rx, ry] = tracking.refraction ? refractionDriftArcsec(sub, tracking.refraction) : NONE;
   return {
     wobble: sinusoids.length > 0 || curve ? Math.cos(dec) : 0,
     rate: [(tracking.raRateAxisArcsecPerMin / 60) * Math.cos(dec), 0],
-    refraction: [rx / sub.exposureS, ry / sub.exposureS],
+    refraction: refractionRate(sub, tracking.refraction),
     drifts: [-Math.sin(dec), -1],
     turn: (Math.cos(dec) * RAD_PER_DEG) / 3600,
     about: NONE,
@@ -155,9 +195,9 @@ export function isAbsent(motions: Motions, item: StretchItem): boolean {
     fieldTurn: motions.ownTurn === 0,
     periodicError: motions.wobble === 0,
     raRate: motions.rate.every((v) => v === 0),
-    polar: motions.axis.size === 0,
+    polar: isStill(motions.axis),
     refraction: motions.refraction.every((v) => v === 0),
-    flexure: motions.flexure.size === 0,
+    flexure: isStill(motions.flexure),
     guiding: motions.guiding.every((v) => v === 0),
     spacing: motions.spacing.flat().every((v) => v === 0),
   };

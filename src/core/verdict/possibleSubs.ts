@@ -20,11 +20,13 @@ export type PossibleSubs = {
   /** Per member: variance of the drive's wobble at the axis (arcsec^2) and its covariance with time (arcsec s). */
   readonly wobbleVariance: Float64Array;
   readonly wobbleWithTime: Float64Array;
-  /** Per member: which way an axis and a sag lie whose direction nobody knows. */
-  readonly axis: Directions;
-  readonly flexure: Directions;
+  /** Per member: which way an axis and a sag lie whose direction nobody knows, and how far off a doubtful axis is, both ways
+   *  in its own sigmas. */
+  readonly axis: Drawn;
+  readonly flexure: Drawn;
 };
-export type Directions = { readonly cos: Float64Array; readonly sin: Float64Array };
+type Pairs = { readonly x: Float64Array; readonly y: Float64Array };
+export type Drawn = { readonly direction: Pairs; readonly normal: Pairs };
 
 const TURN = 2 * Math.PI;
 
@@ -46,14 +48,25 @@ function phasesOf(sinusoids: readonly Sinusoid[], exposureS: number, starts: rea
 }
 
 const NO_POINTS = new Float64Array();
-const directions = (turns: Float64Array): Directions => ({
-  cos: turns.map((at) => Math.cos(TURN * at)),
-  sin: turns.map((at) => Math.sin(TURN * at)),
+const directions = (turns: Float64Array): Pairs => ({
+  x: turns.map((at) => Math.cos(TURN * at)),
+  y: turns.map((at) => Math.sin(TURN * at)),
 });
 
-const [AXIS = NO_POINTS, FLEXURE = NO_POINTS, WINDOWS = NO_POINTS, ...STARTS] = spreadPoints(MOST_DIMENSIONS, MEMBERS);
-const AXIS_DIRECTIONS = directions(AXIS);
-const FLEXURE_DIRECTIONS = directions(FLEXURE);
+/** Two independent normal deviates of each point. Source: Box and Muller 1958. */
+function normals(sizes: Float64Array, turns: Float64Array): Pairs {
+  const { x, y } = directions(turns);
+  const far = sizes.map((at) => Math.sqrt(-2 * Math.log(1 - at)));
+  return { x: x.map((v, i) => v * (far[i] ?? 0)), y: y.map((v, i) => v * (far[i] ?? 0)) };
+}
+
+const POINTS = spreadPoints(MOST_DIMENSIONS, MEMBERS);
+const [AXIS = NO_POINTS, FLEXURE = NO_POINTS, WINDOWS = NO_POINTS] = POINTS;
+const STARTS = POINTS.slice(3, -2);
+const [DOUBT_SIZE = NO_POINTS, DOUBT_TURN = NO_POINTS] = POINTS.slice(-2);
+const NORMAL = normals(DOUBT_SIZE, DOUBT_TURN);
+const AXIS_DRAWN: Drawn = { direction: directions(AXIS), normal: NORMAL };
+const FLEXURE_DRAWN: Drawn = { direction: directions(FLEXURE), normal: NORMAL };
 /** So many waves may have phases of their own. */
 export const MOST_FREE_WAVES = STARTS.length;
 
@@ -92,7 +105,7 @@ export const possibleSubs = oncePerKey((drive: Drive, exposureS: number): Possib
     timeVariance: exposureS ** 2 / 12,
     wobbleVariance,
     wobbleWithTime,
-    axis: AXIS_DIRECTIONS,
-    flexure: FLEXURE_DIRECTIONS,
+    axis: AXIS_DRAWN,
+    flexure: FLEXURE_DRAWN,
   };
 });

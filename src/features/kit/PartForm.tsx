@@ -74,13 +74,24 @@ function Group({ group, setValue }: { group: FieldGroup; setValue: (path: string
 type Values = Record<string, unknown>;
 const BLANK_HEAD: Values = { name: '', count: 1, massKg: null, massBasis: 'weighed', packIn: '', note: '' };
 
-const toFields = (part: Part): Values => withoutHead(part);
+/** Kinds whose lengths decide how near the tube comes to its tripod. */
+const WITH_LENGTHS: ReadonlySet<PartKind> = new Set(['mount', 'support', 'tube', 'camera', 'bar']);
+
+const toFields = (part: Part): Values => ({
+  ...withoutHead(part),
+  ...(WITH_LENGTHS.has(part.kind) ? { sizeBasis: part.sizeBasis ?? 'stated' } : {}),
+});
 
 /** Create or edit one part. `part` null = a new one of the kind. */
 export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) {
   const schema = partBodySchema(kind) as unknown as z.ZodType<Body<Part> & Values>;
   const { format } = useShared();
-  const blank: Values = { ...BLANK_HEAD, kind, ...BLANK_PART[kind] };
+  const blank: Values = {
+    ...BLANK_HEAD,
+    ...(WITH_LENGTHS.has(kind) ? { sizeBasis: 'measured' } : {}),
+    kind,
+    ...BLANK_PART[kind],
+  };
   const form = useForm<Values, unknown, Body<Part> & Values>({
     resolver: formResolver(schema),
     defaultValues: part ? toFields(part) : blank,
@@ -109,6 +120,17 @@ export function PartForm({ part, kind }: { part: Part | null; kind: PartKind }) 
               { value: 'assumed', label: 'a guess' },
             ]}
           />
+          {WITH_LENGTHS.has(kind) && (
+            <SelectField
+              name="sizeBasis"
+              label="Its lengths are"
+              options={[
+                { value: 'measured', label: 'measured with a tape' },
+                { value: 'stated', label: 'from a data sheet' },
+                { value: 'assumed', label: 'a guess' },
+              ]}
+            />
+          )}
           <QuantityField name="count" label="How many you have" kind="count" system={format.system} />
           <TextField name="packIn" label="Packed in" hint="A case or bag; empty = the usual one." />
         </div>

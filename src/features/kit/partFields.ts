@@ -35,6 +35,18 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
     group([
       q('apertureMm', 'Aperture', 'opticsMm'),
       q('focalMm', 'Focal length', 'opticsMm'),
+      openSelect('tubeKind', 'What it is', 'by its aperture', {
+        lens: 'Camera lens',
+        refractor: 'Refractor',
+        newtonian: 'Reflector',
+        mirrorLens: 'Mirror lens',
+      }),
+      q(
+        'opticsFwhmUm',
+        'Width of a star by the optics alone',
+        'focusUm',
+        'At the sensor. Empty = as usual for its kind.',
+      ),
       q('frontM', 'Front end from the saddle', 'length'),
       q('backM', 'Rear end from the saddle', 'length', 'With the focuser.'),
       q('radiusM', 'Radius of the tube', 'length'),
@@ -83,6 +95,11 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
       q('pixelUm', 'Pixel', 'pixelUm'),
       q('widthPx', 'Pixels across', 'count'),
       q('heightPx', 'Pixels up', 'count'),
+      openSelect('bodyKind', 'What it is', 'not told', {
+        lensMount: 'Body with a lens mount',
+        telescope: 'Camera for the telescope',
+        phone: 'Phone',
+      }),
       q('depthMm', 'Flange to sensor', 'opticsMm'),
       q('lengthM', 'Length', 'length'),
       q('radiusM', 'Radius', 'length'),

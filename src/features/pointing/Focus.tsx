@@ -132,7 +132,7 @@ export function Focus({ tabs }: { tabs: ReactNode }) {
       instrumentName="The focus chart"
       instrument={model.points.length > 0 ? <FocusChart model={model} label={plain(sentence)} /> : undefined}
     >
-      {model.line && isFocused && <NoteAir />}
+      {isFocused && <NoteAir />}
       {model.line && !isFocused && !night.records.fromSnapshot && (
         <Form.Group controlId="temperature-now" className="short-field">
           <Form.Label>Temperature now</Form.Label>

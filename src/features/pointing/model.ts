@@ -1,5 +1,5 @@
 /** What focus and pointing show, as codes and figures. */
-import { focusNow } from '../../core/night/learned/focusNow.ts';
+import { focusKnown } from '../../core/night/learned/focusKnown.ts';
 import { focusOfNight } from '../../core/night/learned/focusOfNight.ts';
 import type { FocusLine, FocusPoint } from '../../core/optics/focusDrift.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
@@ -20,11 +20,11 @@ export function focusModel(night: NightStatic, temperatureC: number | null): Foc
   const tonight = ofNight.last('focus', rig.id);
   const last = night.learned.focus.at(-1);
   const saying = (): FocusSaying => {
-    const moved = focusNow(night.records, night.numbers);
-    if (moved) {
-      const { shiftUm, allowedUm, stands } = moved;
-      const positionUm = moved.focus.values.positionUm + shiftUm;
-      return { code: stands ? 'holds' : 'gone', positionUm, shiftUm, allowedUm };
+    const known = focusKnown(night.records, night.numbers);
+    if (known?.air) {
+      const { value: shiftUm, doubt: doubtUm, allowedUm, state } = known;
+      const positionUm = known.focus.values.positionUm + shiftUm;
+      return { code: state, positionUm, shiftUm, doubtUm, allowedUm };
     }
     if (tonight) return { code: 'tonight', ...tonight.values };
     if (line && temperatureC !== null)

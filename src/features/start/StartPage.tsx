@@ -3,7 +3,7 @@ import { useEffect } from 'react';
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
-import { ownNight } from '../../core/night/plan/ownNight.ts';
+import { ownNight } from '../../core/night/advice/ownNight.ts';
 import { ok, type Result } from '../../core/result.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import { useBusy, useWrite } from '../../session/useWrite.ts';

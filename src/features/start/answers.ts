@@ -1,11 +1,11 @@
 /** What the first screens ask, and what is kept of it on this device until the night is made. */
 import { z } from 'zod';
 import { siteSchema } from '../../core/records/site.ts';
-import { partKinds } from '../../core/records/part.ts';
+import { partKinds, TUBE_KINDS } from '../../core/records/part.ts';
 import { CARRIERS, SIZES } from '../../core/rig/dressing/carriers.ts';
-import { OPTICS_KINDS, PHONE_LENS, SENSORS, type Looker, type SensorFormat } from '../../core/rig/dressing/looks.ts';
+import { PHONE_LENS, SENSORS, type Looker, type SensorFormat } from '../../core/rig/dressing/looks.ts';
 import type { RigAnswers } from '../../core/rig/dressing/dressRig.ts';
-import type { OwnAnswers } from '../../core/night/plan/ownNight.ts';
+import type { OwnAnswers } from '../../core/night/advice/ownNight.ts';
 import type { Format } from '../../text/format.ts';
 import { placeName, rigNameOf, type Screen } from '../../text/startWords.ts';
 
@@ -26,7 +26,7 @@ export const answersSchema = z
     size: z.enum(SIZES),
     raMotor: z.boolean(),
     finder: z.enum(['twelveHour', 'none']),
-    opticsKind: z.enum(OPTICS_KINDS),
+    opticsKind: z.enum(TUBE_KINDS),
     focalMm,
     fNumber: z.number().min(0.7).max(64).nullable(),
     apertureMm: apertureMm.nullable(),
@@ -76,11 +76,20 @@ export const ASKED: Record<Screen, (keyof Draft)[]> = {
 
 const KEY = 'tidy-owl-start';
 
-/** What was answered before a reload; damaged or older text counts as nothing. */
+/** What may stand in a field while it is typed: its answer, or nothing yet. */
+const mayStand = (field: keyof Draft, value: unknown): boolean =>
+  value === FIRST_DRAFT[field] || value === null || answersSchema.shape[field].safeParse(value).success;
+
+/** What was answered before a reload; text that is damaged counts as nothing, a field that an older page wrote otherwise is
+ *  asked anew. */
 export function keptDraft(): Draft {
   try {
     const kept: unknown = JSON.parse(localStorage.getItem(KEY) ?? '{}');
-    return typeof kept === 'object' ? { ...FIRST_DRAFT, ...kept } : FIRST_DRAFT;
+    if (typeof kept !== 'object' || kept === null) return FIRST_DRAFT;
+    const fields = Object.entries(kept).filter(
+      ([field, value]) => field in FIRST_DRAFT && mayStand(field as keyof Draft, value),
+    );
+    return { ...FIRST_DRAFT, ...Object.fromEntries(fields) };
   } catch {
     return FIRST_DRAFT;
   }

@@ -1,7 +1,7 @@
 /** The three screens: one question each. */
 import { useFormContext, useWatch } from 'react-hook-form';
 import { CARRIERS, SIZES, usualCarrier } from '../../core/rig/dressing/carriers.ts';
-import { OPTICS_KINDS } from '../../core/rig/dressing/looks.ts';
+import { TUBE_KINDS } from '../../core/records/part.ts';
 import { FromDevice } from '../../session/FromDevice.tsx';
 import { Queries } from '../../session/Queries.tsx';
 import { useShared } from '../../session/session.ts';
@@ -93,7 +93,7 @@ export function Looks() {
         legend="What looks"
         hideLegend
         className="words"
-        options={OPTICS_KINDS}
+        options={TUBE_KINDS}
         show={(one) => <span>{OPTICS_WORDS[one]}</span>}
       />
       <div className="fields">

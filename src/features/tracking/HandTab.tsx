@@ -1,6 +1,6 @@
 import type { ReactNode } from 'react';
 import { handOfNight } from '../../core/night/advice/hands/handOfNight.ts';
-import { usableOfNight } from '../../core/night/advice/stars/usableOfNight.ts';
+import { subAnswer } from '../../core/night/advice/stars/subAnswer.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { HAND, handReason, handSentence, minutesWords, shutterWords } from '../../text/handWords.ts';
@@ -17,7 +17,7 @@ export function HandTab({ tabs }: { tabs: ReactNode }) {
   const hand = handOfNight(night);
   const { turnMin, view } = hand;
   const sentence = handSentence(hand, format);
-  const longestS = stars ? usableOfNight(night, stars.sub).longestS : null;
+  const longestS = stars ? subAnswer(night, stars.sub).longestS : null;
   const figures = [
     ...(view
       ? [

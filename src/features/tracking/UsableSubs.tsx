@@ -8,7 +8,6 @@ import {
   type UsableNight,
   type UsablePoint,
 } from '../../core/night/advice/stars/usableOfNight.ts';
-import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
 import { WANTED_SHARE } from '../../core/verdict/budget.ts';
 import { wormPeriodS } from '../../core/tracking/periodicError.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
@@ -16,16 +15,19 @@ import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { usePlanWrite, withEntry } from '../../session/usePlanWrite.ts';
 import { plain } from '../../text/said.ts';
-import { keptWords, trackingReason, trackingSentence, UNGUIDED_LINE } from '../../text/trackingWords.ts';
+import { subSentence } from '../../text/subWords.ts';
+import { INCOMPLETE, keptWords, trackingReason, UNGUIDED_LINE } from '../../text/trackingWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { ChartFrame } from '../../ui/charts/ChartFrame.tsx';
 import { DragPlot } from '../../ui/charts/DragX.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
-import { OVERHEAD } from '../../core/night/nightAt.ts';
-import { settable, trackingModel, unguidedUsable } from './model.ts';
+import { OVERHEAD, type StarsAt } from '../../core/night/nightAt.ts';
+import { settableS } from '../../core/night/advice/stars/subAnswer.ts';
+import { trackingModel, unguidedUsable, type TrackingModel } from './model.ts';
 import { RepairTable } from './RepairTable.tsx';
 import { WhatIfTable } from './WhatIfTable.tsx';
 
+type Place = { haH: number; altDeg: number };
 type Chosen = { exposureS: number; share: number };
 type ChartProps = {
   label: string;
@@ -37,7 +39,7 @@ type ChartProps = {
 
 function UsableChart({ label, usable, unguided, chosen, choose }: ChartProps) {
   const { format } = useShared();
-  const { curve } = usable;
+  const curve = usable.curve();
   const longest = curve.at(-1)?.exposureS ?? 300;
   return (
     <ChartFrame
@@ -61,7 +63,7 @@ function UsableChart({ label, usable, unguided, chosen, choose }: ChartProps) {
             <path d={`M0 ${y(WANTED_SHARE)}H${width}`} stroke="var(--amber)" strokeWidth="1.5" strokeDasharray="6 5" />
             {unguided && (
               <path
-                d={drawn(unguided.curve) ?? ''}
+                d={drawn(unguided.curve()) ?? ''}
                 fill="none"
                 stroke="var(--soft)"
                 strokeWidth="2"
@@ -82,7 +84,7 @@ function UsableChart({ label, usable, unguided, chosen, choose }: ChartProps) {
               x={x}
               width={width}
               height={height}
-              onMove={(s) => choose(Math.max(usable.shortestS, settable(s)))}
+              onMove={(s) => choose(Math.max(usable.shortestS, settableS(s)))}
             />
           </g>
         );
@@ -106,7 +108,7 @@ function Chooser({
   const { records, legIndex } = useNight();
   const { format } = useShared();
   const { save } = usePlanWrite();
-  const longest = usable.curve.at(-1)?.exposureS ?? 300;
+  const longest = usable.curve().at(-1)?.exposureS ?? 300;
   const { exposureS: chosenS, share } = chosen;
   const gapS = records.night.plan[legIndex]?.gapS ?? 0;
   const take = (): void => {
@@ -190,46 +192,69 @@ function useChosen(subS: number) {
   return { chosenS: draft?.forSubS === subS ? draft.s : subS, choose };
 }
 
-export function UsableSubs({ tabs }: { tabs: ReactNode }) {
+function Answered({
+  tabs,
+  model,
+  stars,
+  place,
+}: {
+  tabs: ReactNode;
+  model: TrackingModel;
+  stars: StarsAt;
+  place: Place;
+}) {
   const night = useNight();
-  // The hour runs on while the ribbon is dragged; the curve follows when there is time.
-  const at = useDeferredValue(useNightAt());
+  const { timeMs } = useDeferredValue(useNightAt());
   const { format } = useShared();
-  const place = at.target ?? OVERHEAD;
-  const { saying, usable, subS, basis } = trackingModel(night, at.stars, place);
-  const unguided = usable && unguidedUsable(night, place);
+  const { answer, basis } = model;
+  const subS = answer.plannedS;
+  const unguided = unguidedUsable(night, place);
   const { chosenS, choose } = useChosen(subS);
-  const sentence = trackingSentence(saying, format);
-  const chosen = (sub: PlannedSub): Chosen => ({
+  const sentence = subSentence(answer, format);
+  const { sub } = stars;
+  const chosen: Chosen = {
     exposureS: chosenS,
-    share: chosenS === subS ? basis.share : shareOfLength(sub, chosenS, night),
-  });
+    share: chosenS === subS ? answer.share : shareOfLength(sub, chosenS, night),
+  };
   return (
     <BenchLayout
       title="Tracking"
       tabs={tabs}
       sentence={sentence}
-      reason={trackingReason(saying, basis, format)}
+      reason={trackingReason(answer, basis, format)}
       instrumentName="The curve of usable subs"
       instrument={
-        usable && at.stars ? (
-          <>
-            <UsableChart
-              label={plain(sentence)}
-              usable={usable}
-              unguided={unguided}
-              chosen={chosen(at.stars.sub)}
-              choose={choose}
-            />
-            {unguided && <p className="soft">{UNGUIDED_LINE}</p>}
-          </>
-        ) : undefined
+        <>
+          <UsableChart label={plain(sentence)} usable={answer} unguided={unguided} chosen={chosen} choose={choose} />
+          {unguided && <p className="soft">{UNGUIDED_LINE}</p>}
+        </>
       }
     >
-      {usable && at.stars && <Chooser usable={usable} subS={subS} chosen={chosen(at.stars.sub)} choose={choose} />}
-      {at.stars && <RepairTable sub={at.stars.sub} timeMs={at.timeMs} />}
-      {at.stars && <WhatIfTable sub={at.stars.sub} share={basis.share} />}
+      <Chooser usable={answer} subS={subS} chosen={chosen} choose={choose} />
+      <RepairTable sub={sub} timeMs={timeMs} />
+      <WhatIfTable sub={sub} share={answer.share} />
       <RecordSwing />
     </BenchLayout>
   );
+}
+
+export function UsableSubs({ tabs }: { tabs: ReactNode }) {
+  const night = useNight();
+  // The hour runs on while the ribbon is dragged; the curve follows when there is time.
+  const at = useDeferredValue(useNightAt());
+  const place = at.target ?? OVERHEAD;
+  const model = trackingModel(night, at.stars, place);
+  if (!model || !at.stars)
+    return (
+      <BenchLayout
+        title="Tracking"
+        tabs={tabs}
+        sentence={INCOMPLETE.sentence}
+        reason={INCOMPLETE.reason}
+        instrumentName="The curve of usable subs"
+      >
+        <RecordSwing />
+      </BenchLayout>
+    );
+  return <Answered tabs={tabs} model={model} stars={at.stars} place={place} />;
 }

@@ -22,6 +22,7 @@ const spacer = (id: string, lengthMm: number): DemoPart =>
 
 const heron: DemoPart[] = [
   part('heron-mount', 'Mid-size belt-driven German mount', 11, 'mount', {
+    sizeBasis: 'measured',
     mountKind: 'germanEquatorial',
     drive: 'worm',
     belt: true,
@@ -58,6 +59,7 @@ const heron: DemoPart[] = [
     geometry: { pivotHeightM: 1.25, axisForwardM: 0.12, columnTopDropM: 0.26 },
   }),
   part('heron-tripod', 'Steel tripod', 7.5, 'support', {
+    sizeBasis: 'measured',
     supportKind: 'tripod',
     hubHeightM: 0.95,
     columnRadiusM: 0.06,
@@ -66,6 +68,8 @@ const heron: DemoPart[] = [
     firstFootAzimuthDeg: 0,
   }),
   part('heron-tube', '80 mm f/6 triplet', 3.4, 'tube', {
+    tubeKind: 'refractor',
+    sizeBasis: 'measured',
     apertureMm: 80,
     focalMm: 480,
     frontM: 0.27,
@@ -85,6 +89,8 @@ const heron: DemoPart[] = [
     imageCircleMm: 32,
   }),
   part('heron-camera', 'Cooled 26-megapixel camera', 0.72, 'camera', {
+    bodyKind: 'telescope',
+    sizeBasis: 'measured',
     pixelUm: 3.76,
     widthPx: 6248,
     heightPx: 4176,
@@ -111,7 +117,12 @@ const heron: DemoPart[] = [
   part('heron-shim', 'Shim 0.5 mm', 0.001, 'shim', { thicknessMm: 0.5 }),
   part('heron-guide-scope', '30 mm f/4 guide scope', 0.5, 'guideScope', { focalMm: 120, apertureMm: 30, pixelUm: 2.9 }),
   part('heron-guide-camera', 'Guide camera', 0.1, 'small', {}),
-  part('heron-bar', 'Counterweight bar', 0.8, 'bar', { lengthM: 0.45, centreM: 0.2, radiusM: 0.01 }),
+  part('heron-bar', 'Counterweight bar', 0.8, 'bar', {
+    sizeBasis: 'measured',
+    lengthM: 0.45,
+    centreM: 0.2,
+    radiusM: 0.01,
+  }),
   part('weight-1', 'Weight 1 kg', 1, 'weight', { thicknessM: 0.025 }),
   part('weight-2', 'Weight 2 kg', 2, 'weight', { thicknessM: 0.035 }),
   part('weight-35', 'Weight 3.5 kg', 3.5, 'weight', { thicknessM: 0.045 }),
@@ -164,6 +175,7 @@ const wagtail: DemoPart[] = [
     firstFootAzimuthDeg: 180,
   }),
   part('wagtail-lens', '135 mm f/2.8 lens', 0.83, 'tube', {
+    tubeKind: 'lens',
     apertureMm: 48.2,
     focalMm: 135,
     frontM: 0.13,
@@ -173,6 +185,7 @@ const wagtail: DemoPart[] = [
     imageCircleMm: 43.3,
   }),
   part('wagtail-camera', 'Mirrorless body, 24 megapixels', 0.68, 'camera', {
+    bodyKind: 'lensMount',
     pixelUm: 4.4,
     widthPx: 6000,
     heightPx: 4000,
@@ -231,6 +244,7 @@ const plover: DemoPart[] = [
     firstFootAzimuthDeg: 0,
   }),
   part('plover-tube', '150 mm f/5 reflector', 5.9, 'tube', {
+    tubeKind: 'newtonian',
     apertureMm: 150,
     focalMm: 750,
     frontM: 0.4,
@@ -241,6 +255,7 @@ const plover: DemoPart[] = [
   }),
   part('plover-rings', 'Rings for the reflector', 1.1, 'rings', {}),
   part('plover-camera', 'Second-hand camera, 24 megapixels', 0.74, 'camera', {
+    bodyKind: 'lensMount',
     pixelUm: 3.92,
     widthPx: 6000,
     heightPx: 4000,

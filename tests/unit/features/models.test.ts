@@ -2,6 +2,7 @@ import { expect } from 'chai';
 import { nightAt } from '../../../src/core/night/nightAt.ts';
 import { tellingPole } from '../../../src/core/pole/measuredErrors.ts';
 import { byNight } from '../../../src/core/history/readingIndex.ts';
+import type { Reading } from '../../../src/core/records/reading.ts';
 import { runFor } from '../../../src/core/night/plan/run.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
@@ -61,26 +62,31 @@ describe('focus model', () => {
 });
 
 describe('tracking model', () => {
-  it('a guided rig keeps its subs, an unguided one is told to shorten or may keep', () => {
+  it('a guided rig keeps its subs, an unguided one is told what helps first, and to shorten when nothing free does', () => {
     const model = (wish: Wish = {}) => {
       const tonight = night(wish);
       const then = nightAt(tonight, tonight.targetSky!.transit.transitMs);
-      return { ...trackingModel(tonight, then.stars, then.target!), margin: then.stars?.budget.shareAcceptable };
+      return { ...trackingModel(tonight, then.stars, then.target!)!, margin: then.stars?.budget.shareAcceptable };
     };
     const guided = model({ readings: [event('setByEye')] });
-    expect(guided.saying.code).to.equal('keep');
-    expect(guided.basis.unguidedShare!, 'what guiding spares it').to.be.lessThan(guided.basis.share);
-    expect(guided.basis.share).to.equal(guided.margin);
-    const wagtail = (subS: number): Wish => ({
+    expect(guided.answer.share).to.be.greaterThan(0.9);
+    expect(guided.answer.lever).to.equal(null);
+    expect(guided.basis.unguidedShare!, 'what guiding spares it').to.be.lessThan(guided.answer.share);
+    expect(guided.answer.share).to.equal(guided.margin);
+    const wagtail = (subS: number, readings: Reading[] = []): Wish => ({
       site: auas,
       rigId: 'demo-wagtail',
       targetId: 'demo-ngc253',
       plan: { subS },
+      readings,
     });
-    expect(model(wagtail(60)).saying.code).to.equal('shorten');
-    expect(model(wagtail(2)).saying.code).to.equal('keep');
-    const noCamera = parts.filter((p) => p.id !== 'demo-wagtail-camera');
-    expect(model({ ...wagtail(30), parts: noCamera }).saying.code).to.equal('incomplete');
+    expect(model(wagtail(60)).answer.lever).to.include({ code: 'lookPole', value: 8 });
+    const looked = model(wagtail(180, [event('setByEye')])).answer;
+    expect(looked.lever, 'the drive decides').to.equal(null);
+    expect(looked.longestS).to.be.within(30, 179);
+    expect(model(wagtail(2)).answer.share).to.be.greaterThan(0.9);
+    const noCamera = { ...wagtail(30), parts: parts.filter((p) => p.id !== 'demo-wagtail-camera') };
+    expect(trackingModel(night(noCamera), null, { haH: 0, altDeg: 60 })).to.equal(null);
   });
 
   it('lists the checks of this mount with their ticks', () => {

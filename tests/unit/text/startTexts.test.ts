@@ -2,7 +2,8 @@
 import { expect } from 'chai';
 import type { Tonight } from '../../../src/core/night/advice/tonight.ts';
 import { CARRIERS, SIZES, usualCarrier } from '../../../src/core/rig/dressing/carriers.ts';
-import { OPTICS_KINDS, SENSORS, type SensorFormat } from '../../../src/core/rig/dressing/looks.ts';
+import { TUBE_KINDS } from '../../../src/core/records/part.ts';
+import { SENSORS, type SensorFormat } from '../../../src/core/rig/dressing/looks.ts';
 import type { Piece } from '../../../src/core/rig/dressing/dressRig.ts';
 import { givenWords } from '../../../src/text/choiceWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
@@ -22,6 +23,8 @@ const [f, imperial] = [makeFormat('metric', 'Europe/Lisbon'), makeFormat('imperi
 
 const STAR = { at: 'centre', lengthOverWidth: 1, majorFwhmArcsec: 3, minorFwhmArcsec: 3, angleDeg: 0 } as const;
 const DRAWN = { star: STAR, evenFwhmArcsec: 3 };
+const usable = (longestS: number | null, orMore = false) => ({ longestS, orMore, shortestS: 2, curve: () => [] });
+const ASKED = { plannedS: 30, share: 0.4, lever: null } as const;
 
 const TONIGHT: Tonight = {
   bearing: { compassDeg: 0.4, declinationDeg: -0.4, south: false },
@@ -33,7 +36,15 @@ const TONIGHT: Tonight = {
     engraving: { numbering: '12h', topMark: 0, direction: 'clockwise', view: 'inverted' },
     finder: 'usual',
   },
-  sub: { longestS: 31.2, shortestS: 2, byEye: true, orMore: false, motion: 'usualDrive', ...DRAWN },
+  sub: {
+    ...usable(12.4),
+    ...ASKED,
+    onceLooked: usable(31.2),
+    byEye: true,
+    motion: 'usualDrive',
+    pole: 'notLooked',
+    ...DRAWN,
+  },
   weight: { positionM: 0.135, inRange: true, guessed: true, shareOfBar: 0.1 },
   meridian: {
     target: 'M 45, Pleiades',
@@ -62,7 +73,7 @@ describe('the first answers in words', () => {
     expect(bearing!.rests).to.equal('The needle stands 0.4° west of true here; no iron near it.');
     expect(dial!.rests).to.contain('compare yours under Kit');
     expect(sub!.rests).to.equal(
-      'Drive as usual for its kind, seeing 2.5″, focused, once the star stands at its mark (about 8′ off).',
+      'Once the star stands at its mark; until then 12 s. A drive as usual for its kind, the pole as bearing and scale leave it, at this hour. Focused, stars are 3.0″ wide by air and optics.',
     );
     expect(weight!.rests).to.contain('guesses');
     expect(meridian!.name).to.equal('M 45, Pleiades: flip');
@@ -72,7 +83,7 @@ describe('the first answers in words', () => {
     const { bearing, dial, sub, meridian } = lines({
       bearing: { compassDeg: null, declinationDeg: 30, south: true },
       dial: { ...TONIGHT.dial!, finder: 'none', reading: null },
-      sub: { ...TONIGHT.sub!, longestS: null },
+      sub: { ...TONIGHT.sub!, onceLooked: usable(null) },
       meridian: null,
     });
     expect(bearing!.value).to.equal('by sun or stars');
@@ -86,14 +97,22 @@ describe('the first answers in words', () => {
     const { latitude, dial, sub, weight } = lines({
       latitude: { scaleDeg: 40.9, biasKnown: true },
       dial: { ...TONIGHT.dial!, finder: 'own' },
-      sub: { longestS: 360, shortestS: 2, byEye: false, orMore: true, motion: 'guided', ...DRAWN },
+      sub: {
+        ...usable(360, true),
+        ...ASKED,
+        onceLooked: usable(360, true),
+        byEye: false,
+        motion: 'guided',
+        pole: 'measured',
+        ...DRAWN,
+      },
       weight: { positionM: 0.3, inRange: true, guessed: false, shareOfBar: 0.5 },
     });
     expect(latitude!.rests).to.contain('was read to be off');
     expect(dial!.rests).not.to.contain('Kit');
     expect([sub!.value, sub!.rests]).to.deep.equal([
-      '360 s and more',
-      'Guided, seeing 2.5″, focused, with the pole as it is.',
+      '6 min and more',
+      'Guided on both axes, the pole as you measured it, at this hour. Focused, stars are 3.0″ wide by air and optics.',
     ]);
     expect(weight!.rests).to.equal('From your masses and places; the tip test has the last word.');
   });
@@ -114,10 +133,10 @@ describe('the first answers in words', () => {
     expect(lines({ hand: knob }).hand).to.include({ value: '9 min 58 s', to: 'tracking' });
     const view = { by: 'eyepiece' as const, fieldDeg: 1.67, stayMin: 6.65 };
     expect(lines({ hand: { ...knob, turnMin: null, teeth: null, view } }).hand!.value).to.equal('6 min 39 s');
-    const shutter = lines({ sub: { ...TONIGHT.sub!, longestS: 0.31, motion: 'still', byEye: false } }).sub!;
+    const shutter = lines({ sub: { ...TONIGHT.sub!, onceLooked: usable(0.31), motion: 'still', byEye: false } }).sub!;
     expect([shutter.value, shutter.rests]).to.deep.equal([
       '1/4 s',
-      'Nothing follows the sky: longer ones trail; seeing 2.5″, focused.',
+      'Nothing follows the sky, at this hour. Focused, stars are 3.0″ wide by air and optics.',
     ]);
     const early = lines({ meridian: { ...TONIGHT.meridian!, flipMs: null } }).meridian!;
     expect([early.name, early.value]).to.deep.equal(['M 45, Pleiades crosses the meridian', '23:41']);
@@ -146,7 +165,7 @@ describe('the first screens in words', () => {
       ...CARRIERS.map((c) => CARRIER_WORDS[c].name),
       ...CARRIERS.map((c) => CARRIER_WORDS[c].what),
       ...SIZES.map((s) => sizeWords(s, usualCarrier('germanEquatorial', s).ratedKg, f)),
-      ...OPTICS_KINDS.map((k) => OPTICS_WORDS[k]),
+      ...TUBE_KINDS.map((k) => OPTICS_WORDS[k]),
       ...(Object.keys(SENSORS) as SensorFormat[]).map(sensorWords),
     ];
     expect(new Set(names).size).to.equal(names.length);
@@ -159,7 +178,7 @@ describe('the first screens in words', () => {
     expect(called.slice(-2)).to.deep.equal(['Weight 0.5 kg', 'Weight 5.0 kg']);
     const named = [
       rigNameOf({ kind: 'mirrorLens', focalMm: 2000 }, 'reduced', f),
-      rigNameOf({ kind: 'reflector', focalMm: 750 }, 'phone', f),
+      rigNameOf({ kind: 'newtonian', focalMm: 750 }, 'phone', f),
       rigNameOf({ kind: 'refractor', focalMm: 480 }, 'eye', f),
       rigNameOf({ kind: 'lens', focalMm: 135 }, 'phone', f),
     ];

@@ -1,3 +1,5 @@
+import type { SubAnswer } from '../../../src/core/night/advice/stars/subAnswer.ts';
+import { subRests, subSentence } from '../../../src/text/subWords.ts';
 import { expect } from 'chai';
 import type { FirstSubCheck } from '../../../src/core/night/plan/checklists.ts';
 import { REVERSAL_READY, type ReversalTest } from '../../../src/core/mount/reversalTest.ts';
@@ -41,13 +43,7 @@ import {
 import { playAdvice, playReason, playSentence } from '../../../src/text/playWords.ts';
 import { plain } from '../../../src/text/said.ts';
 import { leftOutWords, ORDER_REASONS, STATIONS, stopName } from '../../../src/text/stations.ts';
-import {
-  CHECK_WORDS,
-  checksSentence,
-  trackingReason,
-  trackingSentence,
-  type TrackingSaying,
-} from '../../../src/text/trackingWords.ts';
+import { CHECK_WORDS, checksSentence, trackingReason } from '../../../src/text/trackingWords.ts';
 import { parts } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
@@ -200,8 +196,9 @@ describe('words of the stations', () => {
       { code: 'lastTime', positionUm: 12_488, temperatureC: 2 },
       { code: 'predicted', positionUm: 12_400, umPerDeg: -11, count: 12 },
       { code: 'tonight', positionUm: 12_410, temperatureC: 1 },
-      { code: 'holds', positionUm: 12_420, shiftUm: 10, allowedUm: 31 },
-      { code: 'gone', positionUm: 12_450, shiftUm: -40, allowedUm: 31 },
+      { code: 'stands', positionUm: 12_420, shiftUm: 10, doubtUm: 2, allowedUm: 31 },
+      { code: 'doubtful', positionUm: 12_440, shiftUm: 25, doubtUm: 9, allowedUm: 31 },
+      { code: 'gone', positionUm: 12_450, shiftUm: -40, doubtUm: 2, allowedUm: 31 },
     ];
     for (const s of sayings) {
       isSentence(focusSentence(s, f), s.code);
@@ -212,20 +209,43 @@ describe('words of the stations', () => {
   });
 
   it('tracking', () => {
-    const sayings: TrackingSaying[] = [
-      { code: 'incomplete' },
-      { code: 'keep', subS: 30, share: 0.95 },
-      { code: 'shorten', subS: 120, longestS: 18 },
-      { code: 'none', shortestS: 2, guided: true },
-      { code: 'none', shortestS: 2, guided: false },
+    const answer: SubAnswer = {
+      longestS: 66.4,
+      shortestS: 2,
+      orMore: false,
+      curve: () => [],
+      onceLooked: { longestS: 122, shortestS: 2, orMore: false, curve: () => [] },
+      plannedS: 120,
+      share: 0.41,
+      lever: { code: 'lookPole', value: 8, share: 1 },
+      motion: 'usualDrive',
+      pole: 'notLooked',
+    };
+    expect(subSentence(answer, f)).to.equal('**Look for the pole**: it alone brings 41% to all; until then 65 s.');
+    const measured = { ...answer, lever: { code: 'mendPole', value: 1.8, share: 0.98 } } as const;
+    expect(subSentence({ ...measured, longestS: null }, f)).to.equal(
+      '**Bring the pole within 1.8′**: it alone brings 41% to 98%; until then under 2 s.',
+    );
+    expect(subSentence({ ...answer, share: 0.96 }, f)).to.equal('Keep **2 min**: about 96% of the subs stay usable.');
+    expect(subSentence({ ...answer, lever: null }, f), 'nothing free is left').to.equal('Shorten the sub to **65 s**.');
+    const ways: Partial<SubAnswer>[] = [
+      {},
+      { share: 1 },
+      { lever: { code: 'mendGuiding', value: 0.7, share: 0.9 } },
+      { lever: null, longestS: null },
+      { lever: null, longestS: null, motion: 'guided' },
+      { lever: null, longestS: null, motion: 'guidedRa' },
+      { lever: null, longestS: 0.2, shortestS: 0.01, motion: 'still', pole: null },
     ];
-    for (const s of sayings) {
-      isSentence(trackingSentence(s, f), s.code);
+    for (const way of ways) {
+      isSentence(subSentence({ ...answer, ...way }, f), JSON.stringify(way));
       for (const drive of ['curve', 'turn', 'assumed'] as const) {
         const unguidedShare = drive === 'assumed' ? null : 0.2;
-        isSentence(trackingReason(s, { drive, share: 0.4, unguidedShare }, f), s.code);
+        isSentence(trackingReason({ ...answer, ...way }, { drive, unguidedShare }, f), JSON.stringify(way));
       }
     }
+    for (const pole of ['measured', 'told', 'learned', 'assumed', 'notLooked', null] as const)
+      isSentence(subRests({ motion: 'ownDrive', pole }), String(pole));
     const waiting: ReversalTest = { at: 'waiting', way: 'south', sinceMs: 0, reversals: [{ way: 'south', deadS: 1 }] };
     const both: ReversalTest = {
       at: 'moving',

@@ -241,9 +241,6 @@ describe('words', () => {
     expect(repairWords({ ...mine, code: 'guiding', from: 1.24, to: 0.7 }, metric)).to.match(
       /^Guiding from 1\.2″ to 0\.7″:/,
     );
-    expect(repairWords({ ...mine, code: 'spacing', from: 55, to: 55.7 }, metric)).to.match(
-      /^Spacing from 55\.0 mm to 55\.7 mm:/,
-    );
     const told = expectedWords({ state: 'round', unlooked: [] }, 0.956, metric);
     expect(told).to.equal('By the account 96% of its subs usable: round.');
   });

@@ -11,9 +11,8 @@ import { engravingOf, dialPlace } from '../../pole/dialOfNight.ts';
 import { handOfNight, type HandOfNight } from './hands/handOfNight.ts';
 import type { LimitSource } from '../plan/meridianLimit.ts';
 import { magneticOfNight, poleByCompassDeg } from './hands/magneticOfNight.ts';
-import { poleOfNight } from '../../pole/poleOfNight.ts';
 import { scaleToSet } from '../../pole/scaleToSet.ts';
-import { usableOfNight } from './stars/usableOfNight.ts';
+import { subAnswer, type SubAnswer } from './stars/subAnswer.ts';
 import type { NightAt } from '../nightAt.ts';
 import type { BarOfNight, NightStatic } from '../nightStatic.ts';
 
@@ -30,18 +29,8 @@ export type Tonight = {
     /** `usual`: nobody said what is engraved on it. */
     finder: 'none' | 'usual' | 'own';
   } | null;
-  /** The longest sub of which nine in ten stay usable; `byEye`: once the star stands at its mark, for nobody looked yet;
-   *  `orMore`: nothing longer was asked for. */
-  sub: {
-    longestS: number | null;
-    shortestS: number;
-    byEye: boolean;
-    orMore: boolean;
-    motion: 'guided' | 'usualDrive' | 'ownDrive' | 'still';
-    /** The middle one of such subs. */
-    star: MiddleStar;
-    evenFwhmArcsec: number;
-  } | null;
+  /** `byEye`: nobody looked for the pole yet; the star is the middle one of subs once it stands at its mark. */
+  sub: (SubAnswer & { byEye: boolean; star: MiddleStar; evenFwhmArcsec: number }) | null;
   /** `shareOfBar`: from the nearest place that the bar allows to the farthest; `guessed`: a mass or a place that moves it was
    *  never measured. */
   weight: { positionM: number; inRange: boolean; guessed: boolean; shareOfBar: number } | null;
@@ -57,32 +46,14 @@ export type Tonight = {
   hand: HandOfNight | null;
 };
 
-/** An axis that follows and was never looked at is told as set by eye. */
-const isUntouched = ({ records, numbers: { mount } }: NightStatic): boolean =>
-  motorsOf(mount) !== 'none' && mount?.mountKind !== 'altAzimuth' && poleOfNight(records).basis === 'untouched';
-
-function motionOf({ numbers, budget }: NightStatic, guided: boolean): NonNullable<Tonight['sub']>['motion'] {
-  if (motorsOf(numbers.mount) === 'none') return 'still';
-  if (guided) return 'guided';
-  return budget?.sources.periodicError?.basis === 'measured' ? 'ownDrive' : 'usualDrive';
-}
-
 function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
   if (!stars) return null;
-  const byEye = isUntouched(night);
+  const answer = subAnswer(night, stars.sub);
+  const byEye = answer.pole === 'notLooked';
   const polar = byEye ? ({ known: 'size', errorArcmin: ASSUMED.polarErrorByEyeArcmin } as const) : stars.sub.polar;
-  const sub = { ...stars.sub, polar };
-  const { longestS, shortestS, curve } = usableOfNight(night, sub);
-  const { star, evenFwhmArcsec } = roundnessBudget({ ...sub, exposureS: longestS ?? shortestS }, night.records.limits);
-  return {
-    longestS,
-    shortestS,
-    byEye,
-    orMore: longestS === curve.at(-1)?.exposureS,
-    star,
-    evenFwhmArcsec,
-    motion: motionOf(night, stars.sub.tracking.guided),
-  };
+  const exposureS = answer.onceLooked.longestS ?? answer.shortestS;
+  const { star, evenFwhmArcsec } = roundnessBudget({ ...stars.sub, polar, exposureS }, night.records.limits);
+  return { ...answer, byEye, star, evenFwhmArcsec };
 }
 
 function dialOf({ records, numbers }: NightStatic, { poleStar }: NightAt): Tonight['dial'] {

@@ -12,6 +12,10 @@ export type FocusOfNight = {
 
 export function focusOfNight(records: NightRecords): FocusOfNight {
   const { rig, tonight } = records;
-  const points = [...learnedOf(records).focus, ...tonight.of('focus', rig.id)].map((r) => r.values);
+  const points = [...learnedOf(records).focus, ...tonight.of('focus', rig.id)].map(({ values, nightId }) => ({
+    temperatureC: values.temperatureC,
+    positionUm: values.positionUm,
+    nightId,
+  }));
   return { points, line: focusLine(points) };
 }

@@ -12,6 +12,7 @@ import { knobsOf, lockShiftOfMount, type Knobs } from '../../pole/knobsOfMount.t
 import { plateOfFinder, type PlateOfFinder } from '../../pole/plateOfFinder.ts';
 import { scaleBias, type ScaleBias } from '../../pole/scaleBias.ts';
 import type { LearnedLockShift } from '../../mount/knobs.ts';
+import { opticsBlurLearned, type LearnedBlur } from './opticsBlur.ts';
 import { spacingTried, type SpacingTried } from './spacingTried.ts';
 import { learnedRaKgM } from './tipOfNight.ts';
 
@@ -40,6 +41,8 @@ export type Learned = {
   readonly focus: readonly ReadingOf<'focus'>[];
   /** What a flip of this rig took on earlier nights, the middle of all; null before the first. */
   readonly flipMinutes: number | null;
+  /** How wide this tube, corrector and camera make a star by themselves; null before a width was measured. */
+  readonly opticsBlur: LearnedBlur | null;
   /** What measured gaps of this rig say of its clearance; null before the first. */
   readonly gapShift: GapShift | null;
   /** The largest inertia about the declination axis that this mount carried with good stars; null before that. */
@@ -81,6 +84,7 @@ export const learnedOf = oncePer((records: NightRecords): Learned => {
     focus: () => firstOf(earlier.latest('focus', { subjectId: rig.id }), KEPT_FOCUS).reverse(),
     flipMinutes: () =>
       median(firstOf(earlier.latest('flip', { subjectId: rig.id }), KEPT_FLIPS).map((r) => r.values.minutes)),
+    opticsBlur: () => opticsBlurLearned(records),
     gapShift: () => gapShift(records),
     goodInertiaKgM2: () => goodInertiaKgM2(known.goodSnapshotIds(), snapshots, rig.mountId),
   });

@@ -43,6 +43,7 @@ function byEvent({ values }: ReadingOf<'event'>, tracker: boolean): Movement | n
     case 'scaleSet':
       return 'latitude';
     case 'flipBegun':
+    case 'targetTaken':
       return 'slew';
     case 'started':
       return 'firstSub';
@@ -54,6 +55,7 @@ function byEvent({ values }: ReadingOf<'event'>, tracker: boolean): Movement | n
     case 'paused':
     case 'resumed':
     case 'stopped':
+    case 'skipped':
       return null;
   }
 }

@@ -99,7 +99,7 @@ function tubeLineM(usual: UsualCarrier, optics: Optics): number {
 /** One looks into a reflector from its side, near its open end; into all others from behind. */
 function eyePlace(lineM: number, optics: Optics): Hung['place'] {
   const { lengthM } = usualTube(optics);
-  const alongTubeM = optics.kind === 'reflector' ? (1 - BACK_SHARE) * lengthM - SIDE_EYE_M : -BACK_SHARE * lengthM;
+  const alongTubeM = optics.kind === 'newtonian' ? (1 - BACK_SHARE) * lengthM - SIDE_EYE_M : -BACK_SHARE * lengthM;
   return place('tube', lineM, { alongTubeM });
 }
 

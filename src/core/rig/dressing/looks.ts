@@ -1,11 +1,10 @@
 /** What looks: lens or tube by its two numbers; a camera by its sensor's format, a phone, or the eye alone. Rules of thumb,
  *  to be corrected by one's own. */
+import type { TubeKind } from '../../records/part.ts';
 import { tubeOfKind, type TubeGuess } from '../../optics/tubeClasses.ts';
 
-export const OPTICS_KINDS = ['lens', 'refractor', 'reflector', 'mirrorLens'] as const;
-export type OpticsKind = (typeof OPTICS_KINDS)[number];
 /** Aperture null: a lens whose f-number was not told. */
-export type Optics = { kind: OpticsKind; focalMm: number; apertureMm: number | null };
+export type Optics = { kind: TubeKind; focalMm: number; apertureMm: number | null };
 
 /** Formats of sensors, mm, largest first. */
 export const SENSORS = {

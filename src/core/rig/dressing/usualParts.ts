@@ -23,7 +23,7 @@ type HeadKeys =
   | 'note';
 type WithoutHead<P> = P extends Part ? Omit<P, HeadKeys> : never;
 export type PartBody = WithoutHead<Part>;
-type Given = 'kind' | 'name' | 'count' | 'massKg' | 'massBasis';
+type Given = 'kind' | 'name' | 'count' | 'massKg' | 'massBasis' | 'sizeBasis';
 
 /** Of a tube's mass. */
 const RINGS_SHARE = 0.2;
@@ -36,7 +36,15 @@ function guessed<K extends PartKind>(
   own: Omit<WithoutHead<PartOf<K>>, Given>,
 ): PartBody {
   const rounded = Math.round(massKg * 100) / 100;
-  return { kind, name, massKg: rounded, massBasis: 'assumed', count: 1, ...own } as unknown as PartBody;
+  return {
+    kind,
+    name,
+    massKg: rounded,
+    massBasis: 'assumed',
+    sizeBasis: 'assumed',
+    count: 1,
+    ...own,
+  } as unknown as PartBody;
 }
 
 const KNOB: Adjuster = { pitchMm: null, leverMm: null, clockwiseMoves: null, paired: false };
@@ -113,6 +121,7 @@ export function usualTubePart(name: string, optics: Optics, looker: Looker): Par
     radiusM,
     rear: null,
     imageCircleMm: null,
+    tubeKind: optics.kind,
   });
 }
 
@@ -131,6 +140,7 @@ export function usualCamera(name: string, sensor: Sensor | 'phone'): PartBody {
     ...pixels,
     pixelUm: Math.round(pixelUm * 100) / 100,
     depthMm: 17.5,
+    ...(sensor === 'phone' ? { bodyKind: 'phone' as const } : {}),
     front: { thread: 'M42x0.75', gender: 'female' },
     lengthM: CAMERA_LENGTH_M,
     radiusM: 0.045,

@@ -105,7 +105,7 @@ describe('what the stars tell of the axis', () => {
 
   it('a turn moves the estimate and leaves its own doubt; an unknown knob has to be measured again', () => {
     const before = measuredPole({ altArcmin: 10, azArcmin: 5 }, { altArcmin: 0.5, azArcmin: 0.5 });
-    const turned = withTurn(before, 'altitude', -8);
+    const turned = withTurn(before, 'altitude', { arcmin: -8, sigmaArcmin: 1.6 });
     expect(turned.altArcmin).to.equal(2);
     expect(altSigmaArcmin(turned)).to.be.closeTo(Math.hypot(0.5, 1.6), 1e-9);
     expect(azSigmaArcmin(turned)).to.equal(0.5);

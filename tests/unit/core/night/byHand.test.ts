@@ -108,7 +108,8 @@ describe('the curve of usable subs', () => {
   it('goes from two seconds to three planned subs, a minute at least, in 40 steps', () => {
     const lengths = (subS: number) => {
       const tonight = night({ plan: { subS } });
-      const { curve, shortestS } = usableOfNight(tonight, nightAt(tonight, NOW).stars!.sub);
+      const { curve: made, shortestS } = usableOfNight(tonight, nightAt(tonight, NOW).stars!.sub);
+      const curve = made();
       return [shortestS, curve[0]!.exposureS, curve.at(-1)!.exposureS, curve.length];
     };
     expect(lengths(120)).to.deep.equal([2, 2, 360, 40]);
@@ -166,10 +167,13 @@ describe('the account of a pole of which one part was measured', () => {
     const records = nightRecords({ readings: [drift(-6, sharp)] });
     const { altitude, azimuth } = poleOfNight(records, 'true');
     expect([altitude.measured, azimuth.measured]).to.deep.equal([true, false]);
-    expect(sizeOf(drift(-6, sharp))).to.be.closeTo(Math.hypot(altitude.errorArcmin, 90 * COS_LAT), 1e-6);
+    expect(sizeOf(drift(-6, sharp))).to.be.closeTo(
+      Math.hypot(altitude.errorArcmin, altitude.sigmaArcmin, 90 * COS_LAT),
+      1e-6,
+    );
     const meridian = poleOfNight(nightRecords({ readings: [drift(0, sharp)] }), 'true');
     expect([meridian.altitude.measured, meridian.azimuth.measured]).to.deep.equal([false, true]);
-    const onSky = meridian.azimuth.errorArcmin * COS_LAT;
+    const onSky = Math.hypot(meridian.azimuth.errorArcmin, meridian.azimuth.sigmaArcmin) * COS_LAT;
     expect(sizeOf(drift(0, sharp))).to.be.closeTo(Math.hypot(onSky, 90), 1e-6);
   });
 

@@ -105,7 +105,7 @@ describe('nightStatic', () => {
 describe('readings in the budget', () => {
   it('a measured polar error takes the place of the assumption and follows the hour angle', () => {
     const before = nightStatic(nightRecords());
-    expect(before.budget?.sources.polar?.basis).to.equal('assumed');
+    expect(before.budget?.sources.polar?.basis).to.equal('notLooked');
     const measured = nightStatic(
       nightRecords({
         rigId: 'demo-wagtail',
@@ -114,7 +114,7 @@ describe('readings in the budget', () => {
         ],
       }),
     );
-    expect(measured.budget?.sources.polar).to.deep.equal({ basis: 'measured', atUtc: '2026-11-24T20:00:00.000Z' });
+    expect(measured.budget?.sources.polar).to.deep.equal({ basis: 'measured', asOf: '2026-11-24T20:00:00.000Z' });
     const transit = measured.targetSky?.transit.transitMs ?? 0;
     const drift = (timeMs: number) =>
       nightAt(measured, timeMs).stars?.budget.stretches.find((i) => i.item === 'polar')?.fwhmArcsec ?? 0;

@@ -1,7 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
+import { seeded } from '../../../../src/core/math/random.ts';
 import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
-import { focusLine } from '../../../../src/core/optics/focusDrift.ts';
+import { focusLine, usualSlopeUmPerDeg } from '../../../../src/core/optics/focusDrift.ts';
 import { circleFit, spacingSum, spacingToleranceMm } from '../../../../src/core/optics/spacing.ts';
 import { finite, holds } from '../../../support/properties.ts';
 import { parts, rigs } from '../../../support/records.ts';
@@ -83,7 +84,11 @@ describe('focus against temperature', () => {
   it('finds the slope of exact points and predicts between them', () => {
     holds(
       fc.property(finite(-60, 60), finite(1000, 30_000), (slope, at0) => {
-        const points = [-5, 0, 4, 9].map((temperatureC) => ({ temperatureC, positionUm: at0 + slope * temperatureC }));
+        const points = [-5, 0, 4, 9].map((temperatureC, i) => ({
+          temperatureC,
+          positionUm: at0 + slope * temperatureC,
+          nightId: `n${i % 3}`,
+        }));
         const line = focusLine(points);
         expect(line?.umPerDeg).to.be.closeTo(slope, 1e-6);
         expect(line?.positionUmAt(2)).to.be.closeTo(at0 + 2 * slope, 1e-5);
@@ -92,9 +97,35 @@ describe('focus against temperature', () => {
   });
 
   it('tells no slope from too few points or one temperature', () => {
-    const at = (temperatureC: number) => ({ temperatureC, positionUm: 100 });
+    const at = (temperatureC: number) => ({ temperatureC, positionUm: 100, nightId: 'n' });
     expect(focusLine([at(0), at(5), at(10)])).to.equal(null);
     expect(focusLine([at(4), at(5), at(5), at(6)])).to.equal(null);
     expect(focusLine([])).to.equal(null);
+  });
+
+  it('a slope within its doubt of the truth, though each night has an offset of its own', () => {
+    let [within, far] = [0, 0];
+    for (let seed = 0; seed < 400; seed += 1) {
+      const random = seeded(seed);
+      const normal = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
+      const points = Array.from({ length: 8 }, (_, night) => {
+        const [offsetUm, dusk] = [40 * normal(), 20 * random() - 5];
+        return Array.from({ length: 2 }, (__, look) => {
+          const temperatureC = dusk - 3 * look - random();
+          return { temperatureC, positionUm: 9000 + offsetUm - 11 * temperatureC + 8 * normal(), nightId: `n${night}` };
+        });
+      }).flat();
+      const line = focusLine(points)!;
+      const off = Math.abs(line.umPerDeg + 11) / line.sigmaUmPerDeg;
+      within += off <= 1 ? 1 : 0;
+      far += off > 3 ? 1 : 0;
+      expect(line.sigmaUmPerDeg, 'offsets of nights do not hide it').to.be.lessThan(2.5);
+    }
+    expect(within / 400).to.be.within(0.58, 0.78);
+    expect(far / 400).to.be.at.most(0.02);
+  });
+
+  it('before a slope is known a tube may do what aluminium does', () => {
+    expect(usualSlopeUmPerDeg(480)).to.be.closeTo(11.52, 1e-9);
   });
 });

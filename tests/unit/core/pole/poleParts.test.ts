@@ -20,10 +20,12 @@ describe('what a turn was to do', () => {
     changeByTurn(knobs)({ adjuster: 'altitude', turns, afterLockOrReversal, beforeArcmin: null, afterArcmin: null });
 
   it('gain times the turn, less the dead band after a lock or a reversal, never the other way', () => {
-    expect([change(0.5, false), change(-0.5, false)]).to.deep.equal([-10, 10]);
-    expect(change(0.5, true)).to.be.closeTo(-8, 1e-12);
-    expect(change(-0.5, true)).to.be.closeTo(8, 1e-12);
-    expect(Math.abs(change(0.05, true)!)).to.equal(0);
+    expect([change(0.5, false)!.arcmin, change(-0.5, false)!.arcmin]).to.deep.equal([-10, 10]);
+    expect(change(0.5, true)!.arcmin).to.be.closeTo(-8, 1e-12);
+    expect(change(-0.5, true)!.arcmin).to.be.closeTo(8, 1e-12);
+    expect(Math.abs(change(0.05, true)!.arcmin)).to.equal(0);
+    // A fifth of it, and what a hand reads its own turn to.
+    expect(change(0.5, false)!.sigmaArcmin).to.be.closeTo(Math.hypot(2, 0.4), 1e-12);
     const other = {
       adjuster: 'azimuth' as const,
       turns: 1,

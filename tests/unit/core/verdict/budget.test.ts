@@ -3,53 +3,24 @@ import fc from 'fast-check';
 import { apparentAltDeg } from '../../../../src/core/sky/refraction.ts';
 import { isGoodEnough, roundnessBudget, stretchesOf, verdictOf } from '../../../../src/core/verdict/budget.ts';
 import { refractionDriftArcsec } from '../../../../src/core/verdict/motions.ts';
-import { STEADY_DRIVE, type PlannedSub, type Tracking } from '../../../../src/core/verdict/plannedSub.ts';
+import type { Tracking } from '../../../../src/core/verdict/plannedSub.ts';
 import { polarGoal } from '../../../../src/core/verdict/polarGoal.ts';
 import { finite, holds } from '../../../support/properties.ts';
-
-const STILL: Tracking = { guided: false, drive: STEADY_DRIVE, raRateAxisArcsecPerMin: 0, refraction: null };
-const swing = (amplitudeArcsec: number, periodS = 480): Tracking => ({
-  ...STILL,
-  drive: { sinusoids: [{ amplitudeArcsec, periodS, phaseDeg: null }], curve: null },
-});
-const GUIDED: Tracking = {
-  guided: true,
-  rmsRaArcsec: 0,
-  rmsDecArcsec: 0,
-  guideStarArcsec: [0, 0],
-  flexureArcsecPerMin: 0,
-  flexureDirectionDeg: null,
-};
-const size = (errorArcmin: number): PlannedSub['polar'] => ({ known: 'size', errorArcmin });
-
-const base: PlannedSub = {
-  scaleArcsecPerPx: 2,
-  widthPx: 6000,
-  heightPx: 4000,
-  cameraAngleDeg: 0,
-  apertureMm: 80,
-  declinationDeg: 40,
-  exposureS: 120,
-  seeingFwhmArcsec: 2.5,
-  defocusDiscArcsec: 0,
-  balanceWindArcsec: 0.3,
-  polar: size(0),
-  fieldTurnArcsecPerS: 0,
-  tracking: STILL,
-  spacing: null,
-};
-
-/** Even spread of `base`: seeing, diffraction, pixel, balance and wind. */
-const EVEN = (2.5 / 2.3548) ** 2 + ((1.03 * 0.55e-6 * 206264.80624709636) / 0.08 / 2.3548) ** 2 + 4 / 12 + 0.09;
-/** Stretch by a spread along one line. */
-const along = (variance: number): number => Math.sqrt(1 + variance / EVEN);
+import { along, base, EVEN, GUIDED, planned, size, STILL, swing } from '../../../support/subs.ts';
 
 describe('stretch of the stars', () => {
   it('a perfect mount leaves the width that air and optics allow', () => {
     const found = roundnessBudget(base);
     expect(found).to.deep.include({ stretch90: 1, shareRound: 1, shareAcceptable: 1, verdict: 'round', stretches: [] });
     expect(found.evenFwhmArcsec).to.be.closeTo(2.3548 * Math.sqrt(EVEN), 1e-6);
-    expect(found.widens.map((e) => e.item)).to.deep.equal(['seeing', 'diffraction', 'pixel', 'balanceWind', 'defocus']);
+    expect(found.widens.map((e) => e.item)).to.deep.equal([
+      'seeing',
+      'diffraction',
+      'pixel',
+      'balanceWind',
+      'optics',
+      'defocus',
+    ]);
   });
 
   it('a rate draws a line of rate x time x cos(dec), a twelfth of its square', () => {
@@ -66,7 +37,7 @@ describe('stretch of the stars', () => {
         ...base,
         widthPx: 1,
         heightPx: 1,
-        polar: { known: 'components', altErrorArcmin, azErrorArcmin: 0, latDeg: 50, haH: 0 },
+        polar: { known: 'components', altErrorArcmin, azErrorArcmin: 0, doubt: null, latDeg: 50, haH: 0 },
         tracking: { ...STILL, raRateAxisArcsecPerMin },
       });
     const westPerMin = 0.26252 * 20 * Math.sin((40 * Math.PI) / 180);
@@ -85,7 +56,7 @@ describe('stretch of the stars', () => {
     const guided = (guideStarArcsec: [number, number]) =>
       roundnessBudget({
         ...base,
-        polar: { known: 'components', altErrorArcmin: 30, azErrorArcmin: 0, latDeg: 50, haH: 0 },
+        polar: { known: 'components', altErrorArcmin: 30, azErrorArcmin: 0, doubt: null, latDeg: 50, haH: 0 },
         tracking: { ...GUIDED, guideStarArcsec },
       });
     const turn = (7.2921159e-5 * 120 * (30 / 60) * (Math.PI / 180)) / Math.cos((40 * Math.PI) / 180);
@@ -194,32 +165,6 @@ describe('stretch of the stars', () => {
 });
 
 describe('the account never flatters', () => {
-  const tracking = fc.oneof(
-    fc
-      .record({ amplitude: finite(2, 40), periodS: finite(60, 900), rate: finite(-0.5, 0.5) })
-      .map(
-        ({ amplitude, periodS, rate }): Tracking =>
-          ({ ...swing(amplitude, periodS), raRateAxisArcsecPerMin: rate }) as Tracking,
-      ),
-    fc
-      .record({ ra: finite(0, 1.5), dec: finite(0, 1.5), flexure: finite(0, 0.5) })
-      .map(({ ra, dec, flexure }): Tracking => ({
-        ...GUIDED,
-        rmsRaArcsec: ra,
-        rmsDecArcsec: dec,
-        flexureArcsecPerMin: flexure,
-      })),
-  );
-  const planned = fc
-    .record({
-      tracking,
-      declinationDeg: finite(-70, 70),
-      exposureS: finite(5, 600),
-      scaleArcsecPerPx: finite(0.5, 6),
-      seeingFwhmArcsec: finite(1.5, 5),
-    })
-    .map((some): PlannedSub => ({ ...base, ...some }));
-
   it('S90 never falls by more than a hundredth when the pole gets worse', () => {
     holds(
       fc.property(planned, (sub) => {

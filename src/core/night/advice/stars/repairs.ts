@@ -2,16 +2,17 @@
  *  measured is priced: an assumption has nothing to mend. */
 import type { Step } from '../../../records/reading.ts';
 import type { PlannedSub } from '../../../verdict/plannedSub.ts';
+import { isKnown } from '../../account/sources.ts';
 import { stretchesOf } from '../../../verdict/budget.ts';
-import { focusNow } from '../../learned/focusNow.ts';
+import { focusKnown } from '../../learned/focusKnown.ts';
 import type { NightStatic } from '../../nightStatic.ts';
 import { goalOfNight } from '../../ledger/goalOfNight.ts';
 import { poleOfNight } from '../../../pole/poleOfNight.ts';
 import { minutesOf } from './minutesOf.ts';
-import { betterGuided, GOOD_GUIDING_ARCSEC } from './whatIf.ts';
+import { betterGuided, GOOD_GUIDING_ARCSEC, worstRmsArcsec } from './whatIf.ts';
 
-/** What is mended and where: the pole in arcmin, guiding in arcsec of its worse axis, the spacing in mm, the focus in um. */
-type Mending = { code: 'pole' | 'guiding' | 'spacing' | 'focus'; step: Step; from: number; to: number };
+/** What is mended and where: the pole in arcmin, guiding in arcsec of its worse axis, the focus in um. */
+type Mending = { code: 'pole' | 'guiding' | 'focus'; step: Step; from: number; to: number };
 
 export type Repair = Mending & {
   minutes: number;
@@ -50,33 +51,20 @@ function poleMended(night: NightStatic, sub: PlannedSub): Mended[] {
   ];
 }
 
-function guidingMended({ budget }: NightStatic, sub: PlannedSub): Mended[] {
+function guidingMended({ budget, numbers }: NightStatic, sub: PlannedSub): Mended[] {
   const { tracking } = sub;
-  if (!tracking.guided || budget?.sources.guiding?.basis !== 'measured') return [];
-  const from = Math.max(tracking.rmsRaArcsec, tracking.rmsDecArcsec);
+  if (!tracking.guided || !isKnown(budget?.sources.guiding)) return [];
+  const from = worstRmsArcsec(tracking);
   if (from <= GOOD_GUIDING_ARCSEC) return [];
   const mending: Mending = { code: 'guiding', step: 'tracking', from, to: GOOD_GUIDING_ARCSEC };
-  return [{ mending, sub: { ...sub, tracking: betterGuided(tracking) } }];
-}
-
-function spacingMended({ budget, numbers }: NightStatic, sub: PlannedSub): Mended[] {
-  const { spacing } = numbers.lightPath;
-  const isSeen = budget?.sources.spacing?.basis === 'measured' && sub.spacing !== null;
-  if (!spacing || !isSeen || spacing.withinTolerance) return [];
-  const mending: Mending = {
-    code: 'spacing',
-    step: 'light-path',
-    from: spacing.presentMm,
-    to: spacing.neededMm,
-  };
-  return [{ mending, sub: { ...sub, spacing: null } }];
+  return [{ mending, sub: { ...sub, tracking: betterGuided(tracking, numbers.mount) } }];
 }
 
 /** Out of focus every star is a disc: wider, though not longer. */
 function focusMended({ records, numbers }: NightStatic, sub: PlannedSub): Mended[] {
-  const moved = focusNow(records, numbers);
-  if (!moved || moved.stands) return [];
-  const mending: Mending = { code: 'focus', step: 'pointing', from: Math.abs(moved.shiftUm), to: 0 };
+  const focus = focusKnown(records, numbers);
+  if (focus?.state !== 'gone') return [];
+  const mending: Mending = { code: 'focus', step: 'pointing', from: Math.abs(focus.value), to: 0 };
   return [{ mending, sub, spoils: true }];
 }
 
@@ -89,7 +77,7 @@ export function repairsOf(night: NightStatic, sub: PlannedSub, timeMs: number): 
   const { records, plan, entry } = night;
   const left = plan?.subs.filter((s) => s.startMs >= timeMs).length ?? 0;
   if (!entry || left === 0) return [];
-  const mended = [poleMended, guidingMended, spacingMended, focusMended].flatMap((one) => one(night, sub));
+  const mended = [poleMended, guidingMended, focusMended].flatMap((one) => one(night, sub));
   if (mended.length === 0) return [];
   const shareOf = (one: PlannedSub): number => stretchesOf(one, records.limits).shareAcceptable;
   const now = shareOf(sub);

@@ -4,7 +4,8 @@ import { oncePer } from '../../../once.ts';
 import { stretchesOf, WANTED_SHARE } from '../../../verdict/budget.ts';
 import type { PlannedSub } from '../../../verdict/plannedSub.ts';
 import type { NightStatic } from '../../nightStatic.ts';
-import { budgetBase, plannedSubAt } from '../../account/budgetSources.ts';
+import { isKnown } from '../../account/sources.ts';
+import { budgetBase, plannedSubAt } from '../../account/budgetBase.ts';
 
 /** Subs kept of an hour's. @param share usable ones. @param gapS between two. */
 export const keptPerHour = (share: number, exposureS: number, gapS: number): number =>
@@ -13,10 +14,13 @@ export const keptPerHour = (share: number, exposureS: number, gapS: number): num
 export type UsablePoint = { exposureS: number; share: number };
 
 export type UsableNight = {
-  curve: UsablePoint[];
   /** The longest sub of which nine in ten stay usable; null = not even the shortest. */
   longestS: number | null;
   shortestS: number;
+  /** All lengths that were tried are usable: longer ones may be too. */
+  orMore: boolean;
+  /** Of all lengths, made when it is drawn. */
+  curve: () => UsablePoint[];
 };
 
 const POINTS = 40;
@@ -39,19 +43,23 @@ export function shareOfLength(sub: PlannedSub, exposureS: number, { records }: N
   return stretchesOf({ ...sub, exposureS }, records.limits).shareAcceptable;
 }
 
-/** The longest exposure up to which the share never fell below what is wanted; null when even the shortest one is
- *  worse, the curve's end when all are good. */
-function longestUsableS(curve: readonly UsablePoint[]): number | null {
-  const failing = curve.findIndex((p) => p.share < WANTED_SHARE);
-  if (failing === -1) return curve.at(-1)?.exposureS ?? null;
-  return failing === 0 ? null : (curve[failing - 1]?.exposureS ?? null);
-}
-
-/** @param sub the planned one at the hour that is asked about. */
+/** The longest is the last length up to which the share never fell below what is wanted.
+ *  @param sub the planned one at the hour that is asked about. */
 export function usableOfNight(night: NightStatic, sub: PlannedSub): UsableNight {
   const lengths = lengthsTried(night, sub.exposureS);
-  const curve = lengths.map((exposureS) => ({ exposureS, share: shareOfLength(sub, exposureS, night) }));
-  return { curve, longestS: longestUsableS(curve), shortestS: lengths[0] ?? SHORTEST_S };
+  const shares = new Map<number, number>();
+  const shareAt = (exposureS: number): number => {
+    const share = shares.get(exposureS) ?? shareOfLength(sub, exposureS, night);
+    shares.set(exposureS, share);
+    return share;
+  };
+  const failing = lengths.findIndex((exposureS) => shareAt(exposureS) < WANTED_SHARE);
+  return {
+    longestS: failing === 0 ? null : (lengths.at(failing === -1 ? -1 : failing - 1) ?? null),
+    shortestS: lengths[0] ?? SHORTEST_S,
+    orMore: failing === -1,
+    curve: () => lengths.map((exposureS) => ({ exposureS, share: shareAt(exposureS) })),
+  };
 }
 
 /** The same rig and night as if nothing guided. */
@@ -60,7 +68,7 @@ const unguidedBase = oncePer(({ records, numbers, targetSky, budget }: NightStat
     ? budgetBase(
         { ...records, rig: { ...records.rig, guiding: 'none' } },
         numbers,
-        targetSky?.ofDate.decDeg ?? 0,
+        targetSky?.ofDate ?? null,
         budget.sub.exposureS,
       )
     : null,
@@ -73,6 +81,6 @@ export function unguidedSub(night: NightStatic, at: { haH: number; altDeg: numbe
   const base = unguidedBase(night);
   if (!base) return null;
   const sub = plannedSubAt(base, night.records.site.latDeg, at.haH, at.altDeg);
-  const measured = base.sources.periodicError?.basis === 'measured';
+  const measured = isKnown(base.sources.periodicError);
   return { sub, measured };
 }

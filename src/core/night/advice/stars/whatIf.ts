@@ -1,13 +1,15 @@
 /** The account of tonight's sub with one thing other than it is: what would help, and what would not. */
 import { polarSizeArcmin } from '../../../verdict/motions.ts';
-import type { PlannedSub, Tracking } from '../../../verdict/plannedSub.ts';
+import type { GuidedTracking, PlannedSub, Tracking } from '../../../verdict/plannedSub.ts';
+import type { MountPart } from '../../../records/part.ts';
+import { assumedGuided, guideAxesOf } from '../../../rig/assumedTracking.ts';
 import { motorsOf } from '../../../mount/motors.ts';
 import type { NightStatic } from '../../nightStatic.ts';
 import { shareOfLength } from './usableOfNight.ts';
 
 /** `value`: arcmin of the pole, arcsec of guiding or seeing, seconds of a sub. */
 export type WhatIf = {
-  code: 'pole' | 'guided' | 'seeing' | 'shorter' | 'longer';
+  code: 'pole' | 'guided' | 'guidedRa' | 'seeing' | 'shorter' | 'longer';
   value: number;
   /** Share of subs that would be usable. */
   share: number;
@@ -17,29 +19,31 @@ const GOOD_POLE_ARCMIN = 1;
 export const GOOD_GUIDING_ARCSEC = 0.7;
 const GOOD_SEEING_ARCSEC = 2;
 
-const GUIDED: Tracking = {
-  guided: true,
-  rmsRaArcsec: GOOD_GUIDING_ARCSEC,
-  rmsDecArcsec: GOOD_GUIDING_ARCSEC,
-  guideStarArcsec: [0, 0],
-  flexureArcsecPerMin: 0,
-  flexureDirectionDeg: null,
-};
-
-/** A guider keeps the flexure that it has; without one an off-axis guider is meant. */
-export function betterGuided(tracking: Tracking): Tracking {
-  if (!tracking.guided) return GUIDED;
+/** A guider keeps the flexure that it has; without one an off-axis guider is meant. Only what a motor turns is guided. */
+export function betterGuided(tracking: Tracking, mount: MountPart | null): Tracking {
+  if (!tracking.guided)
+    return {
+      ...assumedGuided(mount),
+      rmsRaArcsec: GOOD_GUIDING_ARCSEC,
+      rmsDecArcsec: GOOD_GUIDING_ARCSEC,
+      refraction: tracking.refraction,
+      flexureArcsecPerMin: 0,
+    };
   const atMost = (rmsArcsec: number): number => Math.min(rmsArcsec, GOOD_GUIDING_ARCSEC);
   return { ...tracking, rmsRaArcsec: atMost(tracking.rmsRaArcsec), rmsDecArcsec: atMost(tracking.rmsDecArcsec) };
 }
 
+/** Of the axes that are guided the worse one. */
+export const worstRmsArcsec = ({ axes, rmsRaArcsec, rmsDecArcsec }: GuidedTracking): number =>
+  axes === 'ra' ? rmsRaArcsec : Math.max(rmsRaArcsec, rmsDecArcsec);
+
 const guidingWorse = (tracking: Tracking): boolean =>
-  !tracking.guided || Math.max(tracking.rmsRaArcsec, tracking.rmsDecArcsec) > GOOD_GUIDING_ARCSEC;
+  !tracking.guided || worstRmsArcsec(tracking) > GOOD_GUIDING_ARCSEC;
 
 type Variant = Pick<WhatIf, 'code' | 'value'> & { sub: PlannedSub };
 
 /** Only what would be another thing than it is. */
-function variantsOf(sub: PlannedSub): Variant[] {
+function variantsOf(sub: PlannedSub, mount: MountPart | null): Variant[] {
   const { exposureS } = sub;
   const pole: Variant = {
     code: 'pole',
@@ -47,9 +51,9 @@ function variantsOf(sub: PlannedSub): Variant[] {
     sub: { ...sub, polar: { known: 'size', errorArcmin: GOOD_POLE_ARCMIN } },
   };
   const guided: Variant = {
-    code: 'guided',
+    code: guideAxesOf(mount) === 'ra' ? 'guidedRa' : 'guided',
     value: GOOD_GUIDING_ARCSEC,
-    sub: { ...sub, tracking: betterGuided(sub.tracking) },
+    sub: { ...sub, tracking: betterGuided(sub.tracking, mount) },
   };
   const seeing: Variant = {
     code: 'seeing',
@@ -69,7 +73,7 @@ function variantsOf(sub: PlannedSub): Variant[] {
  *  @param sub the planned one at the hour that is asked about. */
 export function whatIf(night: NightStatic, sub: PlannedSub): WhatIf[] {
   if (motorsOf(night.numbers.mount) === 'none') return [];
-  return variantsOf(sub)
+  return variantsOf(sub, night.numbers.mount)
     .map(({ code, value, sub: variant }): WhatIf => ({
       code,
       value,

@@ -105,7 +105,7 @@ describe('corners by eye in the account', () => {
     const elsewhere = look(2, presentMm + 1.2, around(true));
     const { learned, budget, numbers } = night({ readings: [near, elsewhere] });
     expect(presentLook(learned.spacing, numbers.lightPath.spacing)!.reading.id).to.equal('look1');
-    expect(budget!.sub.spacing!.sigmaArcsec[0]).to.be.greaterThan(0.5);
+    expect(budget!.corners.stretch).to.be.greaterThan(1.2);
   });
 
   it('another filter with as much more tube is the same stack', () => {
@@ -118,12 +118,19 @@ describe('corners by eye in the account', () => {
     expect(presentLook(triedOf(same), spacing)).to.equal(null);
   });
 
-  it('longer corners never make better stars, and round ones add nothing', () => {
-    const of = (places: object) => stars({ readings: [look(1, presentMm, places)] }).stretch90;
+  it('longer corners are told beside the account, as long as they were seen; no share of subs hangs on them', () => {
+    const of = (places: object) => {
+      const wish = { readings: [look(1, presentMm, places)] };
+      return { stretch: night(wish).budget!.corners.stretch, ...stars(wish) };
+    };
     const [none, slight, strong] = [of(ROUND), of(toward(false)), of(toward(true))];
-    expect(none).to.equal(stars({}).stretch90);
-    expect(slight).to.be.greaterThan(none);
-    expect(strong).to.be.greaterThan(slight + 0.05);
+    expect(none.stretch).to.equal(1);
+    expect(slight.stretch).to.be.closeTo(1.15, 1e-9);
+    expect(strong.stretch).to.be.closeTo(1.4, 1e-9);
+    for (const one of [none, slight, strong]) {
+      expect(one.shareAcceptable).to.equal(stars({}).shareAcceptable);
+      expect(one.stretches.map((e) => e.item)).not.to.include('spacing');
+    }
   });
 
   it('makes a star as long as it was seen: 1.15 slight, 1.4 strong, across where it lay across', () => {

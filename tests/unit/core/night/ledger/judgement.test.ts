@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { plannedSubAt } from '../../../../../src/core/night/account/budgetSources.ts';
+import { plannedSubAt } from '../../../../../src/core/night/account/budgetBase.ts';
 import { judgeStars, lostBefore, unlookedOf } from '../../../../../src/core/night/ledger/judgement.ts';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
 import { untouchedPole } from '../../../../../src/core/pole/untouchedPole.ts';
@@ -11,7 +11,6 @@ import { before, changed, night, type Wish } from '../../../../support/nights.ts
 import { at, error, mounts, south, turn } from '../../../../support/polar.ts';
 import { event, nightRecords, reading } from '../../../../support/records.ts';
 
-const limits = { round: 1.1, acceptable: 1.25 };
 const focused = (minute = 1): Reading =>
   reading(
     'focus',
@@ -99,21 +98,48 @@ describe('what nobody looked at', () => {
   });
 });
 
+/** A pole measured as well as its sigma says. */
+const pole = (minute: number, arcmin: number, sigmaArcmin: number): Reading => ({
+  ...error(minute, arcmin, 0),
+  sigma: { altErrorArcmin: sigmaArcmin, azErrorArcmin: sigmaArcmin },
+});
+
 describe('what the account lets one say', () => {
-  const budget = (verdict: Budget['verdict'], stretch90: number, fall = 0): Budget =>
-    ({ verdict, stretch90, stretches: [{ item: 'polar', fall, fwhmArcsec: 1 }] }) as unknown as Budget;
+  const budget = (verdict: Budget['verdict'], stretch90: number): Budget =>
+    ({ verdict, stretch90, stretches: [] }) as unknown as Budget;
+  const said = (wish: Wish, told: Budget) => {
+    const { tonight, sub } = starsOf(wish);
+    return judgeStars(tonight, sub, told).state;
+  };
 
   it('is never good while something was not looked at, and its own verdict when all was', () => {
-    expect(judgeStars(budget('round', 1.05), ['focus'], limits).state).to.equal('cannotTell');
-    expect(judgeStars(budget('acceptable', 1.2), ['spacing'], limits).state).to.equal('cannotTell');
-    expect(judgeStars(budget('round', 1.05), [], limits).state).to.equal('round');
-    expect(judgeStars(budget('swollen', 1.4), [], limits).state).to.equal('swollen');
+    const all = [pole(1, 0, 0.3), focused(2)];
+    expect(said({ readings: [pole(1, 0, 0.3)] }, budget('round', 1.05))).to.equal('cannotTell');
+    expect(said({ readings: [focused(2)] }, budget('acceptable', 1.2))).to.equal('cannotTell');
+    expect(said({ readings: all }, budget('round', 1.05))).to.equal('round');
+    expect(said({ readings: all }, budget('swollen', 1.4))).to.equal('swollen');
   });
 
-  it('is long for certain when even a perfect pole would leave stars long', () => {
-    expect(judgeStars(budget('long', 3, 1.74), ['pole'], limits).state).to.equal('long');
-    expect(judgeStars(budget('long', 3, 1.76), ['pole'], limits).state).to.equal('cannotTell');
-    expect(judgeStars(budget('long', 1.3, 0.2), ['focus'], limits).state, 'the pole was seen').to.equal('long');
+  it('is long for certain when even the best pole that the doubt allows would leave stars long', () => {
+    const long = (readings: Reading[]) => starsOf({ readings: [...readings, focused(9)], plan: { subS: 1200 } });
+    expect(long([]).judgement.state, 'nobody looked: it may be fine').to.equal('cannotTell');
+    expect(long([pole(1, 60, 1)]).judgement).to.deep.equal({ state: 'long', unlooked: [] });
+    expect(long([pole(1, 0, 12)]).judgement).to.deep.equal({ state: 'cannotTell', unlooked: ['pole'] });
+    expect(long([pole(1, 300, 12)]).judgement.state, 'far off, whatever the doubt').to.equal('long');
+  });
+
+  it('a pole turned by geometry carries the doubt of the turn: it is never called round on its word', () => {
+    const goal = goalOfNight(night()).goalArcmin;
+    const turned = starsOf({ readings: [error(1, 60, 0), turn(2, 'altitude', -60 / 57.3, 60), focused(3)] });
+    expect(turned.tonight.budget!.poleDoubtArcmin).to.be.within(10, 14);
+    const measured = starsOf({ readings: [pole(1, 0, 0.3), focused(3)] });
+    expect(turned.budget.stretch90).to.be.greaterThan(measured.budget.stretch90 + 0.005);
+    expect(goal).to.be.lessThan(turned.tonight.budget!.poleDoubtArcmin);
+    const longer = starsOf({
+      readings: [error(1, 60, 0), turn(2, 'altitude', -60 / 57.3, 60), focused(3)],
+      plan: { subS: 600 },
+    });
+    expect(longer.judgement).to.deep.equal({ state: 'cannotTell', unlooked: ['pole'] });
   });
 
   it('rises from an untouched pole over one set by eye to a measured one', () => {

@@ -2,13 +2,12 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { MOUNT_CLASSES } from '../../../../../src/core/mount/mountClasses.ts';
 import { raBalance } from '../../../../../src/core/mount/balance.ts';
-import { partSchema, type Part } from '../../../../../src/core/records/part.ts';
+import { partSchema, TUBE_KINDS, type Part } from '../../../../../src/core/records/part.ts';
 import { rigSchema } from '../../../../../src/core/records/rig.ts';
 import { CARRIERS, SIZES, usualCarrier } from '../../../../../src/core/rig/dressing/carriers.ts';
 import { dressRig, type RigAnswers } from '../../../../../src/core/rig/dressing/dressRig.ts';
 import {
   imagedThrough,
-  OPTICS_KINDS,
   pixelsOf,
   SENSORS,
   type Looker,
@@ -37,7 +36,7 @@ const optics: fc.Arbitrary<RigAnswers['optics']> = fc.oneof(
     focalMm: fc.integer({ min: 14, max: 600 }),
     apertureMm: fc.constant(null),
   }),
-  fc.constantFrom(...OPTICS_KINDS.slice(1)).chain((kind) =>
+  fc.constantFrom(...TUBE_KINDS.slice(1)).chain((kind) =>
     fc.record({
       kind: fc.constant(kind),
       focalMm: fc.integer({ min: 250, max: 2000 }),
@@ -166,12 +165,12 @@ describe('a rig dressed from few answers', () => {
   });
 
   it('a phone behind an eyepiece shortens the focal length and cuts the beam; an eye looks in from the side or from behind', () => {
-    const tube = { kind: 'reflector', focalMm: 750, apertureMm: 150 } as const;
+    const tube = { kind: 'newtonian', focalMm: 750, apertureMm: 150 } as const;
     expect(imagedThrough(tube, 'phone').focalMm).to.be.closeTo((750 * 6.8) / 25, 1e-9);
     // The exit pupil of 5 mm is wider than the phone's 3.8 mm.
     expect(imagedThrough(tube, 'phone').apertureMm).to.be.closeTo((150 * 3.8) / 5, 1e-9);
     expect(imagedThrough(tube, { format: 'reduced', megapixels: 24 })).to.deep.equal({ apertureMm: 150, focalMm: 750 });
-    const eyeAt = (kind: 'reflector' | 'refractor') => {
+    const eyeAt = (kind: 'newtonian' | 'refractor') => {
       const { rig, numbers } = dressed({
         carrier: 'byHand',
         size: 'middle',
@@ -183,7 +182,7 @@ describe('a rig dressed from few answers', () => {
       expect([numbers.camera, numbers.eyepiece!.focalMm]).to.deep.equal([null, 25]);
       return rig.placed.find((p) => p.partId === numbers.eyepiece!.id)!.alongTubeM;
     };
-    expect(eyeAt('reflector')).to.be.closeTo(0.55 * 0.72 - 0.12, 0.001);
+    expect(eyeAt('newtonian')).to.be.closeTo(0.55 * 0.72 - 0.12, 0.001);
     expect(eyeAt('refractor')).to.be.closeTo(-0.45 * 0.75, 0.001);
   });
 

@@ -12,12 +12,6 @@ import { nightRecords, reading } from '../../../../../support/records.ts';
 
 const rms = (rmsRaArcsec: number, rmsDecArcsec: number): Reading =>
   reading('guiding', { rmsRaArcsec, rmsDecArcsec }, { ...at(2), id: 'g' });
-const corners = (sigma: number): Reading =>
-  reading(
-    'corners',
-    { sigmaArcsec: [sigma, sigma, sigma, sigma], direction: 'radial', verdict: 'v', spacingMm: null },
-    { ...at(3), id: 'c', subject: { type: 'part', id: 'demo-heron-camera' } },
-  );
 
 /** Priced when the first sub is about to start. */
 function priced(wish: Wish) {
@@ -101,7 +95,8 @@ describe('worth the minutes', () => {
   });
 
   it('counts what is usable already: a pole that spoils a part wins only that part', () => {
-    const readings = [error(1, 30, 30), rms(0.5, 0.5)];
+    const doubtful = { ...error(1, 38, 38), sigma: { altErrorArcmin: 8, azErrorArcmin: 8 } };
+    const readings = [doubtful, rms(0.5, 0.5)];
     const { tonight, sub, first } = priced({ readings, plan: { subS: 300 } });
     const [pole] = first;
     const now = shareOfLength(sub, sub.exposureS, tonight);
@@ -113,17 +108,6 @@ describe('worth the minutes', () => {
 
   it('keeps so many an hour: 120 s with pauses of 10, nine in ten usable', () => {
     expect(keptPerHour(0.9, 120, 10)).to.be.closeTo(24.92, 0.01);
-  });
-
-  it('prices a spacing that corners showed to be wrong, up to the distance that is wanted', () => {
-    const parts = night().records.parts.map((p) =>
-      p.kind === 'corrector' ? { ...p, backFocusMm: p.backFocusMm + 3 } : p,
-    );
-    const [spacing] = priced({ readings: [corners(3)], parts }).first;
-    const { presentMm, neededMm } = night({ parts }).numbers.lightPath.spacing!;
-    expect(spacing).to.include({ code: 'spacing', step: 'light-path', from: presentMm, to: neededMm, minutes: 20 });
-    expect(priced({ parts }).first, 'nobody looked').to.deep.equal([]);
-    expect(priced({ readings: [corners(3)] }).first, 'the distance is right').to.deep.equal([]);
   });
 });
 

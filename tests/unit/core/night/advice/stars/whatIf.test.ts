@@ -44,7 +44,7 @@ describe('what if', () => {
   it('leaves out what is as good already', () => {
     const good = [
       // Told against the pole that refraction lifts by a little over an arcminute.
-      error(1, -1, 0.2),
+      { ...error(1, -1, 0.2), sigma: { altErrorArcmin: 0.3, azErrorArcmin: 0.3 } },
       reading('guiding', { rmsRaArcsec: 0.5, rmsDecArcsec: 0.6 }, { ...at(2), id: 'g' }),
       reading('seeing', { fwhmArcsec: 1.6 }, { ...at(3), id: 's' }),
     ];
@@ -68,7 +68,7 @@ describe('what if', () => {
   });
 
   it('in words, with the difference in whole percent', () => {
-    for (const code of ['pole', 'guided', 'seeing', 'shorter', 'longer'] as const)
+    for (const code of ['pole', 'guided', 'guidedRa', 'seeing', 'shorter', 'longer'] as const)
       expect(whatIfWords({ code, value: 2 }, f)).to.match(/^[A-Z].*2/);
     expect([againstNow(0.55, 0.41, f), againstNow(0.3, 0.41, f), againstNow(0.412, 0.41, f)]).to.deep.equal([
       '+14%',

@@ -5,8 +5,9 @@ import { dressRig, type Naming, type RigAnswers } from '../../rig/dressing/dress
 import { imagedThrough, LOW_POWER_EYEPIECE_MM, sensorMm } from '../../rig/dressing/looks.ts';
 import { trueFieldDeg } from '../../optics/lightPath.ts';
 import { eveningDate } from '../../time/civil.ts';
-import { standingTargets } from './easyTargets.ts';
-import { PLAIN_PLAN } from './plainPlan.ts';
+import { standingTargets } from '../plan/easyTargets.ts';
+import { PLAIN_PLAN } from '../plan/plainPlan.ts';
+import { longestFirstSubS } from './firstSub.ts';
 
 export type Where = { name: string; latDeg: number; lonDeg: number; zoneIana: string };
 export type OwnAnswers = { where: Where; rig: RigAnswers; rigName: string };
@@ -14,20 +15,11 @@ export type OwnAnswers = { where: Where; rig: RigAnswers; rigName: string };
 export type OwnRecord = { table: 'sites' | 'parts' | 'rigs' | 'targets' | 'nights'; id: string; body: object };
 export type OwnNight = { nightId: string; records: OwnRecord[] };
 
-/** Until somebody chooses: what a class usually takes. */
-const USUAL_SUB_S = { guided: 120, tracked: 30, altAzimuth: 10, still: 0.5 } as const;
 /** Of stars that nothing follows a few dozen short ones are added up. */
 const STILL_COUNT = 60;
 const DARKNESS: Night['darkness'] = 'astronomical';
 
 const standsStill = ({ carrier, raMotor }: RigAnswers): boolean => carrier === 'byHand' && raMotor !== true;
-
-function usualSubS(answers: RigAnswers): number {
-  const { guided, carrier } = answers;
-  if (standsStill(answers)) return USUAL_SUB_S.still;
-  if (carrier === 'altAzimuth') return USUAL_SUB_S.altAzimuth;
-  return guided ? USUAL_SUB_S.guided : USUAL_SUB_S.tracked;
-}
 
 /** Shorter side of the field, or what a low eyepiece shows, arcmin. */
 function fieldArcmin({ optics, sensor }: RigAnswers): number {
@@ -55,19 +47,21 @@ export function ownNight(
     decJ2000Deg: chosen.decJ2000Deg,
     sizeArcmin: chosen.sizeArcmin,
   };
-  const plan =
-    targetId === null
-      ? []
-      : [{ ...PLAIN_PLAN, targetId, subS: usualSubS(rig), count: standsStill(rig) ? STILL_COUNT : null }];
-  const night = { eveningDate: evening, siteId, rigId, darkness: DARKNESS, plan };
-  return {
-    nightId,
-    records: [
-      { table: 'sites', id: siteId, body: site },
-      ...dressed.parts.map(({ id, body }): OwnRecord => ({ table: 'parts', id, body })),
-      { table: 'rigs', id: rigId, body: { name: rigName, ...dressed.rig } },
-      ...(target && targetId !== null ? [{ table: 'targets' as const, id: targetId, body: target }] : []),
-      { table: 'nights', id: nightId, body: night },
-    ],
-  };
+  const recordsWith = (subS: number): OwnRecord[] => [
+    { table: 'sites', id: siteId, body: site },
+    ...dressed.parts.map(({ id, body }): OwnRecord => ({ table: 'parts', id, body })),
+    { table: 'rigs', id: rigId, body: { name: rigName, ...dressed.rig } },
+    ...(target && targetId !== null ? [{ table: 'targets' as const, id: targetId, body: target }] : []),
+    { table: 'nights', id: nightId, body: { ...nightOf(subS) } },
+  ];
+  const nightOf = (subS: number) => ({
+    eveningDate: evening,
+    siteId,
+    rigId,
+    darkness: DARKNESS,
+    plan: targetId === null ? [] : [{ ...PLAIN_PLAN, targetId, subS, count: standsStill(rig) ? STILL_COUNT : null }],
+  });
+  return { nightId, records: recordsWith(longestFirstSubS(recordsWith(LOOKED_UP_TO_S), nightId, nowMs)) };
 }
+/** While the longest sub is looked for, so long a one is planned: the search goes on past it. */
+const LOOKED_UP_TO_S = 100;

@@ -2,13 +2,14 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
-import type { OwnAnswers } from '../../../../../src/core/night/plan/ownNight.ts';
+import type { OwnAnswers } from '../../../../../src/core/night/advice/ownNight.ts';
 import { tonight } from '../../../../../src/core/night/advice/tonight.ts';
 import { CARRIERS, SIZES } from '../../../../../src/core/rig/dressing/carriers.ts';
 import { bearingModel } from '../../../../../src/features/level/model.ts';
 import { dialModel } from '../../../../../src/features/polar/dial/dialModel.ts';
 import { meridianSummary } from '../../../../../src/features/meridian/station.ts';
 import { balanceSummary } from '../../../../../src/features/balance/station.ts';
+import { subAnswer } from '../../../../../src/core/night/advice/stars/subAnswer.ts';
 import { trackingModel } from '../../../../../src/features/tracking/model.ts';
 import { writeTogether } from '../../../../../src/storage/writeTogether.ts';
 import { collect } from '../../../../../src/storage/backup.ts';
@@ -66,43 +67,47 @@ describe('a night of one’s own from few answers', () => {
           expect(balanceSummary(night, f).reading).to.equal(f.quantity(lines.weight.positionM, 'barLength'));
         const flipMs = lines.meridian?.flipMs ?? null;
         if (flipMs !== null) expect(meridianSummary(night, f).reading).to.equal(`flip ${f.clock(flipMs)}`);
-        if (lines.sub && !lines.sub.byEye)
-          expect(trackingModel(night, at.stars, at.target!).usable?.longestS).to.equal(lines.sub.longestS);
+        if (lines.sub) expect(trackingModel(night, at.stars, at.target!)!.answer.longestS).to.equal(lines.sub.longestS);
       }),
       30,
     );
   });
 
-  it('begins with the subs that its kind of mount mostly takes', () => {
+  it('plans the longest sub that people set and that the account allows once the pole was looked for', () => {
     const planned = (rig: Partial<OwnAnswers['rig']>) => {
-      const { records } = made({ where: PORTUGAL, rigName: 'Own', rig: { ...BALL_HEAD, ...rig } });
-      const { plan } = records.find((r) => r.table === 'nights')!.body as {
-        plan: { subS: number; count: number | null }[];
-      };
-      return plan.map(({ subS, count }) => [subS, count])[0];
+      const night = derived({ where: PORTUGAL, rigName: 'Own', rig: { ...BALL_HEAD, ...rig } });
+      const { subS, count } = night.entry!;
+      const at = nightAt(night, (night.slot!.fromMs + night.slot!.toMs) / 2);
+      return { subS, count, answer: subAnswer(night, at.stars!.sub) };
     };
-    expect(planned({ carrier: 'germanEquatorial', guided: true })).to.deep.equal([120, null]);
-    expect(planned({})).to.deep.equal([30, null]);
-    expect(planned({ carrier: 'altAzimuth' })).to.deep.equal([10, null]);
-    expect(planned({ carrier: 'byHand' }), 'dozens of short ones').to.deep.equal([0.5, 60]);
-    expect(planned({ carrier: 'byHand', raMotor: true })).to.deep.equal([30, null]);
+    const rigs: Partial<OwnAnswers['rig']>[] = [
+      { carrier: 'germanEquatorial', guided: true },
+      {},
+      { optics: { kind: 'lens', focalMm: 200, apertureMm: null } },
+      { carrier: 'altAzimuth' },
+      { carrier: 'byHand' },
+      { carrier: 'byHand', raMotor: true },
+    ];
+    for (const rig of rigs) {
+      const { subS, answer } = planned(rig);
+      expect(subS, JSON.stringify(rig)).to.be.at.most(answer.onceLooked.longestS ?? 2);
+    }
+    const [tracked, longer] = [planned({}), planned({ optics: { kind: 'lens', focalMm: 200, apertureMm: null } })];
+    expect(tracked.subS).to.be.greaterThan(longer.subS);
+    const byHand = planned({ carrier: 'byHand' });
+    expect(byHand.count, 'dozens of short ones').to.equal(60);
+    expect(byHand.subS).to.be.at.most(2);
   });
 
-  it('a pole that nobody looked for is not the one the first sub is told for', () => {
-    const night = derived({
-      where: PORTUGAL,
-      rigName: 'Own',
-      rig: BALL_HEAD,
-    });
-    const { sub } = tonight(night, nightAt(night, NOW));
-    expect(sub!.byEye).to.equal(true);
+  it('a pole that nobody looked for is told apart from one that stands at its mark', () => {
+    const night = derived({ where: PORTUGAL, rigName: 'Own', rig: BALL_HEAD });
     const at = nightAt(night, NOW);
-    const untouched = trackingModel(night, at.stars, at.target!).usable?.longestS ?? 0;
-    expect(sub!.longestS).to.be.greaterThan(untouched);
+    const { sub } = tonight(night, at);
+    expect(sub!.byEye).to.equal(true);
+    expect(sub!.onceLooked.longestS!).to.be.greaterThan(sub!.longestS ?? 0);
     // The star that is drawn belongs to the length that is told, not to the pole that nobody looked for.
     const { star, evenFwhmArcsec } = sub!;
     expect(star.majorFwhmArcsec / evenFwhmArcsec).to.be.within(1, 1.3);
-    expect(at.stars!.budget.star.majorFwhmArcsec).to.be.greaterThan(star.majorFwhmArcsec);
   });
 
   it('is written whole in one step and taken back in one', async () => {
@@ -115,7 +120,7 @@ describe('a night of one’s own from few answers', () => {
         carrier: 'germanEquatorial',
         size: 'small',
         finder: 'none',
-        optics: { kind: 'reflector', focalMm: 750, apertureMm: 150 },
+        optics: { kind: 'newtonian', focalMm: 750, apertureMm: 150 },
         sensor: { format: 'reduced', megapixels: 24 },
         guided: true,
       },

@@ -1,11 +1,16 @@
 import { expect } from 'chai';
-import { budgetBase } from '../../../../../src/core/night/account/budgetSources.ts';
+import { budgetBase } from '../../../../../src/core/night/account/budgetBase.ts';
 import type { Rig } from '../../../../../src/core/records/rig.ts';
 import { night } from '../../../../support/nights.ts';
 
 const { records, numbers } = night();
 const based = (change: Partial<Rig>, without: object = {}) =>
-  budgetBase({ ...records, rig: { ...records.rig, ...change } }, { ...numbers, ...without }, 40, 120);
+  budgetBase(
+    { ...records, rig: { ...records.rig, ...change } },
+    { ...numbers, ...without },
+    { raDeg: 30, decDeg: 40 },
+    120,
+  );
 
 describe('what the account is put together from', () => {
   it('without tube, camera or scale is nothing', () => {
@@ -19,7 +24,7 @@ describe('what the account is put together from', () => {
       return [sub.tracking.guided && sub.tracking.flexureArcsecPerMin, sources.flexure?.basis];
     };
     expect(flexureOf('guideScope')).to.deep.equal([0.1, 'assumed']);
-    expect(flexureOf('offAxis')).to.deep.equal([0, 'given']);
+    expect(flexureOf('offAxis')).to.deep.equal([0, 'told']);
     expect(flexureOf('none')).to.deep.equal([false, undefined]);
   });
 });

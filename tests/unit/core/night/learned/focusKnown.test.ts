@@ -1,7 +1,7 @@
 import { expect } from 'chai';
 import { unlookedOf } from '../../../../../src/core/night/ledger/judgement.ts';
 import { repairsOf } from '../../../../../src/core/night/advice/stars/repairs.ts';
-import { focusNow } from '../../../../../src/core/night/learned/focusNow.ts';
+import { focusKnown } from '../../../../../src/core/night/learned/focusKnown.ts';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
 import type { Reading } from '../../../../../src/core/records/reading.ts';
 import { focusModel } from '../../../../../src/features/pointing/model.ts';
@@ -25,29 +25,43 @@ const air = (minute: number, temperatureC: number): Reading =>
   reading('air', { temperatureC }, { ...at(minute), id: `air${minute}`, subject: { type: 'night', id: 'night' } });
 const told = (...readings: Reading[]) => {
   const tonight = night({ readings: [...past, ...readings] });
-  return { tonight, now: focusNow(tonight.records, tonight.numbers) };
+  return { tonight, now: focusKnown(tonight.records, tonight.numbers) };
 };
 
 describe('focus and the air', () => {
   it('moves by the learned slope, up the scale where it gets colder; f/4.8 leaves 31 um to either side', () => {
     const { now } = told(focused(1, 6), air(2, 4));
-    expect(now!.shiftUm).to.be.closeTo(22, 1e-6);
+    expect(now!.value).to.be.closeTo(22, 1e-6);
     expect(now!.allowedUm).to.be.closeTo(30.9, 0.1);
-    expect(now!.stands).to.equal(true);
-    expect(told(focused(1, 6), air(2, 9)).now!.shiftUm).to.be.closeTo(-33, 1e-6);
-    expect(told(focused(1, 6), air(2, 9)).now!.stands).to.equal(false);
+    expect(now!.state).to.equal('stands');
+    expect(told(focused(1, 6), air(2, 9.5)).now!.value).to.be.closeTo(-38.5, 1e-6);
   });
 
-  it('is not known without a focus, without air noted after it, or without a slope', () => {
+  it('is gone only when it is gone beyond its doubt, and stands only within it', () => {
+    const state = (celsius: number) => told(focused(1, 6), air(2, celsius)).now!.state;
+    // The slope is known to 0.9 um a degree: 30.8 um may be left or not.
+    expect([4, 3.3, 3, 2].map(state)).to.deep.equal(['stands', 'doubtful', 'doubtful', 'gone']);
+    expect(told(focused(1, 6), air(2, 3.2)).now!.doubt).to.be.closeTo(2.8 * (6 / Math.sqrt(45)), 0.02);
+  });
+
+  it('without a slope a tube may do what aluminium does: a few degrees leave it in doubt, never gone', () => {
+    const alone = (celsius: number) => {
+      const tonight = night({ readings: [focused(1, 6), air(2, celsius)] });
+      return focusKnown(tonight.records, tonight.numbers)!;
+    };
+    expect([4, -4].map((celsius) => alone(celsius).state)).to.deep.equal(['stands', 'doubtful']);
+    expect(alone(4).doubt).to.be.closeTo(2 * 24e-6 * 384.33 * 1000, 0.1);
+  });
+
+  it('is not known without a focus; nothing says that it moved before the air was noted', () => {
     expect(told(air(2, 4)).now).to.equal(null);
-    expect(told(focused(1, 6)).now).to.equal(null);
-    expect(told(air(1, 0), focused(2, 6)).now, 'the air was noted before').to.equal(null);
-    const alone = night({ readings: [focused(1, 6), air(2, 0)] });
-    expect(focusNow(alone.records, alone.numbers)).to.equal(null);
+    expect(told(focused(1, 6)).now).to.include({ value: 0, doubt: 0, state: 'stands', air: null });
+    expect(told(air(1, 0), focused(2, 6)).now!.air, 'the air was noted before').to.equal(null);
   });
 
-  it('gone, it was looked at by nobody since; focused again it was', () => {
+  it('gone or in doubt, it was looked at by nobody since; focused again it was', () => {
     expect(unlookedOf(told(focused(1, 6), air(2, 4)).tonight)).not.to.include('focus');
+    expect(unlookedOf(told(focused(1, 6), air(2, 3)).tonight)).to.include('focus');
     expect(unlookedOf(told(focused(1, 6), air(2, 0)).tonight)).to.include('focus');
     expect(unlookedOf(told(focused(1, 6), air(2, 0), focused(3, 0)).tonight)).not.to.include('focus');
   });
@@ -80,7 +94,7 @@ describe('focus and the air', () => {
   });
 
   it('the bench leaves it, or says where to begin', () => {
-    expect(focusModel(told(focused(1, 6), air(2, 4)).tonight, null).saying.code).to.equal('holds');
+    expect(focusModel(told(focused(1, 6), air(2, 4)).tonight, null).saying.code).to.equal('stands');
     const gone = focusModel(told(focused(1, 6), air(2, 0)).tonight, null).saying;
     expect(gone.code === 'gone' && gone.positionUm).to.be.closeTo(12_500, 1e-6);
   });

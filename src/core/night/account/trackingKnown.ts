@@ -1,0 +1,77 @@
+/** How tonight's mount follows the stars, each number with how it came to be known. */
+import { motorsOf } from '../../mount/motors.ts';
+import { SIDEREAL_ARCSEC_PER_S } from '../../sky/fieldRotation.ts';
+import { basisOf } from '../../known.ts';
+import type { MountPart } from '../../records/part.ts';
+import type { NightRecords } from '../../history/nightRecords.ts';
+import { assumedGuided, assumedUnguided } from '../../rig/assumedTracking.ts';
+import { STEADY_DRIVE, type Tracking } from '../../verdict/plannedSub.ts';
+import { learnedOf } from '../learned/learned.ts';
+import { measuredDrive } from './measuredDrive.ts';
+import { ASSUMED_SOURCE, TOLD_SOURCE, type BudgetSources, type Source } from './sources.ts';
+
+export type TrackingKnown = { tracking: Tracking; sources: BudgetSources };
+
+const sourceOf = (
+  reading: { nightId: string | null; takenAtUtc: string } | null | undefined,
+  { night }: NightRecords,
+): Source => (reading ? { basis: basisOf(reading, night.id), asOf: reading.takenAtUtc } : ASSUMED_SOURCE);
+
+/** None with an off-axis guider; measured on any night of this rig; assumed before that. */
+function guidedTracking(records: NightRecords, mount: MountPart | null): TrackingKnown {
+  const guiding = records.tonight.last('guiding')?.values;
+  const { flexure } = learnedOf(records);
+  const usual = assumedGuided(mount);
+  const offAxis = records.rig.guiding === 'offAxis';
+  return {
+    tracking: {
+      ...usual,
+      ...(guiding && { rmsRaArcsec: guiding.rmsRaArcsec, rmsDecArcsec: guiding.rmsDecArcsec }),
+      ...(flexure && {
+        flexureArcsecPerMin: flexure.values.arcsecPerMin,
+        flexureDirectionDeg: flexure.values.directionDeg,
+      }),
+      ...(offAxis && { flexureArcsecPerMin: 0, flexureDirectionDeg: null }),
+    },
+    sources: {
+      guiding: sourceOf(records.tonight.last('guiding'), records),
+      flexure: offAxis ? TOLD_SOURCE : sourceOf(flexure, records),
+      refraction: TOLD_SOURCE,
+    },
+  };
+}
+
+function unguidedTracking(records: NightRecords, mount: MountPart | null): TrackingKnown {
+  const { track } = learnedOf(records);
+  const rate = track?.values.raDriftArcsecPerMin ?? null;
+  const drive = track ? measuredDrive(track, mount) : null;
+  const usual = assumedUnguided(mount);
+  return {
+    tracking: {
+      ...usual,
+      drive: drive ?? usual.drive,
+      raRateAxisArcsecPerMin: rate ?? usual.raRateAxisArcsecPerMin,
+    },
+    sources: {
+      periodicError: sourceOf(drive && track, records),
+      raRate: sourceOf(rate === null ? null : track, records),
+      refraction: TOLD_SOURCE,
+    },
+  };
+}
+
+/** Nothing follows the stars: they cross the frame westward as the sky turns. */
+const STILL: TrackingKnown = {
+  tracking: {
+    guided: false,
+    drive: STEADY_DRIVE,
+    raRateAxisArcsecPerMin: -60 * SIDEREAL_ARCSEC_PER_S,
+    refraction: null,
+  },
+  sources: { raRate: TOLD_SOURCE, refraction: TOLD_SOURCE },
+};
+
+export function trackingKnown(records: NightRecords, mount: MountPart | null): TrackingKnown {
+  if (motorsOf(mount) === 'none') return STILL;
+  return records.rig.guiding === 'none' ? unguidedTracking(records, mount) : guidedTracking(records, mount);
+}
