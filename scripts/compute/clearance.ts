@@ -1,5 +1,6 @@
 /** Adapter of the clearance topic. */
-import { clearanceOf, firstLimitH, type Closest, type ClearanceGeometry } from '../../src/core/mount/clearance.ts';
+import { clearanceOf, fastestM, type Closest, type ClearanceGeometry } from '../../src/core/mount/clearance.ts';
+import { firstUsedUp } from '../../src/core/mount/clearanceSearch.ts';
 import type { FlipState } from '../../src/core/mount/pose.ts';
 import { isObject, num, numbers, oneOf, type Adapter, type JsonObject } from './types.ts';
 
@@ -34,6 +35,14 @@ function geometryOf(input: JsonObject): ClearanceGeometry {
 
 const named = ({ piece, obstacle }: Closest): string => `${piece}-${obstacle}`;
 
+/** What the measured gap has more than the model there; null without one. */
+function shiftOf({ measured, ...input }: JsonObject, at: ReturnType<typeof clearanceOf>): number | null {
+  if (!isObject(measured)) return null;
+  const decDeg = num(input, 'declinationDeg');
+  const state = STATES[oneOf(measured, 'side', ['west', 'east'])];
+  return num(measured, 'gapM') - at({ haH: num(measured, 'hourAngleH'), decDeg, state }).clearanceM;
+}
+
 export const clearance: Adapter = (input) => {
   const geometry = geometryOf(input);
   const [latDeg, decDeg] = [num(input, 'latitudeDeg'), num(input, 'declinationDeg')];
@@ -50,20 +59,16 @@ export const clearance: Adapter = (input) => {
       };
     });
   };
-  const { measured } = input;
-  const shiftM = isObject(measured)
-    ? num(measured, 'gapM') -
-      at({ haH: num(measured, 'hourAngleH'), decDeg, state: STATES[oneOf(measured, 'side', ['west', 'east'])] })
-        .clearanceM
-    : null;
-  const limitH = firstLimitH(geometry, latDeg, {
-    decDeg,
-    state: 'beforeFlip',
-    fromH: 0,
-    toH: MOST_H,
-    marginM: num(input, 'marginM', 0.05),
-    shiftM: shiftM ?? 0,
-  });
+  const shiftM = shiftOf(input, at);
+  const marginM = num(input, 'marginM', 0.05);
+  const limitH = firstUsedUp(
+    (haH) => {
+      const roomM = at({ haH, decDeg, state: 'beforeFlip' }).clearanceM + (shiftM ?? 0) - marginM;
+      return { roomM, safeM: roomM };
+    },
+    fastestM(geometry),
+    { fromH: 0, toH: MOST_H },
+  );
   return {
     out: {
       west: listOf('west'),

@@ -5,7 +5,7 @@ import { snapshotsById } from '../../src/core/history/storedSnapshot.ts';
 import { recordsOfNight, type AllRecords, type NightRecords } from '../../src/core/history/nightRecords.ts';
 import { tellingPole } from '../../src/core/pole/measuredErrors.ts';
 import { partsOfRig } from '../../src/core/rig/rigState.ts';
-import type { Night } from '../../src/core/records/night.ts';
+import type { Night, PlanEntry } from '../../src/core/records/night.ts';
 import type { MountPart, Part } from '../../src/core/records/part.ts';
 import { TYPED, type Reading, type ReadingOf } from '../../src/core/records/reading.ts';
 import type { Rig } from '../../src/core/records/rig.ts';
@@ -43,32 +43,44 @@ const WORLD = demoWorld();
 
 /** What a trial has otherwise on its night. */
 export type TrialWish = {
-  readings: readonly Reading[];
+  readings?: readonly Reading[];
   site?: Partial<Site>;
   mount?: (mount: MountPart) => MountPart;
+  /** Every part, the mount too. */
+  part?: (part: Part) => Part;
+  rig?: Partial<Rig>;
   placed?: Rig['placed'];
   parts?: readonly Part[];
+  plan?: Partial<PlanEntry>;
+  target?: Partial<Target>;
 };
 
-/** The night's records as the benches get them. */
-export function trialNight({ readings, site = {}, mount = (m) => m, placed, parts = [] }: TrialWish): NightRecords {
+/** All records with the night made to wish. */
+export function trialWorld({ readings = [], site = {}, part = (p) => p, ...wish }: TrialWish): AllRecords {
   const kept = WORLD.snapshot;
-  const all = [...WORLD.parts.map((p) => (p.id === kept.rig.mountId && p.kind === 'mount' ? mount(p) : p)), ...parts];
-  const rig = { ...kept.rig, placed: placed ?? kept.rig.placed };
+  const { mount = (m) => m, parts = [], placed = kept.rig.placed } = wish;
+  const of = (p: Part): Part => part(p.id === kept.rig.mountId && p.kind === 'mount' ? mount(p) : p);
+  const all = [...WORLD.parts.map(of), ...parts];
+  const rig = { ...kept.rig, placed, ...wish.rig };
   const here = { ...kept.site, ...site };
-  const snapshots = snapshotsById([{ ...kept, rig, parts: partsOfRig(rig, all), site: here }]);
-  const changed = {
+  return {
     ...WORLD,
     parts: all,
     rigs: [rig],
     sites: [here],
-    snapshots,
+    targets: WORLD.targets.map((t) => ({ ...t, ...wish.target })),
+    nights: WORLD.nights.map((n) => ({ ...n, plan: n.plan.map((entry) => ({ ...entry, ...wish.plan })) })),
+    snapshots: snapshotsById([{ ...kept, rig, parts: partsOfRig(rig, all), site: here }]),
     readings: byNight(
       readings,
       tellingPole(() => here.latDeg),
     ),
   };
-  const records = recordsOfNight(changed, 'n1', TRIAL_NOW);
+}
+
+/** The night's records as the benches get them. */
+export function trialNight(wish: TrialWish): NightRecords {
+  const records = recordsOfNight(trialWorld(wish), 'n1', TRIAL_NOW);
   if (!records) throw new Error('the night is missing');
   return records;
 }

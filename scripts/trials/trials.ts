@@ -11,6 +11,8 @@ import { tubeSideMomentKgM } from './hung.ts';
 import { cornersTrial } from './cornersTrial.ts';
 import { importProperty } from './importTrial.ts';
 import { evenly as finite } from './evenly.ts';
+import { doubtLimitTrial } from './clearanceDoubtTrial.ts';
+import { doubtVerdictTrial } from './doubtTrial.ts';
 import { driveTrial } from './driveTrial.ts';
 import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
@@ -109,6 +111,8 @@ export const TRIALS: readonly Trial[] = [
   everyCase('clear-nights', 'no sub where the tube is not clear or a limit is passed, up to three targets', 1000, () =>
     asRaw(clearNights, (w) => clearNightHolds(w, { before: 0, after: 0, second: 0, later: 0 })),
   ),
+  doubtVerdictTrial,
+  doubtLimitTrial,
   everyCase('plan-light', 'a wider limit never costs light, under any way about the meridian', 4000, () =>
     asRaw(fc.tuple(plans, finite(0, 2)), ([plan, byH]) => lightNeverFalls(plan, byH)),
   ),

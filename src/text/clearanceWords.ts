@@ -4,7 +4,8 @@ import type { ClearanceGeometry, Closest, Mover, Obstacle } from '../core/mount/
 import { barOfPose, type WorstPose } from '../core/night/advice/worstPose.ts';
 import type { FlipState } from '../core/mount/pose.ts';
 import type { GapShift } from '../core/night/learned/gapShift.ts';
-import { CLEARANCE_MARGIN_M, type MeridianLimit } from '../core/night/plan/meridianLimit.ts';
+import type { MeridianLimit } from '../core/night/plan/meridianLimit.ts';
+import { CLEARANCE_MARGIN_M } from '../core/night/plan/tubeClearance.ts';
 import type { Unmeasured } from '../core/rig/clearanceOfRig.ts';
 import type { MeasureTape, TapeCode } from '../core/rig/measureTapes.ts';
 import { compassPoint } from './compassWords.ts';
@@ -26,11 +27,19 @@ type Feet = Pick<ClearanceGeometry, 'firstFootAzimuthDeg'>;
 export const pairWords = ({ piece, obstacle }: Closest, { firstFootAzimuthDeg }: Feet): string =>
   `${MOVERS[piece]} to ${obstacleWords(obstacle, firstFootAzimuthDeg)}`;
 
-/** `Camera to the column: 84 mm`; an overlap is told as one. */
-export function gapWords(closest: Closest, gapM: number, feet: Feet, f: Format): string {
+type Gap = {
+  gapM: number;
+  /** Its doubt; null = none is told. */
+  sigmaM: number | null;
+};
+
+/** `Camera to the column: 84 mm ±12 mm`; an overlap is told as one. */
+export function gapWords(closest: Closest, { gapM, sigmaM }: Gap, feet: Feet, f: Format): string {
   const pair = pairWords(closest, feet);
   const name = pair.charAt(0).toUpperCase() + pair.slice(1);
-  return gapM > 0 ? `${name}: ${f.quantity(gapM, 'barLength')}` : `${name}: they touch`;
+  if (gapM <= 0) return `${name}: they touch`;
+  const doubt = sigmaM === null ? '' : ` ${f.doubt(sigmaM, 'barLength')}`;
+  return `${name}: ${f.quantity(gapM, 'barLength')}${doubt}`;
 }
 
 export const CLEAR = {
@@ -63,17 +72,19 @@ export function poseSentence(pose: WorstPose, feet: Feet, f: Format): Said {
     Math.abs(belowDeg) < 1
       ? 'the **bar level**'
       : `the bar so that the **tube’s end stands ${f.quantity(Math.abs(belowDeg), 'angleDeg', 0)} ${belowDeg > 0 ? 'below' : 'above'} the level**`;
-  return `Power off, tube held: set ${bar}, tube on the ${west ? 'west' : 'east'} side, declination **${f.quantity(pose.decDeg, 'angleDeg', 0)}**. Measure the gap from the ${pairWords(pose.closest, feet)}.`;
+  return `Power off, tube held: set ${bar}, tube on the ${west ? 'west' : 'east'} side, declination **${f.quantity(pose.decDeg, 'angleDeg', 0)}**. Measure the gap from the ${pairWords(pose.clearance.closest, feet)}.`;
 }
 
 export function poseReason(pose: WorstPose, shift: GapShift | null, feet: Feet, f: Format): string {
-  const when = `So it comes nearest tonight, at ${f.clock(pose.timeMs)}: ${gapWords(pose.closest, pose.clearanceM, feet, f)}`;
+  const { value: gapM, doubt: sigmaM, drawnM } = pose.clearance;
+  const when = `So it comes nearest tonight, at ${f.clock(pose.timeMs)}: ${gapWords(pose.clearance.closest, { gapM, sigmaM }, feet, f)}`;
   if (shift === null) return `${when} by the measures of your rig. Nobody has measured it yet.`;
   const said = shift.count === 1 ? 'your measured gap says' : `${shift.count} measured gaps say`;
   // Rounded to what a ruler tells.
-  if (Math.abs(shift.shiftM) < 0.0005) return `${when}, as ${said} and the drawing has it.`;
-  const amount = f.quantity(Math.abs(shift.shiftM), 'barLength');
-  return `${when}, with what ${said}: ${amount} ${shift.shiftM < 0 ? 'less' : 'more'} than the drawing.`;
+  const moreM = gapM - drawnM;
+  if (Math.abs(moreM) < 0.0005) return `${when}, as ${said} and the drawing has it.`;
+  const amount = f.quantity(Math.abs(moreM), 'barLength');
+  return `${when}, with what ${said}: ${amount} ${moreM < 0 ? 'less' : 'more'} than the drawing.`;
 }
 
 const TAPES: Record<TapeCode, string> = {
@@ -96,33 +107,50 @@ const KEPT_IN: Record<Unmeasured, string> = {
   axes: 'Where the axes cross: in Kit, with the mount.',
   tripod: 'Hub, column, legs and feet: in Kit, with the tripod.',
   tube: 'Front, back and radius: in Kit, with the tube.',
+  camera: 'Its length and radius: in Kit, with the camera.',
   place: 'Its place: in Kit, on the rig’s drawing.',
 };
 export const keptInWords = (what: Unmeasured): string => KEPT_IN[what];
 
 type Decides = Pick<MeridianLimit, 'limitH' | 'source' | 'tube'>;
 
+/** `1 h 20 past it`, `20 min before it`. */
+const besideMeridian = (limitH: number, f: Format): string =>
+  `${f.duration(Math.abs(limitH) * 3600)} ${limitH < 0 ? 'before' : 'past'} it`;
+
+/** What may come too near past the meridian, where nothing is known well enough. */
+function doubtWords({ tube }: Pick<Decides, 'tube'>, f: Format): string {
+  const ask = 'measure the worst pose by day';
+  if (!tube?.mayTouch)
+    return `How far the tube may run past it is not known well enough: flip at the meridian, or ${ask}.`;
+  const { haH, closest } = tube.mayTouch;
+  const pair = pairWords(closest, tube.geometry);
+  const when = haH < NOW_H ? 'Soon past it' : `About ${besideMeridian(haH, f)}`;
+  const margin = f.quantity(CLEARANCE_MARGIN_M, 'barLength');
+  return `${when} less than ${margin} may be left, ${pair}: the lengths are not known well enough. Flip at the meridian, or ${ask}.`;
+}
+const NOW_H = 1 / 60;
+
 /** What decides how far it runs. */
 export function limitWords({ limitH, source, tube }: Decides, f: Format): string {
-  const amount = f.duration(Math.abs(limitH) * 3600);
-  const side = limitH < 0 ? 'before' : 'past';
+  const where = besideMeridian(limitH, f);
   switch (source) {
     case 'night':
-      return `You set the limit at ${amount} ${side} it.`;
+      return `You set the limit at ${where}.`;
     case 'mount':
-      return `The mount’s limit stands ${amount} ${side} it.`;
+      return `The mount’s limit stands ${where}.`;
     case 'cable':
-      return `The cables reach ${amount} ${side} it.`;
+      return `The cables reach ${where}.`;
     case 'fitting':
-      return `A fitting hits ${amount} ${side} it, as you marked.`;
+      return `A fitting hits ${where}, as you marked.`;
     case 'clearance':
       return tube?.closest
-        ? `From ${amount} past it on the margin of ${f.quantity(CLEARANCE_MARGIN_M, 'barLength')} is used up, ${pairWords(tube.closest, tube.geometry)}.`
-        : '';
+        ? `From ${where} on the margin of ${f.quantity(CLEARANCE_MARGIN_M, 'barLength')} is used up, ${pairWords(tube.closest, tube.geometry)}.`
+        : 'On this side of it the tube touches everywhere.';
     case 'clear':
       return 'The tube stays clear all the way: nothing else limits it.';
-    case 'unmeasured':
-      return 'How far the tube may run is a guess, so the flip is placed at the meridian: measure the worst pose.';
+    case 'doubt':
+      return doubtWords({ tube }, f);
   }
 }
 

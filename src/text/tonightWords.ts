@@ -112,7 +112,7 @@ const LIMITS: Record<LimitSource, string> = {
   fitting: 'Before a fitting hits, as you marked it.',
   clearance: 'While the tube is clear of its tripod, by your measures.',
   clear: 'At the end of the sub that crosses; the tube stays clear.',
-  unmeasured: 'Before it crosses: how far the tube may run is a guess. Measure it by day.',
+  doubt: 'Before it crosses: how far the tube may run past it is not known well enough. Measure it by day.',
 };
 
 function meridianLine(meridian: Tonight['meridian'], f: Format): Line {

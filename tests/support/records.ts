@@ -149,6 +149,13 @@ export function reading(kind: Reading['kind'], values: object, rest: Partial<Rea
   } as Reading;
 }
 
+/** Heron's worst pose, tried by day: a little more room than the drawing has. */
+export const GAP_MEASURED = reading(
+  'gap',
+  { haH: 0.25, decDeg: 56.6, state: 'beforeFlip', gapM: 0.062 },
+  { step: 'meridian', subject: { type: 'rig', id: 'demo-heron' }, takenAtUtc: '2026-11-24T15:00:00.000Z' },
+);
+
 /** Something that happened, as a record. */
 export const event = (what: EventName, rest: Partial<Reading> = {}): Reading =>
   reading('event', { what }, { id: `r-${what}-${rest.takenAtUtc ?? ''}`, ...rest });

@@ -6,6 +6,7 @@ import { minutesOf } from '../../core/night/advice/stars/minutesOf.ts';
 import { subAnswer } from '../../core/night/advice/stars/subAnswer.ts';
 import { repairsOf } from '../../core/night/advice/stars/repairs.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
+import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Step } from '../../core/records/reading.ts';
 import { isGoodEnough, type Budget, type RoundnessVerdict } from '../../core/verdict/budget.ts';
 import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
@@ -22,6 +23,7 @@ import {
   VERDICT_QUESTION,
 } from '../../text/budgetWords.ts';
 import { subSentence } from '../../text/subWords.ts';
+import type { Format } from '../../text/format.ts';
 import { lostWords } from '../../text/ledgerWords.ts';
 import { stationOf } from '../../text/stations.ts';
 import { Said } from '../../ui/Said.tsx';
@@ -80,22 +82,34 @@ function Told({ stars: { sub, budget }, state }: { stars: StarsAt; state: Roundn
 }
 
 /** What to look at first: never seen tonight, lost by some later movement, or gone with the air, at its price. */
-function LookFirst({ unlooked, sub }: { unlooked: Unlooked; sub: PlannedSub }) {
+function lookWords(night: NightStatic, { unlooked, sub }: LookProps, timeMs: number, format: Format): string {
+  const lost = lostBefore(night, unlooked);
+  if (lost) return lostWords(lost, format);
+  const isGone = unlooked === 'focus' && focusKnown(night.records, night.numbers)?.state === 'gone';
+  if (!isGone) return LOOK_AT[unlooked].words;
+  return goneWords(
+    repairsOf(night, sub, timeMs).find((r) => r.code === 'focus'),
+    format,
+  );
+}
+type LookProps = { unlooked: Unlooked; sub: PlannedSub };
+
+/** A pole that nobody looked for is said with what it brings. */
+function LookFirst({ unlooked, sub }: LookProps) {
   const night = useNight();
   const { timeMs } = useNightAt();
   const { format } = useShared();
-  const lost = lostBefore(night, unlooked);
-  const isGone = unlooked === 'focus' && focusKnown(night.records, night.numbers)?.state === 'gone';
-  const price = isGone ? repairsOf(night, sub, timeMs).find((r) => r.code === 'focus') : undefined;
-  const { words, step } = LOOK_AT[unlooked];
+  const laterSub = useDeferredValue(sub);
+  const answer = unlooked === 'pole' && !lostBefore(night, unlooked) ? subAnswer(night, laterSub) : null;
   return (
-    <>
-      <p className="mb-1">
-        {lost ? lostWords(lost, format) : isGone ? goneWords(price, format) : words}
-        {stationWords(step)}
-      </p>
-      {unlooked === 'pole' && <HowLong sub={sub} />}
-    </>
+    <p className="mb-1">
+      {answer?.lever?.code === 'lookPole' ? (
+        <Said said={subSentence(answer, format)} />
+      ) : (
+        lookWords(night, { unlooked, sub }, timeMs, format)
+      )}
+      {stationWords(LOOK_AT[unlooked].step)}
+    </p>
   );
 }
 

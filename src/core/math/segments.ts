@@ -55,8 +55,18 @@ export function distanceBetween(first: Segment, second: Segment): number {
   return Math.sqrt(dx * dx + dy * dy + dz * dz);
 }
 
-/** The same with the two places. */
-export function nearest(first: Segment, second: Segment): Nearest {
-  const [s, t] = nearestShares(first, second);
-  return { distance: distanceBetween(first, second), onFirst: along(first, s), onSecond: along(second, t) };
+export type NearestAt = Nearest & {
+  /** How far along each line from its beginning, 0 to 1. */
+  shares: readonly [number, number];
+};
+
+/** The same with the two places, and where along the lines they lie. */
+export function nearest(first: Segment, second: Segment): NearestAt {
+  const shares = nearestShares(first, second);
+  return {
+    distance: distanceBetween(first, second),
+    onFirst: along(first, shares[0]),
+    onSecond: along(second, shares[1]),
+    shares,
+  };
 }

@@ -35,9 +35,10 @@ export type ClearanceGeometry = {
 };
 
 export type Capsule = Segment & { radiusM: number };
-export type Mover = 'tube' | 'camera' | 'bar';
+export type TubePiece = 'tube' | 'camera';
+export type Mover = TubePiece | 'bar';
 export type Obstacle = 'column' | 'leg0' | 'leg1' | 'leg2' | 'ground';
-export type Closest = { piece: Mover; obstacle: Obstacle };
+export type Closest<M extends Mover = Mover> = { piece: M; obstacle: Obstacle };
 export type Clearance = {
   /** Of tube and camera; below 0 they overlap. */
   clearanceM: number;
@@ -51,7 +52,7 @@ type Around = Standing & { ball: Ball };
 const around = (standing: readonly Standing[]): Around[] => standing.map((s) => ({ ...s, ball: ballOf(s.capsule) }));
 
 export type Standing = { obstacle: Exclude<Obstacle, 'ground'>; capsule: Capsule };
-export type Moving = { piece: Mover; capsule: Capsule };
+export type Moving<M extends Mover = Mover> = { piece: M; capsule: Capsule };
 
 /** What stands still. */
 export function standingCapsules(g: ClearanceGeometry, latDeg: number): Standing[] {
@@ -78,7 +79,7 @@ const placeIn = ({ tube, side }: Pose, g: ClearanceGeometry, sideM: number, alon
 ];
 
 /** Tube and camera: the camera goes on from the tube's back. */
-function tubeCapsules(g: ClearanceGeometry, stands: Pose): [Moving, Moving] {
+export function tubeCapsules(g: ClearanceGeometry, stands: Pose): [Moving<TubePiece>, Moving<TubePiece>] {
   const at = (alongM: number): Vec3 => placeIn(stands, g, g.tubeOffsetM, alongM);
   const back = at(-g.tubeBackM);
   return [
@@ -113,7 +114,8 @@ const HEAD_RADIUS_M = 0.045;
 
 export type SkyPose = { haH: number; decDeg: number; state: FlipState };
 
-type Gap = { gapM: number; closest: Closest };
+export type Gap<M extends Mover = Mover> = { gapM: number; closest: Closest<M> };
+export type TubeGap = Gap<TubePiece>;
 
 const groundM = ({ from, to, radiusM }: Capsule): number => Math.min(from[2], to[2]) - radiusM;
 
@@ -131,26 +133,46 @@ function isFarther(a: Ball, b: Ball, gapM: number): boolean {
   return reachM < 0 || dx * dx + dy * dy + dz * dz > reachM * reachM;
 }
 
-function smallestGap(moving: readonly Moving[], standing: readonly Around[]): Gap {
-  let gapM = Number.POSITIVE_INFINITY;
-  let [piece, obstacle]: [Mover, Obstacle] = ['tube', 'ground'];
-  for (const { piece: mover, capsule } of moving) {
-    const groundGapM = groundM(capsule);
-    if (groundGapM < gapM) [gapM, piece, obstacle] = [groundGapM, mover, 'ground'];
-    const ball = ballOf(capsule);
-    for (const stand of standing) {
-      if (isFarther(ball, stand.ball, gapM)) continue;
-      const betweenM = distanceBetween(capsule, stand.capsule) - capsule.radiusM - stand.capsule.radiusM;
-      if (betweenM < gapM) [gapM, piece, obstacle] = [betweenM, mover, stand.obstacle];
-    }
-  }
-  return { gapM, closest: { piece, obstacle } };
+type Gaps<M extends Mover> = { least: Gap<M>; near: Gap<M>[]; withinM: number };
+
+function meet<M extends Mover>(gaps: Gaps<M>, gapM: number, piece: M, obstacle: Obstacle): void {
+  if (gapM > gaps.least.gapM + gaps.withinM) return;
+  const gap = { gapM, closest: { piece, obstacle } };
+  if (gaps.withinM > 0) gaps.near.push(gap);
+  if (gapM < gaps.least.gapM) gaps.least = gap;
 }
 
-/** Of tube and camera alone, for searches: at many poses. */
-export function tubeGapOf(g: ClearanceGeometry, latDeg: number): (at: SkyPose) => number {
+/** Every pair whose gap is no more than `withinM` above the smallest, the smallest first. */
+function smallestGaps<M extends Mover>(
+  moving: readonly [Moving<M>, ...Moving<M>[]],
+  standing: readonly Around[],
+  withinM: number,
+): [Gap<M>, ...Gap<M>[]] {
+  const none: Gap<M> = { gapM: Number.POSITIVE_INFINITY, closest: { piece: moving[0].piece, obstacle: 'ground' } };
+  const gaps: Gaps<M> = { least: none, near: [], withinM };
+  for (const { piece, capsule } of moving) {
+    meet(gaps, groundM(capsule), piece, 'ground');
+    const ball = ballOf(capsule);
+    for (const stand of standing) {
+      if (isFarther(ball, stand.ball, gaps.least.gapM + withinM)) continue;
+      const gapM = distanceBetween(capsule, stand.capsule) - capsule.radiusM - stand.capsule.radiusM;
+      meet(gaps, gapM, piece, stand.obstacle);
+    }
+  }
+  const { least, near } = gaps;
+  return [least, ...near.filter((gap) => gap !== least && gap.gapM <= least.gapM + withinM)];
+}
+
+/** Of tube and camera alone, for searches: at many poses. @param withinM pairs that come so much less near are told too.
+ *  @throws RangeError for a pivot on the ground. */
+export function tubeGapsOf(
+  g: ClearanceGeometry,
+  latDeg: number,
+  withinM: number,
+): (stands: Pose) => [TubeGap, ...TubeGap[]] {
+  requirePositive('pivotHeightM', g.pivotHeightM);
   const standing = around(standingCapsules(g, latDeg));
-  return ({ haH, decDeg, state }) => smallestGap(tubeCapsules(g, pose(haH, decDeg, state, latDeg)), standing).gapM;
+  return (stands) => smallestGaps(tubeCapsules(g, stands), standing, withinM);
 }
 
 /** Clearance at any place of the sky. A tube of 80 mm at the vectors' first tripod stays 149 mm clear at the meridian.
@@ -160,8 +182,8 @@ export function clearanceOf(g: ClearanceGeometry, latDeg: number): (at: SkyPose)
   const standing = around(standingCapsules(g, latDeg));
   return (at) => {
     const [tube, camera, bar] = movingCapsules(g, latDeg, at);
-    const ota = smallestGap([tube, camera], standing);
-    const weights = smallestGap([bar], standing);
+    const [ota] = smallestGaps([tube, camera], standing, 0);
+    const [weights] = smallestGaps([bar], standing, 0);
     return {
       clearanceM: ota.gapM,
       closest: ota.closest,
@@ -200,53 +222,6 @@ export function closestPoints(
 }
 
 const RAD_PER_HOUR = 15 * RAD_PER_DEG;
-/** The search steps on by at least this. */
-const LEAST_STEP_H = 1e-4;
-
 /** No point of tube or camera moves faster than this, m per hour of right ascension. */
-const fastest = (g: ClearanceGeometry): number =>
+export const fastestM = (g: ClearanceGeometry): number =>
   RAD_PER_HOUR * Math.hypot(g.tubeOffsetM, Math.max(g.tubeFrontM, g.tubeBackM + g.cameraLengthM));
-
-export type LimitSearch = {
-  decDeg: number;
-  state: FlipState;
-  fromH: number;
-  toH: number;
-  /** Nearer than this it must not come. */
-  marginM: number;
-  /** What a measured gap adds to the model. */
-  shiftM: number;
-};
-
-/** The first hour angle on the way to `toH`, on or back, at which the tube is clear of the margin: `fromH` when it already
- *  is, null when it never is. Found to a minute. */
-export function firstClearH(g: ClearanceGeometry, latDeg: number, search: LimitSearch): number | null {
-  const { decDeg, state, fromH, toH, marginM, shiftM } = search;
-  const gapAt = tubeGapOf(g, latDeg);
-  const way = toH < fromH ? -1 : 1;
-  const steps = Math.floor(Math.abs(toH - fromH) / CLEAR_STEP_H);
-  for (let i = 0; i <= steps; i += 1) {
-    const haH = fromH + way * i * CLEAR_STEP_H;
-    if (gapAt({ haH, decDeg, state }) + shiftM > marginM) return haH;
-  }
-  return null;
-}
-const CLEAR_STEP_H = 1 / 60;
-
-/** The first hour angle on the way to `toH`, on or back, at which the tube comes nearer than the margin: `fromH` when it
- *  already does, null when it stays clear. It steps on by what it is clear over the fastest that anything moves, so that no
- *  crossing is stepped over. */
-export function firstLimitH(g: ClearanceGeometry, latDeg: number, search: LimitSearch): number | null {
-  const { decDeg, state, fromH, toH, marginM, shiftM } = search;
-  const gapAt = tubeGapOf(g, latDeg);
-  const speed = fastest(g);
-  const way = toH < fromH ? -1 : 1;
-  let goneH = 0;
-  while (goneH <= Math.abs(toH - fromH)) {
-    const haH = fromH + way * goneH;
-    const spare = gapAt({ haH, decDeg, state }) + shiftM - marginM;
-    if (spare <= 0) return haH;
-    goneH += Math.max(LEAST_STEP_H, spare / speed);
-  }
-  return null;
-}

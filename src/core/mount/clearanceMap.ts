@@ -1,6 +1,6 @@
 /** The clearance over the whole sky that a mount can reach, in one state: for a map of hour angle against declination. */
-import { tubeGapOf, type ClearanceGeometry } from './clearance.ts';
-import type { FlipState } from './pose.ts';
+import { tubeGapsOf, type ClearanceGeometry } from './clearance.ts';
+import { pose, type FlipState } from './pose.ts';
 
 /** Hour angles from the east over the meridian to half a day beyond, every six minutes; all declinations. */
 export const MAP_GRID = { columns: 181, rows: 121, haH: [-6, 12], decDeg: [-90, 90] } as const;
@@ -14,13 +14,13 @@ const step = ([from, to]: readonly [number, number], count: number): number => (
 export const haOfColumn = (column: number): number => MAP_GRID.haH[0] + column * step(MAP_GRID.haH, MAP_GRID.columns);
 export const decOfRow = (row: number): number => MAP_GRID.decDeg[0] + row * step(MAP_GRID.decDeg, MAP_GRID.rows);
 
-/** Of tube and camera, as the drawing has it: what measured gaps add is the same everywhere. */
+/** Of tube and camera, as the drawing has it. */
 export function clearanceMap(g: ClearanceGeometry, latDeg: number, state: FlipState): ClearanceMap {
   const { columns, rows } = MAP_GRID;
-  const gapAt = tubeGapOf(g, latDeg);
+  const gapsAt = tubeGapsOf(g, latDeg, 0);
   const gapM = new Float32Array(columns * rows);
   for (let row = 0; row < rows; row += 1)
     for (let column = 0; column < columns; column += 1)
-      gapM[row * columns + column] = gapAt({ haH: haOfColumn(column), decDeg: decOfRow(row), state });
+      gapM[row * columns + column] = gapsAt(pose(haOfColumn(column), decOfRow(row), state, latDeg))[0].gapM;
   return { state, gapM };
 }

@@ -136,6 +136,9 @@ export const readingValues = {
     decDeg,
     gapM: bounded(-5, 5),
     atLeast: z.boolean().optional(),
+    /** Between which two; absent: those that come nearest by the drawing. */
+    piece: z.enum(['tube', 'camera']).optional(),
+    obstacle: z.enum(['column', 'leg0', 'leg1', 'leg2', 'ground']).optional(),
   }),
   flip: z.object({
     atUtc: utcSchema,

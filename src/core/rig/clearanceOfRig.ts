@@ -1,16 +1,41 @@
 /** A rig's own measures as the clearance wants them, and which of them nobody has measured. */
 import { requirePositive } from '../result.ts';
+import type { SizeBasis } from '../records/part.ts';
 import type { ClearanceGeometry } from '../mount/clearance.ts';
+import type { LengthDoubts } from '../mount/clearanceDoubt.ts';
+import { TUBE_LENGTHS, type TubeLength } from '../mount/clearanceSlopes.ts';
 import { usualFirstFootDeg } from './feetOfRig.ts';
-import { pivotHeightM } from './pivot.ts';
+import { pivotHeightM, usualAxes } from './pivot.ts';
 import { mountFlips, type RigNumbers } from './rigNumbers.ts';
 
-/** What a tape has to tell: where the axes cross, legs and column, the tube with what hangs on it, and where it lies. */
-export type Unmeasured = 'axes' | 'tripod' | 'tube' | 'place';
-export type RigClearance = { geometry: ClearanceGeometry; unmeasured: readonly Unmeasured[] };
+/** What a tape has to tell: where the axes cross, legs and column, the tube, the camera behind it, and where they lie. */
+export type Unmeasured = 'axes' | 'tripod' | 'tube' | 'camera' | 'place';
+export type RigClearance = {
+  geometry: ClearanceGeometry;
+  /** Guesses, as nobody held a tape to it or read a sheet. */
+  unmeasured: readonly Unmeasured[];
+  doubts: LengthDoubts;
+};
 
-/** Of a German mount and of a tracker's bracket, until a tape was held to it. */
-const USUAL = { axisForwardM: 0.06, columnTopDropM: 0.18 } as const;
+/** One sigma of a length by how it came to be known, m. */
+export const LENGTH_SIGMA_M: Record<SizeBasis, number> = { measured: 0.005, stated: 0.015, assumed: 0.04 };
+/** Which group's basis a length has. */
+const OF_GROUP: Record<TubeLength, Unmeasured> = {
+  pivotHeightM: 'axes',
+  axisForwardM: 'axes',
+  columnTopDropM: 'axes',
+  hubHeightM: 'tripod',
+  columnRadiusM: 'tripod',
+  footRadiusM: 'tripod',
+  legRadiusM: 'tripod',
+  tubeOffsetM: 'place',
+  tubeFrontM: 'tube',
+  tubeBackM: 'tube',
+  tubeRadiusM: 'tube',
+  cameraLengthM: 'camera',
+  cameraRadiusM: 'camera',
+};
+const GROUPS: readonly Unmeasured[] = ['axes', 'tripod', 'tube', 'camera', 'place'];
 
 /** How wide a weight of iron is: 5 kg have a radius of 65 mm. Its thickness stands in its record. */
 export function weightRadiusM(massKg: number): number {
@@ -47,16 +72,28 @@ function barSide({ masses }: RigNumbers): Pick<ClearanceGeometry, 'barLengthM' |
   };
 }
 
-/** What of it nobody held a tape to. */
-function unmeasuredOf({ mount, support, tube }: RigNumbers, placeBasis: string): Unmeasured[] {
-  const missing: [Unmeasured, boolean][] = [
-    ['axes', mount?.geometry == null],
-    ['tripod', support?.massBasis === 'assumed'],
-    ['tube', tube?.massBasis === 'assumed'],
-    ['place', placeBasis === 'assumed'],
-  ];
-  return missing.flatMap(([what, is]) => (is ? [what] : []));
+/** How each group of lengths came to be known; what a weighing said says nothing of it. */
+function basesOf(
+  { mount, support, tube, camera }: RigNumbers,
+  placeBasis: 'measured' | 'assumed',
+): Record<Unmeasured, SizeBasis> {
+  return {
+    axes: mount?.geometry == null ? 'assumed' : (mount.sizeBasis ?? 'stated'),
+    tripod: support?.sizeBasis ?? 'stated',
+    tube: tube?.sizeBasis ?? 'stated',
+    // Without a camera nothing stands behind the tube.
+    camera: camera ? (camera.sizeBasis ?? 'stated') : 'measured',
+    place: placeBasis,
+  };
 }
+
+const doubtsOf = (bases: Record<Unmeasured, SizeBasis>): LengthDoubts =>
+  Object.fromEntries(
+    TUBE_LENGTHS.map((name) => {
+      const basis = bases[OF_GROUP[name]];
+      return [name, { sigmaM: LENGTH_SIGMA_M[basis], guessed: basis === 'assumed' }];
+    }),
+  ) as LengthDoubts;
 
 /** Null for mounts that never flip, and while mount, support or tube are missing. */
 export function clearanceOfRig(numbers: RigNumbers, latDeg: number): RigClearance | null {
@@ -64,11 +101,13 @@ export function clearanceOfRig(numbers: RigNumbers, latDeg: number): RigClearanc
   const found = tubeSide(numbers);
   if (!mount || !support || !found || !mountFlips(mount)) return null;
   const { placeBasis, ...beside } = found;
+  const usual = usualAxes(mount.mountKind);
+  const bases = basesOf(numbers, placeBasis);
   return {
     geometry: {
       pivotHeightM: pivotHeightM(mount, support),
-      axisForwardM: mount.geometry?.axisForwardM ?? USUAL.axisForwardM,
-      columnTopDropM: mount.geometry?.columnTopDropM ?? USUAL.columnTopDropM,
+      axisForwardM: mount.geometry?.axisForwardM ?? usual.axisForwardM,
+      columnTopDropM: mount.geometry?.columnTopDropM ?? usual.columnTopDropM,
       pier: support.supportKind === 'pier',
       hubHeightM: support.hubHeightM,
       columnRadiusM: support.columnRadiusM,
@@ -78,6 +117,7 @@ export function clearanceOfRig(numbers: RigNumbers, latDeg: number): RigClearanc
       ...beside,
       ...barSide(numbers),
     },
-    unmeasured: unmeasuredOf(numbers, placeBasis),
+    unmeasured: GROUPS.filter((group) => bases[group] === 'assumed'),
+    doubts: doubtsOf(bases),
   };
 }

@@ -1,5 +1,5 @@
 import { headCapsules, movingCapsules, standingCapsules } from '../../core/mount/clearance.ts';
-import type { TubeClearance } from '../../core/night/plan/meridianLimit.ts';
+import type { TubeClearance } from '../../core/night/plan/tubeClearance.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { CLEAR, gapWords, waitWords } from '../../text/clearanceWords.ts';
@@ -14,7 +14,7 @@ function Waiting({ tube }: { tube: TubeClearance }) {
   const night = useNight();
   const { format } = useShared();
   const wait = waitOf(night);
-  return wait && <Problem>{waitWords(wait.fromMs, wait.toMs, !tube.trusted, format)}</Problem>;
+  return wait && <Problem>{waitWords(wait.fromMs, wait.toMs, tube.unmeasured.length > 0, format)}</Problem>;
 }
 
 /** The tube as it comes near to column and legs, at the ribbon's time, from two sides. */
@@ -24,10 +24,10 @@ export function Approach({ tube, label }: { tube: TubeClearance; label: string }
   const { format } = useShared();
   if (!found) return null;
   const { latDeg } = night.records.site;
-  const { geometry, pose, closest, clearanceM, tight, line, barClosest, barClearanceM } = found;
+  const { geometry, pose, closest, clearanceM, sigmaM, tight, line, barClosest, barClearanceM } = found;
   const south = latDeg < 0;
-  const words = gapWords(closest, clearanceM, geometry, format);
-  const barWords = gapWords(barClosest, barClearanceM, geometry, format);
+  const words = gapWords(closest, { gapM: clearanceM, sigmaM }, geometry, format);
+  const barWords = gapWords(barClosest, { gapM: barClearanceM, sigmaM: null }, geometry, format);
   const text = format.quantity(Math.max(0, clearanceM), 'barLength');
   return (
     <>

@@ -9,7 +9,7 @@ import {
 import type { FlipState } from '../../core/mount/pose.ts';
 import type { Nearest } from '../../core/math/segments.ts';
 import type { NightAt } from '../../core/night/nightAt.ts';
-import { CLEARANCE_MARGIN_M, HALF_TURN_H } from '../../core/night/plan/meridianLimit.ts';
+import { CLEARANCE_MARGIN_M, HALF_TURN_H } from '../../core/night/plan/tubeClearance.ts';
 import { atHourAngle } from '../../core/night/plan/sideWindows.ts';
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../../core/time/utc.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
@@ -104,6 +104,8 @@ export type Approach = {
   pose: SkyPose;
   closest: Closest;
   clearanceM: number;
+  /** Its doubt. */
+  sigmaM: number;
   /** Nearer than the margin. */
   tight: boolean;
   /** Where the two surfaces come nearest. */
@@ -120,17 +122,18 @@ export function approachAt(
   const { targetSky, limit, records } = night;
   const { tube } = limit;
   if (!target || !targetSky || !tube) return null;
-  const { geometry, shift } = tube;
+  const { geometry } = tube;
   const { latDeg } = records.site;
   const state = isAfterFlip(night, timeMs) ? 'afterFlip' : 'beforeFlip';
   const pose: SkyPose = { haH: target.haH, decDeg: targetSky.ofDate.decDeg, state };
-  const { closest, barClosest, barClearanceM, ...drawn } = clearanceOf(geometry, latDeg)(pose);
-  const clearanceM = drawn.clearanceM + (shift?.shiftM ?? 0);
+  const { barClosest, barClearanceM } = clearanceOf(geometry, latDeg)(pose);
+  const { value: clearanceM, doubt: sigmaM, closest } = tube.at(pose);
   return {
     geometry,
     pose,
     closest,
     clearanceM,
+    sigmaM,
     tight: clearanceM <= CLEARANCE_MARGIN_M,
     line: closestPoints(geometry, latDeg, pose, closest),
     barClosest,

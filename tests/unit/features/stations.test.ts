@@ -38,7 +38,7 @@ describe('station states', () => {
     expect(summary('light-path', wagtail)).to.deep.equal({ state: 'done', reading: '6.72″/px' });
     expect(summary('payload')).to.deep.equal({ state: 'done', reading: '7.0/12.0 kg' });
     expect(state('payload', { rigId: 'demo-plover' })).to.equal('attention');
-    expect(summary('meridian')).to.deep.equal({ state: 'done', reading: 'flip 21:10' });
+    expect(summary('meridian')).to.deep.equal({ state: 'done', reading: 'flip 21:09' });
     expect(state('meridian', { targetId: 'demo-ngc104' })).to.equal('attention');
     expect(state('meridian', { targetId: null })).to.equal('open');
     const paused = event('paused', { takenAtUtc: '2026-11-24T19:30:00.000Z' });

@@ -74,7 +74,7 @@ function asRecordedNow(r: Reading): Reading {
 
 describe('databases of released versions', () => {
   prepared();
-  for (const version of [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11]) {
+  for (const version of [1, 2, 3, 4, 5, 6, 7, 8, 9, 10, 11, 12]) {
     it(`version ${version} opens with every record in it, none damaged, and exports again`, async () => {
       const { before, lists, backup, damaged } = await upgraded(version);
       expect(damaged).to.deep.equal([]);
@@ -130,7 +130,7 @@ describe('databases of released versions', () => {
     expect(lists.readings.filter((r) => r.kind === 'drift')).to.have.length(1);
   });
 
-  for (const version of [4, 6, 7, 8, 9, 10, 11])
+  for (const version of [4, 6, 7, 8, 9, 10, 11, 12])
     it(`the demo of version ${version} is the one that a new device loads, wherever its user has not changed it`, async () => {
       const { lists } = await upgraded(version);
       const fresh = (await collect(writerFor(await demoHere(), 'new', 'tab-a'))).backup.lists;

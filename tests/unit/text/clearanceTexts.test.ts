@@ -1,6 +1,6 @@
 /** The tube before its tripod, in words and in the user's units. */
 import { expect } from 'chai';
-import { tubeClearance, meridianLimit } from '../../../src/core/night/plan/meridianLimit.ts';
+import { meridianLimit } from '../../../src/core/night/plan/meridianLimit.ts';
 import { circleHop } from '../../../src/core/night/advice/hands/circles.ts';
 import { eyeHeights } from '../../../src/core/rig/eyepieceHeight.ts';
 import { rigNumbers } from '../../../src/core/rig/rigNumbers.ts';
@@ -16,7 +16,7 @@ import {
 import { heightFigures, heightsReason } from '../../../src/text/eyeHeightWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import { night } from '../../support/nights.ts';
-import { parts, rigs } from '../../support/records.ts';
+import { GAP_MEASURED, parts, rigs, snapshotOf } from '../../support/records.ts';
 import { worstPose } from '../../../src/core/night/advice/worstPose.ts';
 
 const [f, imperial] = [makeFormat('metric', 'UTC'), makeFormat('imperial', 'UTC')];
@@ -36,22 +36,30 @@ describe('the tube before its tripod in words', () => {
       'tube to the column',
       'tube to the ground',
     ]);
-    expect(gapWords(LEG, 0.084, { firstFootAzimuthDeg: 0 }, f)).to.equal('Camera to the leg in the south-west: 84 mm');
-    expect(gapWords(LEG, -0.01, { firstFootAzimuthDeg: 0 }, f)).to.contain('they touch');
+    const gap = (gapM: number, sigmaM: number | null) => gapWords(LEG, { gapM, sigmaM }, { firstFootAzimuthDeg: 0 }, f);
+    expect(gap(0.084, null)).to.equal('Camera to the leg in the south-west: 84 mm');
+    expect(gap(0.084, 0.012)).to.equal('Camera to the leg in the south-west: 84 mm ±12 mm');
+    expect(gap(-0.01, 0.012)).to.contain('they touch');
   });
 
   it('the limit says what it rests on, in the user’s units', () => {
-    const tube = tubeClearance(rigNumbers(rigs[0]!, parts), 40.33, 56.6, null)!;
+    const tube = night({ snapshots: [snapshotOf()], readings: [GAP_MEASURED] }).limit.tube!;
     const own = (mountH: number | null) => ({ mountH, cableH: null, fittingH: null });
     const by = (mountH: number | null, format = f) => limitWords(meridianLimit(null, own(mountH), tube), format);
-    expect(by(0.75)).to.match(
-      /^From \d+ min past it on the margin of 50 mm is used up, camera to the leg in the south-west\.$/,
-    );
+    expect(by(0.75)).to.match(/^From \d+ min past it on the margin of 50 mm is used up, camera to the column\.$/);
     expect(by(0.75, imperial)).to.match(/margin of [\d.]+ in is used up/);
     expect(by(0.05)).to.equal('The mount’s limit stands 3 min past it.');
-    const clear = { ...tube, before: { fromH: null, toH: null }, closest: null };
+    const clear = { ...tube, before: { fromH: null, toH: null, toldToH: null }, closest: null };
     expect(limitWords(meridianLimit(null, own(null), clear), f)).to.contain('stays clear all the way');
-    expect(limitWords(meridianLimit(null, own(null), { ...clear, trusted: false }), f)).to.contain('is a guess');
+    const doubtful = (mayTouch: typeof tube.mayTouch) =>
+      limitWords({ source: 'doubt', limitH: 0, tube: { ...tube, mayTouch } }, f);
+    expect(doubtful(null)).to.contain('How far the tube may run past it is not known well enough');
+    expect(doubtful({ haH: 0.5, closest: LEG })).to.match(
+      /^About 30 min past it less than 50 mm may be left, camera to the leg in the south-west/,
+    );
+    expect(doubtful({ haH: 0, closest: LEG })).to.match(/^Soon past it/);
+    const early = limitWords({ source: 'clearance', limitH: -0.5, tube: { ...tube, closest: LEG } }, f);
+    expect(early).to.match(/^From 30 min before it on/);
     const wait = [true, false].map((guess) =>
       waitWords(Date.UTC(2026, 10, 24, 21, 5), Date.UTC(2026, 10, 24, 22, 40), guess, f),
     );
@@ -69,8 +77,11 @@ describe('the tube before its tripod in words', () => {
     expect(said(1, 'beforeFlip')).to.contain('15° below the level**, tube on the west side');
     expect(said(2, 'afterFlip')).to.contain('30° above the level**, tube on the east side');
     expect(said(8, 'afterFlip')).to.contain('60° above the level**, tube on the west side');
-    const because = (shiftM: number | null, count = 1) =>
-      poseReason(pose, shiftM === null ? null : { shiftM, count, atUtc: '' }, { firstFootAzimuthDeg: 0 }, f);
+    const because = (shiftM: number | null, count = 1) => {
+      const clearance = { ...pose.clearance, value: pose.clearance.drawnM + (shiftM ?? 0) };
+      const shift = shiftM === null ? null : { shiftM, count, atUtc: '', gaps: [] };
+      return poseReason({ ...pose, clearance }, shift, { firstFootAzimuthDeg: 0 }, f);
+    };
     expect(because(null)).to.contain('Nobody has measured it yet.');
     expect(because(0.04)).to.contain('your measured gap says: 40 mm more than the drawing.');
     expect(because(-0.01, 3)).to.contain('3 measured gaps say: 10 mm less than the drawing.');

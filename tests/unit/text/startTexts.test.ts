@@ -52,7 +52,7 @@ const TONIGHT: Tonight = {
     transitMs: Date.UTC(2026, 10, 24, 23, 41),
     flips: true,
     motors: 'both',
-    limit: 'unmeasured',
+    limit: 'doubt',
   },
   hand: null,
 };
@@ -121,11 +121,11 @@ describe('the first answers in words', () => {
     const still = lines({ meridian: { ...TONIGHT.meridian!, flips: false, flipMs: null } }).meridian!;
     expect([still.name, still.value]).to.deep.equal(['M 45, Pleiades stands highest', '23:41']);
     // What the moment of the flip rests on is said, and a guess as one.
-    const rests = (['night', 'mount', 'clearance', 'clear', 'unmeasured'] as const).map(
+    const rests = (['night', 'mount', 'clearance', 'clear', 'doubt'] as const).map(
       (limit) => lines({ meridian: { ...TONIGHT.meridian!, limit } }).meridian!.rests,
     );
     expect(new Set(rests).size).to.equal(5);
-    expect(rests.map((r) => /guess/.test(r))).to.deep.equal([false, false, false, false, true]);
+    expect(rests.map((r) => /not known well enough/.test(r))).to.deep.equal([false, false, false, false, true]);
     const byHand = lines({ meridian: { ...TONIGHT.meridian!, motors: 'none' } }).meridian!;
     expect([byHand.name, byHand.value]).to.deep.equal(['M 45, Pleiades stands highest', '23:41']);
     expect(byHand.rests).to.equal('Carry the tube over by hand before it nears a leg.');

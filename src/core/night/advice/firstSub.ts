@@ -6,8 +6,10 @@ import { motorsOf } from '../../mount/motors.ts';
 import { deriveNight } from '../deriveNight.ts';
 import { nightAt } from '../nightAt.ts';
 import type { NightStatic } from '../nightStatic.ts';
-import type { OwnRecord } from './ownNight.ts';
 import { usableOnceLooked } from './stars/subAnswer.ts';
+
+/** A record without its head. */
+export type OwnRecord = { table: 'sites' | 'parts' | 'rigs' | 'targets' | 'nights'; id: string; body: object };
 
 /** Lengths that people set, s; of what nothing follows those of a shutter. */
 const SET_S = [300, 240, 180, 120, 90, 60, 45, 30, 20, 15, 10, 8, 5, 4, 3, 2] as const;

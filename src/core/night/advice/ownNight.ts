@@ -7,12 +7,11 @@ import { trueFieldDeg } from '../../optics/lightPath.ts';
 import { eveningDate } from '../../time/civil.ts';
 import { standingTargets } from '../plan/easyTargets.ts';
 import { PLAIN_PLAN } from '../plan/plainPlan.ts';
-import { longestFirstSubS } from './firstSub.ts';
+import { longestFirstSubS, type OwnRecord } from './firstSub.ts';
 
 export type Where = { name: string; latDeg: number; lonDeg: number; zoneIana: string };
 export type OwnAnswers = { where: Where; rig: RigAnswers; rigName: string };
 
-export type OwnRecord = { table: 'sites' | 'parts' | 'rigs' | 'targets' | 'nights'; id: string; body: object };
 export type OwnNight = { nightId: string; records: OwnRecord[] };
 
 /** Of stars that nothing follows a few dozen short ones are added up. */

@@ -37,7 +37,7 @@ export const strategyChoices = oncePer((night: NightStatic): Choice[] => {
       plan,
       lostS: Math.max(0, (slot.toMs - slot.fromMs) / 1000 - busyS),
       spareMs: spare.length > 0 ? Math.min(...spare) : null,
-      clearanceM: nearestOfPlan(night, plan)?.clearanceM ?? null,
+      clearanceM: nearestOfPlan(night, plan)?.clearance.value ?? null,
     };
   });
 });

@@ -1,6 +1,7 @@
 /** The pose of tonight's plan in which the tube comes nearest to what stands: to be set by hand in daylight, and measured. */
 import { asinClamped, DEG_PER_RAD, RAD_PER_DEG, wrap12 } from '../../math/angles.ts';
 import { clearanceOf, type Clearance, type SkyPose } from '../../mount/clearance.ts';
+import { surelyM, type KnownClearance } from '../plan/tubeClearance.ts';
 import { oncePer } from '../../once.ts';
 import { hourAngleH } from '../../sky/horizontal.ts';
 import { MS_PER_MINUTE } from '../../time/utc.ts';
@@ -12,9 +13,8 @@ const DEG_PER_HOUR = 15;
 
 export type WorstPose = SkyPose & {
   timeMs: number;
-  /** By the model and what measured gaps add to it. */
-  clearanceM: number;
-  closest: Clearance['closest'];
+  /** By the model, with what measured gaps say of it and its doubt. */
+  clearance: KnownClearance;
   barClearanceM: number;
   barClosest: Clearance['barClosest'];
 };
@@ -33,7 +33,7 @@ export function barOfPose({ haH, state }: Pick<SkyPose, 'haH' | 'state'>): { bel
 
 const nearest = (poses: readonly WorstPose[]): WorstPose | null =>
   poses.reduce<WorstPose | null>(
-    (least, one) => (least === null || one.clearanceM < least.clearanceM ? one : least),
+    (least, one) => (least === null || surelyM(one.clearance) < surelyM(least.clearance) ? one : least),
     null,
   );
 
@@ -44,16 +44,15 @@ export function nearestOfPlan({ targetSky, limit, records }: NightStatic, plan: 
   if (!targetSky || !tube) return null;
   const { latDeg, lonDeg } = records.site;
   const { raDeg, decDeg } = targetSky.ofDate;
-  const at = clearanceOf(tube.geometry, latDeg);
-  const shiftM = tube.shift?.shiftM ?? 0;
+  const drawnAt = clearanceOf(tube.geometry, latDeg);
   const poses = plan.subs.flatMap(({ startMs, endMs, side }): WorstPose[] => {
     const steps = Math.max(1, Math.ceil((endMs - startMs) / STEP_MS));
     return Array.from({ length: steps + 1 }, (_, i) => {
       const timeMs = startMs + ((endMs - startMs) * i) / steps;
       const state = side === 'before' ? 'beforeFlip' : 'afterFlip';
       const pose: SkyPose = { haH: wrap12(hourAngleH(timeMs, lonDeg, raDeg)), decDeg, state };
-      const found = at(pose);
-      return { ...pose, ...found, clearanceM: found.clearanceM + shiftM, timeMs };
+      const { barClearanceM, barClosest } = drawnAt(pose);
+      return { ...pose, barClearanceM, barClosest, clearance: tube.at(pose), timeMs };
     });
   });
   return nearest(poses);

@@ -1,7 +1,8 @@
 /** When tonight the tube may stand on which side of its mount. */
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../../time/utc.ts';
 import type { SideWindow } from './plan.ts';
-import { FARTHEST_H, HALF_TURN_H, type MeridianLimit } from './meridianLimit.ts';
+import type { MeridianLimit } from './meridianLimit.ts';
+import { FARTHEST_H, HALF_TURN_H } from './tubeClearance.ts';
 
 export const atHourAngle = (transitMs: number, haH: number): number =>
   transitMs + haH * MS_PER_HOUR * SOLAR_PER_SIDEREAL;

@@ -1,7 +1,7 @@
 import { contours } from 'd3';
 import { decOfRow, haOfColumn, MAP_GRID, type ClearanceMap } from '../../../core/mount/clearanceMap.ts';
 import type { FlipState } from '../../../core/mount/pose.ts';
-import { CLEARANCE_MARGIN_M, type TubeClearance } from '../../../core/night/plan/meridianLimit.ts';
+import { CLEARANCE_MARGIN_M, type TubeClearance } from '../../../core/night/plan/tubeClearance.ts';
 import type { NightStatic } from '../../../core/night/nightStatic.ts';
 import { Queries } from '../../../session/Queries.tsx';
 import { useNight, useShared } from '../../../session/session.ts';
@@ -86,12 +86,15 @@ function Chart({ tube, state }: { tube: TubeClearance; state: FlipState }) {
         format: (v) => format.quantity(v, 'angleDeg', 0),
       }}
     >
-      {(scales) => map && <Plot map={map} shiftM={tube.shift?.shiftM ?? 0} night={night} scales={scales} />}
+      {(scales) =>
+        map && <Plot map={map} shiftM={Math.min(0, tube.shift?.shiftM ?? 0)} night={night} scales={scales} />
+      }
     </ChartFrame>
   );
 }
 
-/** Where over the whole sky the tube would meet its tripod, in the state at the ribbon's time. */
+/** Where over the whole sky the tube would meet its tripod, in the state at the ribbon's time. What gaps take away is taken
+ *  everywhere; what they add holds only where they were measured. */
 export function MapOfTube({ tube }: { tube: TubeClearance }) {
   const night = useNight();
   const after = useRibbonTime((timeMs) => isAfterFlip(night, timeMs));

@@ -1,5 +1,5 @@
 import { headCapsules, movingCapsules, standingCapsules } from '../../../core/mount/clearance.ts';
-import type { TubeClearance } from '../../../core/night/plan/meridianLimit.ts';
+import type { TubeClearance } from '../../../core/night/plan/tubeClearance.ts';
 import { homePose, measureTapes, type TapeCode } from '../../../core/rig/measureTapes.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { CLEAR, keptInWords, tapeWords } from '../../../text/clearanceWords.ts';

@@ -1,6 +1,6 @@
 import { Button } from 'react-bootstrap';
 import { z } from 'zod';
-import type { TubeClearance } from '../../../core/night/plan/meridianLimit.ts';
+import type { TubeClearance } from '../../../core/night/plan/tubeClearance.ts';
 import { worstPose } from '../../../core/night/advice/worstPose.ts';
 import { RecordForm } from '../../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../../session/session.ts';
@@ -21,12 +21,13 @@ export function WorstPose({ tube }: { tube: TubeClearance }) {
   const { rig, fromSnapshot } = night.records;
   if (!pose || fromSnapshot) return null;
   const { haH, decDeg, state } = pose;
+  const { closest } = pose.clearance;
   const readingOf = (gap: { gapM: number; atLeast?: true }) =>
     ({
       step: 'meridian',
       subject: { type: 'rig', id: rig.id },
       kind: 'gap',
-      values: { haH, decDeg, state, ...gap },
+      values: { haH, decDeg, state, ...closest, ...gap },
     }) as const;
   const said = (gapM: number): string => `Gap recorded: ${format.quantity(gapM, 'barLength')}.`;
   return (
@@ -48,7 +49,7 @@ export function WorstPose({ tube }: { tube: TubeClearance }) {
           label={CLEAR.gap}
           kind="barLength"
           system={format.system}
-          expected={Math.max(0, Math.round(pose.clearanceM * 1000) / 1000)}
+          expected={Math.max(0, Math.round(pose.clearance.value * 1000) / 1000)}
           hint={CLEAR.gapHint}
         />
       </RecordForm>

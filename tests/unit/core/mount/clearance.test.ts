@@ -2,12 +2,8 @@
  *  turned by hand. */
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  clearanceOf,
-  closestPoints,
-  firstLimitH,
-  type ClearanceGeometry,
-} from '../../../../src/core/mount/clearance.ts';
+import { clearanceOf, closestPoints, fastestM, type ClearanceGeometry } from '../../../../src/core/mount/clearance.ts';
+import { firstUsedUp } from '../../../../src/core/mount/clearanceSearch.ts';
 import type { FlipState } from '../../../../src/core/mount/pose.ts';
 import { nearest, type Segment } from '../../../../src/core/math/segments.ts';
 import { finite, holds } from '../../../support/properties.ts';
@@ -163,21 +159,24 @@ describe('clearance', () => {
     let crossed = 0;
     holds(
       fc.property(geometry, finite(-20, 80), finite(20, 60), finite(0.02, 0.12), (g, decDeg, latDeg, marginM) => {
-        const search = { decDeg, state: 'beforeFlip', fromH: 0, toH: 6, marginM, shiftM: 0 } as const;
-        const limitH = firstLimitH(g, latDeg, search);
         const at = clearanceOf(g, latDeg);
         const clearAt = (haH: number) => at({ haH, decDeg, state: 'beforeFlip' }).clearanceM;
+        const limitWith = (wantedM: number) =>
+          firstUsedUp((haH) => ({ roomM: clearAt(haH) - wantedM, safeM: clearAt(haH) - wantedM }), fastestM(g), {
+            fromH: 0,
+            toH: 6,
+          });
+        const limitH = limitWith(marginM);
         const end = limitH ?? 6;
         for (let i = 0; i < 600 && end > 0; i += 1) expect(clearAt((end * i) / 600)).to.be.greaterThan(marginM - 1e-9);
         if (limitH === null) return;
-        expect(clearAt(limitH)).to.be.at.most(marginM);
-        if (limitH > 0) {
+        if (limitH === 0) expect(clearAt(0)).to.be.at.most(marginM);
+        else {
           crossed += 1;
           expect(clearAt(limitH)).to.be.closeTo(marginM, 1e-4);
         }
-        // A wider margin never lets it run longer, a measured gap above the model never shorter.
-        expect(firstLimitH(g, latDeg, { ...search, marginM: marginM + 0.02 }) ?? 7).to.be.at.most(end + 1e-9);
-        expect(firstLimitH(g, latDeg, { ...search, shiftM: 0.02 }) ?? 7).to.be.at.least(end - 1e-9);
+        // A wider margin never lets it run longer.
+        expect(limitWith(marginM + 0.02) ?? 7).to.be.at.most(end + 1e-9);
       }),
       120,
     );

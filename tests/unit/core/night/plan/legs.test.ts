@@ -17,7 +17,7 @@ import { separationDeg } from '../../../../../src/core/sky/horizontal.ts';
 import { moonOfDate } from '../../../../../src/core/sky/ephemeris.ts';
 import { toUtcText } from '../../../../../src/core/time/utc.ts';
 import { changed, night } from '../../../../support/nights.ts';
-import { event, NOW, parts, reading, world } from '../../../../support/records.ts';
+import { event, GAP_MEASURED, NOW, parts, reading, snapshotOf, world } from '../../../../support/records.ts';
 
 const MIN = 60_000;
 const mount = parts.find((p): p is MountPart => p.id === 'demo-heron-mount')!;
@@ -152,7 +152,7 @@ describe('a mount that never flips', () => {
 
 describe('the ways about the meridian', () => {
   it('the chosen one is the plan; each tells light, loss, time in hand and the nearest gap', () => {
-    const one = night();
+    const one = night({ snapshots: [snapshotOf()], readings: [GAP_MEASURED] });
     const choices = strategyChoices(one);
     const of = (strategy: string) => choices.find((c) => c.strategy === strategy)!;
     expect(of('endOfCrossingSub').plan).to.deep.equal(one.plan);

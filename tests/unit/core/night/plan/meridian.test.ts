@@ -1,8 +1,9 @@
 /** How far the tube may run: what says so, what a measured gap changes, and the pose to try by day. */
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { clearanceOf } from '../../../../../src/core/mount/clearance.ts';
-import { meridianLimit, tubeClearance } from '../../../../../src/core/night/plan/meridianLimit.ts';
+import { clearanceOf, type SkyPose } from '../../../../../src/core/mount/clearance.ts';
+import { meridianLimit } from '../../../../../src/core/night/plan/meridianLimit.ts';
+import { surelyM, tubeClearance } from '../../../../../src/core/night/plan/tubeClearance.ts';
 import { barOfPose, worstPose } from '../../../../../src/core/night/advice/worstPose.ts';
 import { pose } from '../../../../../src/core/mount/pose.ts';
 import type { PlanEntry } from '../../../../../src/core/records/night.ts';
@@ -11,7 +12,7 @@ import { rigNumbers } from '../../../../../src/core/rig/rigNumbers.ts';
 import { clearNightHolds, clearNights } from '../../../../../scripts/trials/clearNightsTrial.ts';
 import { holds } from '../../../../support/properties.ts';
 import { changed, night } from '../../../../support/nights.ts';
-import { parts, reading, rigs, snapshotOf } from '../../../../support/records.ts';
+import { GAP_MEASURED, parts, reading, rigs, snapshotOf } from '../../../../support/records.ts';
 
 const heron = rigs.find((r) => r.name === 'Heron')!;
 const LAT = 40.33;
@@ -19,16 +20,14 @@ const numbers = rigNumbers(heron, parts);
 const entry = (limitH: number | null) => ({ limitH }) as PlanEntry;
 
 describe('the limit past the meridian', () => {
-  const tube = tubeClearance(numbers, LAT, 56.6, null)!;
-  const ending = (toH: number | null) => ({ fromH: null, toH });
+  const tube = night({ snapshots: [snapshotOf()], readings: [GAP_MEASURED] }).limit.tube!;
+  const ending = (toH: number | null, toldToH = toH) => ({ fromH: null, toH, toldToH });
   const clear = { ...tube, before: ending(null), closest: null };
   const own = (mountH: number | null, cableH: number | null = null, fittingH: number | null = null) => ({
     mountH,
     cableH,
     fittingH,
   });
-  const guessed = { ...tube, trusted: false };
-
   it('is the earliest of what night, mount and clearance allow, and says whose it is', () => {
     const of = (night: number | null, mount: number | null, with_ = tube) => {
       const { source, limitH } = meridianLimit(entry(night), own(mount), with_);
@@ -43,12 +42,55 @@ describe('the limit past the meridian', () => {
     expect(of(null, null, clear)).to.deep.equal(['clear', 6]);
   });
 
-  it('a clearance that was never measured shortens the run and never lengthens it', () => {
-    const late = { ...guessed, before: ending(2) };
-    expect(meridianLimit(entry(null), own(null), late)).to.include({ source: 'unmeasured', limitH: 0 });
-    expect(meridianLimit(null, own(null), null)).to.include({ source: 'unmeasured', limitH: 0 });
-    expect(meridianLimit(entry(null), own(0.75), late)).to.include({ source: 'mount', limitH: 0.75 });
-    expect(meridianLimit(entry(null), own(0.75), guessed).source).to.equal('clearance');
+  it('where doubt ends the run the tube goes over at the meridian, unless somebody says how far it may run', () => {
+    const doubtful = { ...tube, before: ending(0, 2) };
+    expect(meridianLimit(entry(null), own(null), doubtful)).to.include({ source: 'doubt', limitH: 0 });
+    expect(meridianLimit(null, own(null), null)).to.include({ source: 'doubt', limitH: 0 });
+    expect(meridianLimit(entry(null), own(null, 1), doubtful)).to.include({ source: 'doubt', limitH: 0 });
+    expect(meridianLimit(entry(null), own(0.75), doubtful)).to.include({ source: 'mount', limitH: 0.75 });
+    expect(meridianLimit(entry(1), own(null), doubtful)).to.include({ source: 'night', limitH: 1 });
+    expect(meridianLimit(entry(3), own(null), doubtful)).to.include({ source: 'clearance', limitH: 2 });
+  });
+
+  const numbersWith = (change: Partial<Record<'mount' | 'tube' | 'camera' | 'support', object>>) =>
+    rigNumbers(
+      heron,
+      parts.map((p) => ({ ...p, ...change[p.kind as keyof typeof change] })),
+    );
+  /** A thinner column and a lower hub leave more room. */
+  const roomy = { hubHeightM: 0.91, columnRadiusM: 0.04 };
+  const limitOf = (numbers_: typeof numbers, decDeg = 56.6) =>
+    meridianLimit(null, own(null), tubeClearance(numbers_, LAT, decDeg, null));
+
+  it('ends where the margin is reached with two sigmas of the doubt against it: the worse the lengths are known, the earlier', () => {
+    const by = (sizeBasis: string) =>
+      limitOf(
+        numbersWith({
+          mount: { sizeBasis },
+          tube: { sizeBasis },
+          camera: { sizeBasis },
+          support: { ...roomy, sizeBasis },
+        }),
+      );
+    const [measured, stated, assumed] = [by('measured'), by('stated'), by('assumed')];
+    const at = measured.tube!.at({ haH: measured.limitH, decDeg: 56.6, state: 'beforeFlip' });
+    expect(measured.source).to.equal('clearance');
+    expect(at.value - 2 * at.doubt).to.be.closeTo(0.05, 5e-4);
+    expect(stated.limitH).to.be.at.most(measured.limitH);
+    expect([assumed.limitH, assumed.source]).to.deep.equal([0, 'doubt']);
+    expect(assumed.tube!.mayTouch!.haH).to.be.greaterThan(0);
+  });
+
+  it('a guess never puts the limit before the meridian and never forbids a side; what was told does', () => {
+    const long = { backM: 0.5, radiusM: 0.11 };
+    const by = (sizeBasis: string) =>
+      limitOf(numbersWith({ mount: { sizeBasis }, tube: { ...long, sizeBasis }, camera: { sizeBasis } }), 60);
+    expect([by('measured').source, by('stated').source]).to.deep.equal(['clearance', 'clearance']);
+    expect(by('measured').limitH).to.be.below(0);
+    expect(by('measured').tube!.after!.fromH).to.be.above(0);
+    const guessed = by('assumed');
+    expect([guessed.limitH, guessed.source, guessed.tube!.after!.fromH]).to.deep.equal([0, 'doubt', 0]);
+    expect(guessed.tube!.unmeasured).to.include('tube');
   });
 
   it('knows what of the rig a tape has told', () => {
@@ -62,14 +104,25 @@ describe('the limit past the meridian', () => {
       )!.unmeasured;
     expect(clearanceOfRig(numbers, LAT)!.unmeasured).to.deep.equal([]);
     expect(of({ geometry: null }, 'mount')).to.deep.equal(['axes']);
-    expect(of({ massBasis: 'assumed' }, 'support')).to.deep.equal(['tripod']);
-    expect(of({ massBasis: 'assumed' }, 'tube')).to.deep.equal(['tube']);
+    expect(of({ sizeBasis: 'assumed' }, 'support')).to.deep.equal(['tripod']);
+    expect(of({ sizeBasis: 'assumed' }, 'tube')).to.deep.equal(['tube']);
+    expect(of({ sizeBasis: 'assumed' }, 'camera')).to.deep.equal(['camera']);
+    expect(of({ massBasis: 'assumed' }, 'tube')).to.deep.equal([]);
     expect(of({ mountKind: 'forkOnWedge' }, 'camera')).to.deep.equal([]);
     expect(clearanceOfRig(rigNumbers(heron, changed('demo-heron-mount', { mountKind: 'forkOnWedge' })), LAT)).to.equal(
       null,
     );
     const loose = { ...heron, placed: heron.placed.map((p) => ({ ...p, placeBasis: 'assumed' as const })) };
     expect(clearanceOfRig(rigNumbers(loose, parts), LAT)!.unmeasured).to.deep.equal(['place']);
+  });
+
+  it('a bracket tracker has a bracket’s axes, not a German mount’s', () => {
+    const axesOf = (mountKind: string) =>
+      clearanceOfRig(numbersWith({ mount: { mountKind, geometry: null } }), LAT)!.geometry;
+    const [bracket, german] = [axesOf('trackerBracket'), axesOf('germanEquatorial')];
+    expect(bracket.axisForwardM).to.be.greaterThan(german.axisForwardM);
+    expect(bracket.columnTopDropM).to.be.below(german.columnTopDropM);
+    expect(bracket.pivotHeightM).to.be.below(german.pivotHeightM);
   });
 
   it('takes the tube where it lies, the camera as far as it reaches, the bar to its end and its widest weight', () => {
@@ -101,11 +154,15 @@ describe('the worst pose of the night', () => {
     const worst = worstPose(one)!;
     const { latDeg } = one.records.site;
     const at = clearanceOf(one.limit.tube!.geometry, latDeg);
-    expect(at(worst).clearanceM).to.be.closeTo(worst.clearanceM, 1e-12);
+    expect(at(worst).clearanceM).to.be.closeTo(worst.clearance.value, 1e-12);
+    const surely = (pose: SkyPose) => {
+      const { value, doubt } = one.limit.tube!.at(pose);
+      return value - 2 * doubt;
+    };
     for (const { startMs, side } of one.plan!.subs) {
       const haH = ((startMs - one.targetSky!.transit.transitMs) / 3_600_000) * 1.0027379;
       const state = side === 'before' ? 'beforeFlip' : 'afterFlip';
-      expect(at({ haH, decDeg: worst.decDeg, state }).clearanceM).to.be.greaterThan(worst.clearanceM - 1e-3);
+      expect(surely({ haH, decDeg: worst.decDeg, state })).to.be.greaterThan(surely(worst) - 1e-3);
     }
     expect(worstPose(night({ targetId: null }))).to.equal(null);
   });
@@ -124,43 +181,62 @@ describe('the worst pose of the night', () => {
         }
   });
 
-  it('what went through proves no less room than the drawing has, and never takes any away', () => {
-    const { haH, decDeg, state, clearanceM } = worstPose(night())!;
-    const shiftWith = (gapM: number, atLeast?: true) => {
-      const values = { haH, decDeg, state, gapM, ...(atLeast && { atLeast }) };
-      const readings = [reading('gap', values, { subject: { type: 'rig', id: heron.id } })];
-      return night({ snapshots: [snapshotOf()], readings }).limit.tube!.shift!.shiftM;
-    };
-    expect(shiftWith(clearanceM - 0.02)).to.be.closeTo(-0.02, 1e-9);
-    expect(shiftWith(clearanceM - 0.02, true)).to.equal(0);
-    expect(shiftWith(clearanceM + 0.02, true)).to.be.closeTo(0.02, 1e-9);
+  const gapsOf = (values: object[], rig?: (r: typeof heron) => typeof heron) =>
+    night({
+      snapshots: [snapshotOf({}, 's1', rig)],
+      readings: values.map((v) => reading('gap', v, { subject: { type: 'rig', id: heron.id } })),
+    });
+
+  it('what went through teaches nothing: neither more room nor less', () => {
+    const before = night();
+    const { haH, decDeg, state, clearance } = worstPose(before)!;
+    for (const by of [-0.02, 0.02, 0.3]) {
+      const after = gapsOf([{ haH, decDeg, state, gapM: clearance.value + by, atLeast: true }]);
+      expect(after.limit.tube!.shift).to.equal(null);
+      expect(after.limit.limitH).to.equal(before.limit.limitH);
+    }
   });
 
-  it('a measured gap shifts the night, by what it was more than the drawing of its day', () => {
+  it('a measured gap shifts what it was measured like, by what it was more than the drawing of its day', () => {
     const before = night();
     const worst = worstPose(before)!;
     const { haH, decDeg, state } = worst;
-    const values = { haH, decDeg, state, gapM: worst.clearanceM + 0.03 };
-    const after = night({
-      snapshots: [snapshotOf()],
-      readings: [reading('gap', values, { subject: { type: 'rig', id: heron.id } })],
-    });
-    expect(after.limit.tube!.shift).to.deep.include({ count: 1 });
-    expect(after.limit.tube!.shift!.shiftM).to.be.closeTo(0.03, 1e-9);
-    expect(after.limit.tube!.trusted).to.equal(true);
-    expect(after.limit.tube!.before!.toH!).to.be.greaterThan(before.limit.tube!.before!.toH! + 0.2);
-    expect(worstPose(after)!.clearanceM).to.be.greaterThan(worst.clearanceM);
-    // Measured with another tube, it says the same of the axes: what that tube's drawing was off by.
-    const longer = (backM: number) => (rig: typeof heron) => ({
+    const values = { haH, decDeg, state, ...worst.clearance.closest, gapM: worst.clearance.value + 0.004 };
+    const after = gapsOf([values]);
+    const tube = after.limit.tube!;
+    expect(tube.shift).to.deep.include({ count: 1 });
+    expect(tube.shift!.shiftM).to.be.closeTo(0.004, 1e-9);
+    expect(tube.at(worst).basis).to.equal('measured');
+    expect(surelyM(tube.at(worst))).to.be.greaterThan(surelyM(worst.clearance));
+    // Another pair comes nearly as near there, and nobody measured that: it is the one in doubt now.
+    expect(tube.at(worst).closest).not.to.deep.equal(worst.clearance.closest);
+    const close = gapsOf([{ ...values, gapM: worst.clearance.value - 0.004 }]).limit.tube!.at(worst);
+    expect([close.closest, Number(close.value.toFixed(9))]).to.deep.equal([
+      worst.clearance.closest,
+      Number((worst.clearance.value - 0.004).toFixed(9)),
+    ]);
+    expect(close.doubt).to.be.below(0.005);
+    expect(tube.before!.toH!).to.be.greaterThan(before.limit.tube!.before!.toH!);
+    // Where other pieces come near, more room here is no more room there; less room is less everywhere.
+    const far: SkyPose = { haH: -5, decDeg: 0, state: 'beforeFlip' };
+    const drawnM = before.limit.tube!.at(far).value;
+    expect(tube.at(far).value - drawnM).to.be.within(0, 0.0035);
+    const less = gapsOf([{ ...values, gapM: worst.clearance.value - 0.03 }]).limit.tube!;
+    expect(less.at(far).value - drawnM).to.be.closeTo(-0.03, 1e-9);
+  });
+
+  it('measured with another tube it says the same of the axes: what that tube’s drawing was off by', () => {
+    const worst = worstPose(night())!;
+    const values = { haH: worst.haH, decDeg: worst.decDeg, state: worst.state, gapM: worst.clearance.value + 0.03 };
+    const longer = (rig: typeof heron) => ({
       ...rig,
-      placed: rig.placed.map((p) => (p.partId === rig.imagingTubeId ? { ...p, alongTubeM: p.alongTubeM - backM } : p)),
+      placed: rig.placed.map((p) => (p.partId === rig.imagingTubeId ? { ...p, alongTubeM: p.alongTubeM - 0.05 } : p)),
     });
-    const then = night({
-      snapshots: [snapshotOf({}, 's1', longer(0.05))],
-      readings: [reading('gap', values, { subject: { type: 'rig', id: heron.id } })],
-    });
-    const drawnThen = clearanceOf(clearanceOfRig(rigNumbers(longer(0.05)(heron), parts), LAT)!.geometry, LAT)(worst);
+    const then = gapsOf([values], longer);
+    const drawnThen = clearanceOf(clearanceOfRig(rigNumbers(longer(heron), parts), LAT)!.geometry, LAT)(worst);
     expect(then.limit.tube!.shift!.shiftM).to.be.closeTo(values.gapM - drawnThen.clearanceM, 1e-9);
+    // It says less of the present tube than one that was measured on it.
+    expect(then.limit.tube!.at(worst).doubt).to.be.greaterThan(gapsOf([values]).limit.tube!.at(worst).doubt);
   });
 });
 

@@ -1,13 +1,10 @@
 /** Over which hours the tube may stand on which side, and the measures that rests on. */
 import { expect } from 'chai';
 import fc from 'fast-check';
-import {
-  clearanceOf,
-  firstClearH,
-  firstLimitH,
-  type ClearanceGeometry,
-} from '../../../../../src/core/mount/clearance.ts';
-import { meridianLimit, ownLimits, tubeClearance } from '../../../../../src/core/night/plan/meridianLimit.ts';
+import { clearanceOf, fastestM, type ClearanceGeometry } from '../../../../../src/core/mount/clearance.ts';
+import { firstUsedUp, firstWithRoom } from '../../../../../src/core/mount/clearanceSearch.ts';
+import { meridianLimit, ownLimits } from '../../../../../src/core/night/plan/meridianLimit.ts';
+import { tubeClearance, type TubeClearance } from '../../../../../src/core/night/plan/tubeClearance.ts';
 import { sideWindows } from '../../../../../src/core/night/plan/sideWindows.ts';
 import { clearanceOfRig } from '../../../../../src/core/rig/clearanceOfRig.ts';
 import { homePose, measureTapes } from '../../../../../src/core/rig/measureTapes.ts';
@@ -15,7 +12,7 @@ import { rigNumbers } from '../../../../../src/core/rig/rigNumbers.ts';
 import { pose } from '../../../../../src/core/mount/pose.ts';
 import { changed, night } from '../../../../support/nights.ts';
 import { finite, holds } from '../../../../support/properties.ts';
-import { parts, rigs } from '../../../../support/records.ts';
+import { GAP_MEASURED, parts, rigs, snapshotOf } from '../../../../support/records.ts';
 
 const LAT = 40.33;
 const SIDEREAL_HOUR = 3_600_000 * 0.9972695663;
@@ -32,10 +29,11 @@ const NONE = { mountH: null, cableH: null, fittingH: null };
 
 describe('hours on a side', () => {
   it('end where the margin is used up, and begin so on the way back', () => {
-    const numbers = with_({});
-    const found = tubeClearance(numbers, LAT, 56.6, null)!;
-    const gap = (haH: number, state: 'beforeFlip' | 'afterFlip') =>
-      clearanceOf(found.geometry, LAT)({ haH, decDeg: 56.6, state }).clearanceM;
+    const found = night({ snapshots: [snapshotOf()], readings: [GAP_MEASURED] }).limit.tube!;
+    const gap = (haH: number, state: 'beforeFlip' | 'afterFlip') => {
+      const { value, doubt } = found.at({ haH, decDeg: night().targetSky!.ofDate.decDeg, state });
+      return value - 2 * doubt;
+    };
     expect(gap(found.before!.toH!, 'beforeFlip')).to.be.closeTo(0.05, 5e-4);
     for (const haH of [found.before!.fromH ?? -18, found.after!.toH ?? 18])
       if (Math.abs(haH) < 18) expect(gap(haH, haH < 0 ? 'beforeFlip' : 'afterFlip')).to.be.closeTo(0.05, 5e-4);
@@ -43,14 +41,20 @@ describe('hours on a side', () => {
 
   it('searching back is searching on in the mirror', () => {
     const geometry = clearanceOfRig(with_({}), LAT)!.geometry;
-    const search = { marginM: 0.05, shiftM: 0 };
     holds(
       fc.property(finite(-40, 88), finite(0, 0.1), finite(0, 120), (decDeg, axisForwardM, firstFootAzimuthDeg) => {
         const g: ClearanceGeometry = { ...geometry, axisForwardM, firstFootAzimuthDeg };
         const mirror: ClearanceGeometry = { ...g, firstFootAzimuthDeg: -firstFootAzimuthDeg };
-        for (const find of [firstLimitH, firstClearH]) {
-          const back = find(g, LAT, { ...search, decDeg, state: 'beforeFlip', fromH: 0, toH: -18 });
-          const on = find(mirror, LAT, { ...search, decDeg, state: 'afterFlip', fromH: 0, toH: 18 });
+        const roomIn = (of: ClearanceGeometry, state: 'beforeFlip' | 'afterFlip') => (haH: number) => {
+          const roomM = clearanceOf(of, LAT)({ haH, decDeg, state }).clearanceM - 0.05;
+          return { roomM, safeM: roomM };
+        };
+        for (const find of [
+          (at: ReturnType<typeof roomIn>, toH: number) => firstUsedUp(at, fastestM(g), { fromH: 0, toH }),
+          (at: ReturnType<typeof roomIn>, toH: number) => firstWithRoom(at, { fromH: 0, toH }),
+        ]) {
+          const back = find(roomIn(g, 'beforeFlip'), -18);
+          const on = find(roomIn(mirror, 'afterFlip'), 18);
           expect(back === null ? null : -back).to.satisfy((h: number | null) =>
             h === null || on === null ? h === on : Math.abs(h - on) < 1e-9,
           );
@@ -70,23 +74,29 @@ describe('hours on a side', () => {
   });
 
   it('a cable or a fitting shortens; only what measured the tube lets it run on', () => {
-    const clear = { ...tubeClearance(with_({}), LAT, 20, null)!, before: { fromH: null, toH: null } };
+    const clear: TubeClearance = {
+      ...tubeClearance(with_({}), LAT, 20, null)!,
+      before: { fromH: null, toH: null, toldToH: null },
+    };
     const of = (own: object, tube = clear) => {
       const { source, limitH } = meridianLimit(null, { ...NONE, ...own }, tube);
       return [source, limitH];
     };
     expect(of({ cableH: 1 })).to.deep.equal(['cable', 1]);
     expect(of({ fittingH: 0.2, cableH: 1 })).to.deep.equal(['fitting', 0.2]);
-    const guessed = { ...clear, trusted: false };
-    expect(of({ cableH: 1 }, guessed)).to.deep.equal(['unmeasured', 0]);
+    const guessed = { ...clear, before: { fromH: null, toH: 0, toldToH: null } };
+    expect(of({ cableH: 1 }, guessed)).to.deep.equal(['doubt', 0]);
     expect(of({ cableH: -1 }, guessed)).to.deep.equal(['cable', -1]);
     expect(ownLimits(with_({}), { cableLimitH: 2 })).to.deep.equal({ mountH: 0.75, cableH: 2, fittingH: null });
     expect(ownLimits(rigNumbers(heron, []), {})).to.deep.equal(NONE);
   });
 
   it('below the pole the same holds past half a turn', () => {
-    const clear = { ...tubeClearance(with_({}), LAT, 20, null)!, after: { fromH: null, toH: null } };
-    const second = (own: object, tube: typeof clear | null = clear) =>
+    const clear: TubeClearance = {
+      ...tubeClearance(with_({}), LAT, 20, null)!,
+      after: { fromH: null, toH: null, toldToH: null },
+    };
+    const second = (own: object, tube: TubeClearance | null = clear) =>
       meridianLimit(null, { ...NONE, ...own }, tube).secondLimitH;
     expect([
       second({}),
@@ -94,8 +104,9 @@ describe('hours on a side', () => {
       second({ cableH: 2 }),
       second({ mountH: 1, cableH: -0.5 }),
     ]).to.deep.equal([18, 12.75, 14, 11.5]);
-    expect(second({ mountH: 2 }, { ...clear, after: { fromH: null, toH: 12.4 } } as never)).to.equal(12.4);
-    expect([second({}, { ...clear, trusted: false }), second({}, null)]).to.deep.equal([12, 12]);
+    expect(second({ mountH: 2 }, { ...clear, after: { fromH: null, toH: 12.4, toldToH: 12.4 } })).to.equal(12.4);
+    const doubtful = { ...clear, after: { fromH: null, toH: 12, toldToH: 14 } };
+    expect([second({}, doubtful), second({ mountH: 3 }, doubtful), second({}, null)]).to.deep.equal([12, 14, 12]);
   });
 
   it('as windows of the night: the mount agrees to go over from its earliest on, above the pole and below', () => {
@@ -154,7 +165,10 @@ describe('where the tape goes', () => {
 
   it('a pier has no legs, and what nobody measured is told', () => {
     const found = clearanceOfRig(with_({}), LAT)!;
-    const pier = measureTapes({ geometry: { ...found.geometry, pier: true }, unmeasured: ['axes', 'place'] }, LAT);
+    const pier = measureTapes(
+      { ...found, geometry: { ...found.geometry, pier: true }, unmeasured: ['axes', 'place'] },
+      LAT,
+    );
     expect(pier.map((t) => t.code)).not.to.include.members(['hubHeight']);
     expect(pier.filter((t) => t.guessed).map((t) => t.code)).to.deep.equal([
       'pivotHeight',
