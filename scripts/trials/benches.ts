@@ -56,7 +56,7 @@ function indoors(night: NightStatic): Benches {
     footing: () => footingSaying(loadModel(records).payload),
     power: () => powerModel(night, settingOf([], 'power')),
     packing: () => (['pack', 'inventory', 'assembly'] as const).map((view) => packingModel(night, view)),
-    meridian: () => [meridianModel(night), isAfterFlip(night, moment)],
+    meridian: () => [meridianModel(night), isAfterFlip(night, moment, false)],
     card: () => nightCard(night, balance, 60),
     learned: () => ({ ...night.learned }),
   };

@@ -168,4 +168,5 @@ export const doubtLimitTrial = everyCase(
   'lengths or gaps known worse and what merely went through: never a later limit; a gap elsewhere no more than its posterior; mirrored in the south',
   1000,
   () => fc.property(doubtfulMounts, limitHolds) as fc.IRawProperty<unknown>,
+  0.01,
 );

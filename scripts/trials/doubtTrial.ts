@@ -90,4 +90,5 @@ export const doubtVerdictTrial = everyCase(
   'a pole known worse, a focus nobody set, a pole measured worse than by eye: never better stars',
   1000,
   () => fc.property(doubtfulEvenings, verdictHolds) as fc.IRawProperty<unknown>,
+  0.02,
 );

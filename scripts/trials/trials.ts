@@ -16,6 +16,7 @@ import { doubtVerdictTrial } from './doubtTrial.ts';
 import { driveTrial } from './driveTrial.ts';
 import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
+import { lifeTrial } from './lifeTrial.ts';
 import { logProperty } from './logTrial.ts';
 import { lightNeverFalls, planHolds, plans, replanHolds } from './planTrial.ts';
 import { plateTrial } from './plateTrial.ts';
@@ -111,6 +112,7 @@ export const TRIALS: readonly Trial[] = [
   everyCase('clear-nights', 'no sub where the tube is not clear or a limit is passed, up to three targets', 1000, () =>
     asRaw(clearNights, (w) => clearNightHolds(w, { before: 0, after: 0, second: 0, later: 0 })),
   ),
+  lifeTrial,
   doubtVerdictTrial,
   doubtLimitTrial,
   everyCase('plan-light', 'a wider limit never costs light, under any way about the meridian', 4000, () =>

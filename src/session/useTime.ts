@@ -1,6 +1,9 @@
 /** The ribbon's time and what follows from it, for React. */
 import { useCallback, useSyncExternalStore } from 'react';
 import { nightAt, type NightAt } from '../core/night/nightAt.ts';
+import { watchAt, type Watch } from '../core/night/advice/watch.ts';
+import { nightAsOf, type NightStatic } from '../core/night/nightStatic.ts';
+import { MS_PER_MINUTE } from '../core/time/utc.ts';
 import { latestPer } from '../core/once.ts';
 import { useNight, useSession } from './session.ts';
 
@@ -15,8 +18,40 @@ export function useIsLive(): boolean {
   return useSyncExternalStore(ribbon.subscribe, ribbon.isLive);
 }
 
+/** True while a moment beyond the present is shown. */
+export function useIsAhead(): boolean {
+  const { ribbon, clock } = useSession();
+  return useSyncExternalStore(ribbon.subscribe, () => !ribbon.isLive() && ribbon.timeMs() > clock.nowMs());
+}
+
 /** One state per shown moment, shared by everything that draws it. */
 const stateAt = latestPer(nightAt);
+
+const watchOf = latestPer((night: NightStatic, moment: string): Watch => {
+  const [timeMs = 0, nowMs = 0] = moment.split(' ').map(Number);
+  return watchAt(night, timeMs, nowMs);
+});
+
+/** What the night asks for at the ribbon's time: what lies beyond the present is shown as planned. */
+export function useWatch(): Watch {
+  const { ribbon, clock } = useSession();
+  const night = useNight();
+  const snapshot = useCallback(() => {
+    const timeMs = ribbon.timeMs();
+    const nowMs = ribbon.isLive() ? timeMs : clock.nowMs();
+    return watchOf(night, `${timeMs} ${nowMs}`);
+  }, [night, ribbon, clock]);
+  return useSyncExternalStore(ribbon.subscribe, snapshot);
+}
+
+const nightOfMinute = latestPer((night: NightStatic, minute: number) => nightAsOf(night, minute * MS_PER_MINUTE));
+
+/** The night as it stands now: once something is due that nobody recorded, it is laid anew every minute. */
+export function useNightNow(night: NightStatic): NightStatic {
+  const { ribbon, clock } = useSession();
+  const snapshot = useCallback(() => nightOfMinute(night, Math.floor(clock.nowMs() / MS_PER_MINUTE)), [night, clock]);
+  return useSyncExternalStore(ribbon.subscribe, snapshot);
+}
 
 /** The night's state at the ribbon's time. */
 export function useNightAt(): NightAt {

@@ -50,8 +50,6 @@ export const CLEAR = {
   gap: 'The gap there',
   gapHint: 'With a ruler between the two, at its narrowest.',
   record: 'Record this gap',
-  hand: 'A hand’s breadth fits',
-  handSaid: 'Gap recorded: a hand’s breadth at least.',
   measure: 'Where the tape goes',
   measureHint: 'The rig in its home position. Dashed = a guess.',
   map: 'Where the tube may be',
@@ -61,9 +59,6 @@ export const CLEAR = {
 /** What the map shows. */
 export const mapWords = (state: FlipState): string =>
   `${state === 'beforeFlip' ? 'Before' : 'After'} the flip: amber = nearer than the margin, dark = it touches; the bar is tonight’s target.`;
-
-/** A hand held flat, thumb beside it. */
-export const HAND_BREADTH_M = 0.09;
 
 /** How the pose is set by hand, power off. */
 export function poseSentence(pose: WorstPose, feet: Feet, f: Format): Said {

@@ -23,8 +23,12 @@ export function countdownWords(watch: Watch): string {
       return WATCH_EVENTS[watch.next];
     case 'flipDue':
       return 'left for the flip';
-    case 'flipLate':
-      return 'past the limit';
+    case 'tubeLate':
+      return watch.limitMs === null ? '' : 'past the limit';
+    case 'paused':
+      return watch.limitMs === null ? '' : 'until the tube must go over or stop';
+    case 'targetDue':
+      return 'to the first sub';
     case 'flipping':
       return 'flip running';
     default:
@@ -58,13 +62,27 @@ export function watchSentence(watch: Watch, f: Format, motors: Motors): Said {
       return `Sub ${watch.sub} of ${watch.count} is running. Nothing to do until **${f.clock(watch.untilMs)}**.`;
     case 'paused':
       return `**${watch.target} is paused.** Press **Go on** when the sky is ready again.`;
+    case 'targetDue':
+      return `**Go to ${watch.target} now**, and look at a short frame. Then press.`;
     case 'flipDue':
       return `**Flip now**: free the cables, then ${byHand ? 'hold the tube, open both clutches and carry it over' : 'send the tube over'}. Latest ${f.clock(watch.latestMs)}.`;
-    case 'flipLate':
-      return '**Stop the tube**, look at the gap to the leg, then flip.';
+    case 'tubeLate':
+      return lateSentence(watch, f);
     case 'flipping':
       return 'The tube is over and the first sub runs: **hold “Flip done”**.';
   }
+}
+
+type Late = Extract<Watch, { code: 'tubeLate' }>;
+
+/** The tube stands where it must not: what the hand does. */
+function lateSentence({ limitMs, fromMs, flips }: Late, f: Format): Said {
+  if (limitMs === null) return '**Stop the tube**: on this side it may not stand yet.';
+  const since = `its limit on this side passed at ${f.clock(limitMs)}`;
+  if (!flips) return `**Stop the tube**: ${since}.`;
+  return fromMs === null
+    ? `**Stop the tube or flip now**: ${since}. Look at the gap first.`
+    : `**Stop the tube**: ${since}. From **${f.clock(fromMs)}** it may go over.`;
 }
 
 /** Above the pole and below it the tube goes over to the east. */
@@ -83,8 +101,14 @@ export function watchReason(watch: Watch, south: boolean, motors: Motors): strin
       return motors === 'both'
         ? 'Weights pass low; keep a hand near the power switch.'
         : 'Weights pass low: right ascension half a turn, then declination through the pole’s side, one hand on the tube.';
-    case 'flipLate':
-      return 'The planned limit has passed with the tube still on this side.';
+    case 'tubeLate':
+      return watch.state === 'paused'
+        ? 'A paused night still tracks: the tube comes nearer to the leg while nothing is exposed.'
+        : 'The tube tracks on, nearer to the leg with every minute. No flip is on record.';
+    case 'paused':
+      return watch.limitMs === null ? '' : 'The mount tracks on meanwhile: at its limit the tube must go over or stop.';
+    case 'targetDue':
+      return 'What nobody pressed did not happen: the plan waits for it.';
     case 'flipping':
       return 'The minutes it takes are remembered for the next plan.';
     case 'over':

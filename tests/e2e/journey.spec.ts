@@ -131,7 +131,7 @@ test('the polar journey: an error by hand turns the two dials and feeds the budg
 
 test('the meridian journey: a hand-given limit moves the flip, no sub straddles it', async ({ page }) => {
   await open(page, `${HERON}/meridian?tab=plan`);
-  await expect(sentence(page)).toHaveText('Flip at 21:10, after sub 69.');
+  await expect(sentence(page)).toHaveText('Flip at 21:09, after sub 68.');
   await page.getByLabel('Limit past the meridian').fill('-0.5');
   await page.getByRole('button', { name: 'Save the plan' }).click();
   await expect(sentence(page)).toContainText('after sub 54');

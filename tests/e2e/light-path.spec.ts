@@ -77,7 +77,7 @@ test('corners by eye: told what to change, changed, looked at again, learned; ke
   await expect(sentence(page)).toHaveText(/^Add \d\.\d\d mm between corrector and camera, then look again\.$/);
   await expect(page.getByRole('region', { name: 'Distances tried' })).toContainText('too near');
   // The margin counts what the corners add.
-  await expect(page.getByRole('complementary')).toContainText('Spacing');
+  await expect(page.getByRole('complementary')).toContainText('Corners stretched');
 
   await page.getByRole('tab', { name: 'Spacing' }).click();
   await page.getByLabel('Piece to put in').selectOption({ label: 'Shim 0.5 mm' });

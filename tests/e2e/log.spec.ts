@@ -130,7 +130,7 @@ test('by hand in the charts: a cut is dragged, the sub is dragged and planned', 
   await expect(page.getByText('0 holes, one cut')).toBeVisible();
 
   await page.getByRole('tab', { name: 'Usable subs' }).click();
-  await drag(page, /of the subs stay usable|Shorten the sub/, 0.4, 0.5);
+  await drag(page, /subs stay usable|Look for the pole|Shorten the sub/, 0.4, 0.5);
   await page.getByRole('button', { name: 'Plan subs of 3 min' }).click();
   await expect(page.locator('.toast').last()).toContainText('Subs of 3 min planned.');
   expect(problems).toEqual([]);

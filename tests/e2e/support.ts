@@ -10,14 +10,14 @@ export type Light = 'day' | 'dusk' | 'red';
 
 /** Opens an address with the clock fixed; with `light` the device remembers that light. Collects errors of page and
  *  console in the list it returns. */
-export async function open(page: Page, path: string, light?: Light): Promise<string[]> {
+export async function open(page: Page, path: string, light?: Light, nowUtc = NOW): Promise<string[]> {
   const problems: string[] = [];
   page.on('pageerror', (error) => problems.push(error.message));
   page.on('console', (message) => {
     if (message.type() === 'error') problems.push(message.text());
   });
   if (light) await page.addInitScript((chosen) => localStorage.setItem('tidy-owl-light', chosen), light);
-  await page.goto(`${path}${path.includes('?') ? '&' : '?'}now=${NOW}`);
+  await page.goto(`${path}${path.includes('?') ? '&' : '?'}now=${nowUtc}`);
   await page.getByRole('heading', { level: 1 }).first().waitFor();
   return problems;
 }

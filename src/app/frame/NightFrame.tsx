@@ -3,11 +3,11 @@ import { Link, Outlet, useParams, useSearchParams } from 'react-router';
 import { settingOf } from '../../core/records/setting.ts';
 import { deriveNight, type DerivedNight } from '../../core/night/deriveNight.ts';
 import { aimedAt, type NightStatic } from '../../core/night/nightStatic.ts';
-import { legIndexAt } from '../../core/night/plan/legs.ts';
+import { legIndexAt } from '../../core/night/life/legs.ts';
 import type { Reading } from '../../core/records/reading.ts';
 import { Gone } from '../../session/Gone.tsx';
 import { NightContext, SharedContext, useSession, useShared } from '../../session/session.ts';
-import { useRibbonTime } from '../../session/useTime.ts';
+import { useNightNow, useRibbonTime } from '../../session/useTime.ts';
 import { makeFormat } from '../../text/format.ts';
 import { BROKEN_NIGHT } from '../../text/storedWords.ts';
 import { clipped } from '../../text/schemaWords.ts';
@@ -54,7 +54,8 @@ function useRibbonFromAddress(): void {
 
 const LEDGER_LINE = <LedgerLine />;
 
-function Shown({ night, setAside }: { night: NightStatic; setAside: Reading | null }) {
+function Shown({ night: stored, setAside }: { night: NightStatic; setAside: Reading | null }) {
+  const night = useNightNow(stored);
   const shared = useShared();
   const { zoneIana } = night.records.site;
   const here = useMemo(() => ({ ...shared, format: makeFormat(shared.format.system, zoneIana) }), [shared, zoneIana]);

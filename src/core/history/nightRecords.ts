@@ -22,6 +22,8 @@ export type NightRecords = {
   targets: readonly Target[];
   /** Readings of this night that were not retracted, in the order they were taken. */
   readings: readonly Reading[];
+  /** The time by which one of them is ordered. */
+  timeOf: (reading: Reading) => string;
   /** The same by kind. */
   tonight: ReadingLists;
   /** With all other nights up to this one's end: what mount, rig and site have taught. */
@@ -130,6 +132,7 @@ function derive(all: AllRecords, nightId: string, nowMs: number): NightRecords |
     unknownZone: site === state.site ? null : state.site.zoneIana,
     targets: all.targets,
     readings,
+    timeOf: standing.timeOf(nightId),
     tonight: standing.listsOfNight(nightId),
     known,
     earlier: standing.knownBefore(nightId, endUtc),

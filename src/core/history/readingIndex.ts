@@ -112,6 +112,8 @@ function* backwards(nights: readonly Entry[], asked: Asked): Generator<Reading> 
 export type StandingReadings = {
   /** Of one night, in order. */
   ofNight: (nightId: string) => readonly Reading[];
+  /** The time by which a reading of a night is ordered. */
+  timeOf: (nightId: string) => (reading: Reading) => string;
   /** The same by kind. */
   listsOfNight: (nightId: string) => ReadingLists;
   /** Of a night and of all others up to its end: what was known by then. */
@@ -173,6 +175,7 @@ export const standingIn = oncePer((stored: ReadingsByNight): StandingReadings =>
   const nights = oncePer(latestFirst);
   return {
     ofNight: (nightId) => stored.get(nightId)?.standing.readings ?? NOTHING,
+    timeOf: (nightId) => stored.get(nightId)?.standing.timeOf ?? ((r) => r.takenAtUtc),
     listsOfNight: (nightId) => listsOf(stored.get(nightId)),
     knownBy: (nightId, endUtc) => pastReadings(nights(stored), { nightId, endUtc, counts: true }),
     knownBefore: (nightId, endUtc) => pastReadings(nights(stored), { nightId, endUtc, counts: false }),

@@ -129,7 +129,7 @@ export const readingValues = {
   }),
   /** Of the air, noted in passing. */
   air: z.object({ temperatureC: bounded(-70, 60) }),
-  /** `atLeast`: something of that size went through; how much wider it is nobody measured. */
+  /** `atLeast`: something of that size went through; how much wider it is nobody measured, and nothing is learned of it. */
   gap: z.object({
     haH: hoursSchema,
     state: stateSchema,
@@ -179,11 +179,10 @@ export const readingValues = {
     .object({ count: z.number().int().min(0).max(1_000_000), usable: z.number().int().min(0).max(1_000_000) })
     .refine((v) => v.usable <= v.count, { path: ['usable'], message: 'moreThanTaken' }),
   check: z.object({ listId: lineSchema(200), itemId: lineSchema(200), done: z.boolean() }),
-  /** Of the subs' events: which target they are of, and on which side the tube stood then. */
+  /** Of the subs' events: which target they are of. */
   event: z.object({
     what: z.enum(EVENTS),
     targetId: idSchema.optional(),
-    side: z.enum(['before', 'after']).optional(),
   }),
   timing: z.object({ step: stepSchema, minutes: bounded(0, 1440) }),
   note: z.object({ text: textSchema(4000) }),

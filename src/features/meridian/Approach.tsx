@@ -1,7 +1,7 @@
 import { headCapsules, movingCapsules, standingCapsules } from '../../core/mount/clearance.ts';
 import type { TubeClearance } from '../../core/night/plan/tubeClearance.ts';
 import { useNight, useShared } from '../../session/session.ts';
-import { useNightAt } from '../../session/useTime.ts';
+import { useIsAhead, useNightAt } from '../../session/useTime.ts';
 import { CLEAR, gapWords, waitWords } from '../../text/clearanceWords.ts';
 import { ClearanceView } from '../../ui/instruments/ClearanceView.tsx';
 import { Problem } from '../../ui/Problem.tsx';
@@ -20,7 +20,7 @@ function Waiting({ tube }: { tube: TubeClearance }) {
 /** The tube as it comes near to column and legs, at the ribbon's time, from two sides. */
 export function Approach({ tube, label }: { tube: TubeClearance; label: string }) {
   const night = useNight();
-  const found = approachAt(night, useNightAt());
+  const found = approachAt(night, useNightAt(), useIsAhead());
   const { format } = useShared();
   if (!found) return null;
   const { latDeg } = night.records.site;

@@ -2,7 +2,7 @@ import type { ReactNode } from 'react';
 import { moonOfNight } from '../../core/night/advice/moonOfNight.ts';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { useNight, useShared } from '../../session/session.ts';
-import { useNightAt } from '../../session/useTime.ts';
+import { useIsAhead, useNightAt, useWatch } from '../../session/useTime.ts';
 import { clockChangeWords } from '../../text/eventWords.ts';
 import { flipViewWords, STRETCH_NAMES } from '../../text/meridianWords.ts';
 import { moonWords } from '../../text/planWords.ts';
@@ -25,12 +25,13 @@ import { WorstPose } from './tube/WorstPose.tsx';
 function Attitude({ label }: { label: string }) {
   const night = useNight();
   const at = useNightAt();
+  const ahead = useIsAhead();
   const south = night.records.site.latDeg < 0;
   return (
     <FlipView
       label={label}
       haH={at.target?.haH ?? null}
-      afterFlip={isAfterFlip(night, at.timeMs)}
+      afterFlip={isAfterFlip(night, at.timeMs, ahead)}
       limitH={night.limit.limitH}
       south={south}
       flips={night.flips}
@@ -94,7 +95,7 @@ function Figures() {
 function TonightTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
-  const said = saidOf(night, format);
+  const said = saidOf(night, useWatch(), format);
   const { tube } = night.limit;
   const label = plain(said.sentence);
   return (
@@ -117,14 +118,9 @@ function TonightTab({ tabs }: { tabs: ReactNode }) {
 function PlanTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
+  const said = saidOf(night, useWatch(), format);
   return (
-    <BenchLayout
-      title="Meridian"
-      tabs={tabs}
-      {...saidOf(night, format)}
-      instrumentName="The plan"
-      instrument={<Sequence />}
-    >
+    <BenchLayout title="Meridian" tabs={tabs} {...said} instrumentName="The plan" instrument={<Sequence />}>
       {!night.records.fromSnapshot && night.entry && !night.numbers.eyepiece && (
         <PlanForm key={`${night.records.night.id} ${night.legIndex}`} />
       )}
@@ -137,8 +133,9 @@ function TubeTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
   const { tube } = night.limit;
+  const said = saidOf(night, useWatch(), format);
   return (
-    <BenchLayout title="Meridian" tabs={tabs} {...saidOf(night, format)} instrumentName="The tube">
+    <BenchLayout title="Meridian" tabs={tabs} {...said} instrumentName="The tube">
       {tube && <WorstPose tube={tube} />}
       <OwnLimits />
       {tube && <MapOfTube tube={tube} />}

@@ -6,6 +6,7 @@ import {
   type Closest,
   type SkyPose,
 } from '../../core/mount/clearance.ts';
+import { motorsOf } from '../../core/mount/motors.ts';
 import type { FlipState } from '../../core/mount/pose.ts';
 import type { Nearest } from '../../core/math/segments.ts';
 import type { NightAt } from '../../core/night/nightAt.ts';
@@ -13,8 +14,10 @@ import { CLEARANCE_MARGIN_M, HALF_TURN_H } from '../../core/night/plan/tubeClear
 import { atHourAngle } from '../../core/night/plan/sideWindows.ts';
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../../core/time/utc.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
+import type { Watch } from '../../core/night/advice/watch.ts';
+import { sideAt } from '../../core/night/life/tube.ts';
 import { cardGb, exposureGroups } from '../../core/night/advice/exposureGroups.ts';
-import { flipMinutesOf, slewWaitS } from '../../core/night/plan/legs.ts';
+import { flipMinutesOf, slewWaitS } from '../../core/night/life/legs.ts';
 import type { Plan } from '../../core/night/plan/plan.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
 import { powerOfRig } from '../../core/rig/powerOfRig.ts';
@@ -22,6 +25,7 @@ import { limitWords, travelWords } from '../../text/clearanceWords.ts';
 import type { Format } from '../../text/format.ts';
 import { meridianReason, meridianSentence, type MeridianSaying } from '../../text/meridianWords.ts';
 import type { Said } from '../../text/said.ts';
+import { watchReason, watchSentence } from '../../text/watchWords.ts';
 
 export type MeridianModel = {
   saying: MeridianSaying;
@@ -88,15 +92,10 @@ export function meridianModel(night: NightStatic): MeridianModel {
   };
 }
 
-/** True when the tube is on its after-flip side at a moment of the plan. */
-export function isAfterFlip(night: NightStatic, timeMs: number): boolean {
-  const { plan } = night;
-  if (!plan) return false;
-  const last = plan.subs.findLast((s) => s.startMs <= timeMs);
-  const next = plan.subs.find((s) => s.startMs > timeMs);
-  // From a flip's beginning on the tube is on its way to the side of the sub that follows.
-  const flipped = plan.flips.some((f) => f.startMs <= timeMs && f.startMs >= (last?.endMs ?? -Infinity));
-  return ((flipped ? next : last) ?? next ?? last)?.side === 'after';
+/** True when the tube is on its after-flip side at a moment; before the first sub where that will be.
+ *  @param ahead the moment lies beyond the present: then flips are taken as planned. */
+export function isAfterFlip({ plan }: NightStatic, timeMs: number, ahead: boolean): boolean {
+  return plan !== null && (sideAt(plan, timeMs, !ahead) ?? plan.subs[0]?.side) === 'after';
 }
 
 export type Approach = {
@@ -118,13 +117,14 @@ export type Approach = {
 export function approachAt(
   night: NightStatic,
   { target, timeMs }: Pick<NightAt, 'target' | 'timeMs'>,
+  ahead: boolean,
 ): Approach | null {
   const { targetSky, limit, records } = night;
   const { tube } = limit;
   if (!target || !targetSky || !tube) return null;
   const { geometry } = tube;
   const { latDeg } = records.site;
-  const state = isAfterFlip(night, timeMs) ? 'afterFlip' : 'beforeFlip';
+  const state = isAfterFlip(night, timeMs, ahead) ? 'afterFlip' : 'beforeFlip';
   const pose: SkyPose = { haH: target.haH, decDeg: targetSky.ofDate.decDeg, state };
   const { barClosest, barClearanceM } = clearanceOf(geometry, latDeg)(pose);
   const { value: clearanceM, doubt: sigmaM, closest } = tube.at(pose);
@@ -187,14 +187,20 @@ export function waitOf({ plan }: NightStatic): { fromMs: number; toMs: number } 
 }
 const WAIT_MS = 600_000;
 
-/** The bench's sentence and its reason, the same on all its pages. */
-export function saidOf(night: NightStatic, format: Format): { sentence: Said; reason: string } {
+/** The bench's sentence and its reason, the same on all its pages: what the tube needs now comes before the plan. */
+export function saidOf(night: NightStatic, watch: Watch, format: Format): { sentence: Said; reason: string } {
+  if (TUBE_FIRST.includes(watch.code)) {
+    const motors = motorsOf(night.numbers.mount);
+    const south = night.records.site.latDeg < 0;
+    return { sentence: watchSentence(watch, format, motors), reason: watchReason(watch, south, motors) };
+  }
   const { saying } = meridianModel(night);
   return {
     sentence: meridianSentence(saying, format),
     reason: meridianReason(saying, format, aboutOf(night, format)),
   };
 }
+const TUBE_FIRST: readonly Watch['code'][] = ['flipDue', 'tubeLate', 'flipping'];
 
 /** What a program that flips by itself is told. */
 export function automaticOf({ plan, limit, learned, numbers }: NightStatic) {

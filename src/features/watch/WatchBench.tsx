@@ -2,12 +2,12 @@ import { useContext, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { motorsOf } from '../../core/mount/motors.ts';
 import { fromUtcText } from '../../core/time/utc.ts';
-import { watchAt, type Watch } from '../../core/night/advice/watch.ts';
+import type { Watch } from '../../core/night/advice/watch.ts';
 import { lastReading } from '../../core/history/nightRecords.ts';
 import { FlipSteps, StepAction } from '../../session/flip/FlipSteps.tsx';
 import { useFlipWalk, type WalkHere } from '../../session/flip/useFlipWalk.ts';
 import { useNight, useShared } from '../../session/session.ts';
-import { useNightAt } from '../../session/useTime.ts';
+import { useIsLive, useNightAt, useWatch } from '../../session/useTime.ts';
 import { useWakeLock } from '../../session/useWakeLock.ts';
 import { judgementName } from '../../text/budgetWords.ts';
 import { FLIP } from '../../text/flipWords.ts';
@@ -22,7 +22,9 @@ import { PageTitle } from '../../ui/PageTitle.tsx';
 /** The moment to which the big figure counts; null = nothing to count. */
 function countsTo(watch: Watch): number | null {
   if (watch.code === 'waiting' || watch.code === 'running') return watch.untilMs;
-  if (watch.code === 'flipDue' || watch.code === 'flipLate') return watch.latestMs;
+  if (watch.code === 'targetDue') return watch.untilMs;
+  if (watch.code === 'flipDue') return watch.latestMs;
+  if (watch.code === 'tubeLate' || watch.code === 'paused') return watch.limitMs;
   return watch.code === 'flipping' ? watch.sinceMs : null;
 }
 
@@ -54,14 +56,21 @@ function Figures() {
   return <FigureList figures={figures} />;
 }
 
-const isFlip = ({ code }: Watch): boolean => code === 'flipDue' || code === 'flipLate' || code === 'flipping';
+/** The flip may be begun, or is. */
+const mayFlip = (watch: Watch): boolean =>
+  watch.code === 'flipDue' || (watch.code === 'tubeLate' && watch.flips && watch.fromMs === null);
+const isFlip = (watch: Watch): boolean => watch.code === 'flipping' || mayFlip(watch);
+
+/** Another button says what to do. */
+const WAITS: readonly Watch['code'][] = ['paused', 'targetDue'];
 
 type ActionProps = { watch: Watch; here: WalkHere; log: () => void };
 
 /** The button that fits the moment: start the flip, its next step, go on after a pause, else log. */
 function Action({ watch, here, log }: ActionProps) {
+  // What is pressed is of now: while another moment is shown nothing is offered.
+  const flip = useIsLive() && mayFlip(watch);
   if (watch.code === 'flipping') return <StepAction here={here} />;
-  const flip = watch.code === 'flipDue' || watch.code === 'flipLate';
   return (
     <div className="actions">
       {flip && (
@@ -70,7 +79,7 @@ function Action({ watch, here, log }: ActionProps) {
         </Button>
       )}
       <SubsRun watch={watch} />
-      <Button variant={flip || watch.code === 'paused' ? 'outline' : 'primary'} onClick={log}>
+      <Button variant={flip || WAITS.includes(watch.code) ? 'outline' : 'primary'} onClick={log}>
         Log a reading
       </Button>
     </div>
@@ -99,7 +108,7 @@ export function WatchBench() {
   const awake = useWakeLock();
   const here = useFlipWalk();
   const [logging, setLogging] = useState(false);
-  const watch = watchAt(night, at.timeMs);
+  const watch = useWatch();
   const toMs = countsTo(watch);
   return (
     <div className="watch">

@@ -1,5 +1,6 @@
 /** The flip as a walk: where it stands by the records of the night, and what each press writes. */
 import { flipBy, flipWalk, type FlipBy, type FlipStep, type FlipWalk } from '../../core/night/advice/flipWalk.ts';
+import { other, sideOf, toldOf } from '../../core/night/life/life.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { MS_PER_MINUTE, toUtcText } from '../../core/time/utc.ts';
 import { FLIP, flipStepWords } from '../../text/flipWords.ts';
@@ -20,14 +21,14 @@ export type WalkHere = {
 };
 
 export function useFlipWalk(): WalkHere {
-  const { records, numbers } = useNight();
+  const { records, numbers, life } = useNight();
   const { clock } = useSession();
   const { format, stored } = useShared();
   const record = useRecord();
   const { rig, readings } = records;
   const by = flipBy(numbers.mount);
   const eastHeavy = records.schools.balance === 'eastHeavy';
-  const walk = flipWalk(readings, by, { guided: rig.guiding !== 'none', eastHeavy });
+  const walk = flipWalk(readings, life.flipSinceMs, by, { guided: rig.guiding !== 'none', eastHeavy });
   const about = { step: 'watch', subject: { type: 'rig', id: rig.id } } as const;
   const biasStepM = (2 * settingOf(stored.settings, 'balance').biasMm) / 1000;
   return {
@@ -40,7 +41,10 @@ export function useFlipWalk(): WalkHere {
     finish: (miss) => {
       const sinceMs = walk.sinceMs ?? clock.nowMs();
       const minutes = Math.max(0, (clock.nowMs() - sinceMs) / MS_PER_MINUTE);
-      void record({ ...about, kind: 'flip', values: { atUtc: toUtcText(sinceMs), minutes, ...miss } }, FLIP.recorded);
+      const stood = sideOf(toldOf(life));
+      const to = stood === null ? {} : { to: other(stood) };
+      const values = { atUtc: toUtcText(sinceMs), minutes, ...to, ...miss };
+      void record({ ...about, kind: 'flip', values }, FLIP.recorded);
     },
     first: records.known.last('flip', rig.id) === undefined,
   };

@@ -35,7 +35,7 @@ describe('meridian model', () => {
   it('tells how near the tube stands at a moment, on its side of the flip, with what a gap taught', () => {
     const one = night();
     const flipMs = one.plan!.flips[0]!.startMs;
-    const at = (timeMs: number, of = one) => approachAt(of, nightAt(of, timeMs))!;
+    const at = (timeMs: number, of = one) => approachAt(of, nightAt(of, timeMs), true)!;
     expect([at(flipMs - 1).pose.state, at(flipMs).pose.state]).to.deep.equal(['beforeFlip', 'afterFlip']);
     const { geometry, pose, clearanceM, line, tight } = at(flipMs - 1);
     const { latDeg } = one.records.site;
@@ -45,10 +45,12 @@ describe('meridian model', () => {
     const values = { ...pose, gapM: clearanceM - 0.03 };
     const readings = [reading('gap', values, { subject: { type: 'rig', id: 'demo-heron' } })];
     const taught = night({ snapshots: [snapshotOf()], readings });
-    const then = approachAt(taught, nightAt(taught, flipMs - 1))!;
+    const then = approachAt(taught, nightAt(taught, flipMs - 1), true)!;
     expect(then.clearanceM - clearanceOf(geometry, latDeg)(then.pose).clearanceM).to.be.closeTo(-0.03, 1e-9);
-    expect(approachAt(night({ targetId: null }), nightAt(one, flipMs))).to.equal(null);
-    expect(approachAt(night({ parts: mounts({ mountKind: 'forkOnWedge' }) }), nightAt(one, flipMs))).to.equal(null);
+    expect(approachAt(night({ targetId: null }), nightAt(one, flipMs), true)).to.equal(null);
+    expect(approachAt(night({ parts: mounts({ mountKind: 'forkOnWedge' }) }), nightAt(one, flipMs), true)).to.equal(
+      null,
+    );
   });
 
   it('draws tonight’s subs by their hour angles, each side in its own state', () => {
@@ -65,7 +67,8 @@ describe('meridian model', () => {
   it('the tube is on the other side from the flip on', () => {
     const one = night();
     const flipMs = one.plan!.flips[0]!.startMs;
-    expect([isAfterFlip(one, flipMs - 1), isAfterFlip(one, flipMs)]).to.deep.equal([false, true]);
-    expect(isAfterFlip(night({ targetId: null }), flipMs)).to.equal(false);
+    expect([isAfterFlip(one, flipMs - 1, true), isAfterFlip(one, flipMs, true)]).to.deep.equal([false, true]);
+    expect(isAfterFlip(one, flipMs, false), 'nobody recorded it').to.equal(false);
+    expect(isAfterFlip(night({ targetId: null }), flipMs, true)).to.equal(false);
   });
 });

@@ -2,15 +2,14 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { tipTrialWith } from '../../../scripts/trials/tipTrial.ts';
 import { TRIALS } from '../../../scripts/trials/trials.ts';
-import { everyCase, runTrial } from '../../../scripts/trials/trial.ts';
+import { casesOfTests, everyCase, runTrial } from '../../../scripts/trials/trial.ts';
 
 describe('a share of the long trials', () => {
   for (const trial of TRIALS) {
     it(`${trial.name}: ${trial.what}`, async function () {
       // The longest take ten seconds by themselves; on a machine that has other things to do, several times that.
       this.timeout(120_000);
-      const cases = Math.max(trial.leastCases, Math.ceil(trial.cases * 0.05));
-      expect((await runTrial(trial, cases)).failure).to.equal(null);
+      expect((await runTrial(trial, casesOfTests(trial))).failure).to.equal(null);
     });
   }
 

@@ -40,9 +40,16 @@ describe('words of the night as it runs', () => {
       { code: 'noSubs' },
       { code: 'over' },
       { code: 'byEye' },
-      { code: 'paused', target: 'M 33' },
-      { code: 'flipDue', latestMs: t },
-      { code: 'flipLate', latestMs: t },
+      { code: 'paused', target: 'M 33', limitMs: null },
+      { code: 'paused', target: 'M 33', limitMs: t },
+      { code: 'targetDue', target: 'M 33', untilMs: t, state: 'running' },
+      { code: 'flipDue', latestMs: t, state: 'running' },
+      ...([null, t] as const).flatMap((limitMs) =>
+        [true, false].flatMap((flips): Watch[] => [
+          { code: 'tubeLate', limitMs, fromMs: null, flips, state: 'running' },
+          { code: 'tubeLate', limitMs, fromMs: t, flips, state: 'paused' },
+        ]),
+      ),
       { code: 'flipping', sinceMs: t },
       ...events.flatMap((next): Watch[] => [
         { code: 'waiting', next, untilMs: t, state: 'planned', target: null },
@@ -58,9 +65,8 @@ describe('words of the night as it runs', () => {
           isSentence(watchReason(w, false, motors), w.code);
         if (motors !== 'both') expect(watchReason(w, false, motors), w.code).not.to.match(/power/);
       }
-      expect(countdownWords(w) === '', w.code).to.equal(
-        ['noTarget', 'noSubs', 'over', 'byEye', 'paused'].includes(w.code),
-      );
+      const counts = 'untilMs' in w || 'sinceMs' in w || 'latestMs' in w || ('limitMs' in w && w.limitMs !== null);
+      expect(countdownWords(w) !== '', w.code).to.equal(counts);
     }
     const flip: Watch = {
       code: 'running',
@@ -83,14 +89,26 @@ describe('words of the night as it runs', () => {
   });
 
   it('what may be pressed fits the moment', () => {
+    const pressed = (watch: Watch, another: boolean) => runActions(watch, another).map(({ what }) => what);
     const waiting = (state: 'planned' | 'running') =>
-      runActions({ code: 'waiting', next: 'start', untilMs: T, state, target: null }, false);
+      pressed({ code: 'waiting', next: 'start', untilMs: T, state, target: null }, false);
     expect([waiting('planned'), waiting('running')]).to.deep.equal([['started'], ['paused']]);
     const running = { code: 'running', sub: 1, count: 2, next: 'end', untilMs: T, target: null } as const;
-    expect(runActions({ ...running, state: 'planned' }, true)).to.deep.equal(['paused', 'stopped', 'started']);
-    expect(runActions({ ...running, state: 'running' }, false)).to.deep.equal(['paused']);
-    expect(runActions({ code: 'paused', target: 'M 33' }, true)).to.deep.equal(['resumed', 'stopped']);
-    expect(runActions({ code: 'flipDue', latestMs: T }, true)).to.deep.equal([]);
+    expect(pressed({ ...running, state: 'planned' }, true)).to.deep.equal(['paused', 'stopped', 'started']);
+    expect(pressed({ ...running, state: 'running' }, false)).to.deep.equal(['paused']);
+    const paused: Watch = { code: 'paused', target: 'M 33', limitMs: T };
+    expect(pressed(paused, true)).to.deep.equal(['resumed', 'stopped']);
+    expect([true, false].map((another) => runActions(paused, another)[1]?.button)).to.deep.equal([
+      'On to the next target',
+      'Done for tonight',
+    ]);
+    const due = (state: 'paused' | 'running'): Watch => ({ code: 'flipDue', latestMs: T, state });
+    expect([pressed(due('paused'), false), pressed(due('running'), false)]).to.deep.equal([['resumed'], ['paused']]);
+    const late: Watch = { code: 'tubeLate', limitMs: T, fromMs: null, flips: true, state: 'running' };
+    expect([pressed(late, false), pressed({ code: 'flipping', sinceMs: T }, false)]).to.deep.equal([['stopped'], []]);
+    expect(pressed({ code: 'targetDue', target: 'M 33', untilMs: T, state: 'running' }, false)).to.deep.equal([
+      'targetTaken',
+    ]);
   });
 });
 

@@ -5,7 +5,6 @@ import type { MountPart } from '../../records/part.ts';
 import type { Reading } from '../../records/reading.ts';
 import { isTracker } from '../../rig/rigNumbers.ts';
 import { isTicked } from '../plan/checklists.ts';
-import { flipProgress } from './watch.ts';
 
 /** `motors`: both axes are driven. `clutches`: the hand carries the tube over. `bracket`: a tracker's declination bracket.
  *  `knob`: nothing drives it. */
@@ -71,11 +70,11 @@ export type FlipWalk = {
   at: FlipStep | null;
 };
 
-export function flipWalk(readings: readonly Reading[], by: FlipBy, about: WalkAbout): FlipWalk {
+/** @param sinceMs since when it is going on; null = it is not. */
+export function flipWalk(readings: readonly Reading[], sinceMs: number | null, by: FlipBy, about: WalkAbout): FlipWalk {
   const listId = flipList(readings);
-  const progress = flipProgress(readings);
   const steps = flipSteps(by, about).map((step) => ({ step, done: isTicked(readings, listId, step) }));
-  if (progress.state !== 'begun') return { state: 'waiting', listId, sinceMs: null, steps, at: null };
+  if (sinceMs === null) return { state: 'waiting', listId, sinceMs, steps, at: null };
   const at = steps.find(({ done }) => !done)?.step ?? null;
-  return { state: at === null ? 'closing' : 'walking', listId, sinceMs: progress.sinceMs, steps, at };
+  return { state: at === null ? 'closing' : 'walking', listId, sinceMs, steps, at };
 }

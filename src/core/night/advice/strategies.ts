@@ -2,7 +2,8 @@
 import { oncePer } from '../../once.ts';
 import { nearestOfPlan } from './worstPose.ts';
 import type { NightStatic } from '../nightStatic.ts';
-import { legsOf, lightOf, livedOfLeg } from '../plan/legs.ts';
+import { laidOf } from '../life/laid.ts';
+import { legsOf, lightOf } from '../life/legs.ts';
 import type { FlipStrategy, Plan } from '../plan/plan.ts';
 
 export const STRATEGIES: readonly FlipStrategy[] = [
@@ -26,19 +27,21 @@ export type Choice = {
 
 /** One per strategy; none for mounts that never flip and targets without hours. */
 export const strategyChoices = oncePer((night: NightStatic): Choice[] => {
-  const { planInput, slot, entry } = night;
+  const { planInput, slot, entry, life, legIndex } = night;
   if (!planInput?.windows || !slot || !entry) return [];
-  return STRATEGIES.map((strategy) => {
-    const { plan } = livedOfLeg(night, { ...planInput, strategy });
+  return STRATEGIES.flatMap((strategy): Choice[] => {
+    const plan = laidOf(life, legIndex, { input: { ...planInput, strategy }, subS: entry.subS }, null)?.plan;
+    if (!plan) return [];
     const busyS = plan.subs.length * (entry.subS + entry.gapS);
     const spare = plan.flips.filter((f) => !f.done).map((f) => f.latestMs - f.startMs);
-    return {
+    const choice = {
       strategy,
       plan,
       lostS: Math.max(0, (slot.toMs - slot.fromMs) / 1000 - busyS),
       spareMs: spare.length > 0 ? Math.min(...spare) : null,
       clearanceM: nearestOfPlan(night, plan)?.clearance.value ?? null,
     };
+    return [choice];
   });
 });
 
@@ -60,5 +63,5 @@ export const otherFirst = oncePer((night: NightStatic): OtherFirst | null => {
     if (i === at) return { ...b, startUtc: a.startUtc };
     return i === at + 1 ? { ...a, startUtc: b.startUtc } : entry;
   });
-  return { target: target.name, nowS: lightOf(legs), thenS: lightOf(legsOf(night, entries)), entries };
+  return { target: target.name, nowS: lightOf(legs), thenS: lightOf(legsOf(night, entries).legs), entries };
 });

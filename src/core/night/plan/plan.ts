@@ -36,10 +36,13 @@ export type PlanInput = {
 };
 
 export type Sub = { startMs: number; endMs: number; side: MountSide };
-/** When it begins, when the next sub may start, and until when the tube must have left its side. `done`: as it was recorded. */
-export type Flip = { startMs: number; endMs: number; latestMs: number; done: boolean };
+/** When it begins, when the next sub may start, until when the tube must have left its side, and where it goes. `done`: as it
+ *  was recorded. */
+export type Flip = { startMs: number; endMs: number; latestMs: number; to: MountSide; done: boolean };
 export type Plan = {
   subs: Sub[];
+  /** Those that were begun and broken off. */
+  lost: readonly Sub[];
   flips: Flip[];
   /** Breaks to refocus. */
   refocus: { startMs: number; endMs: number }[];
@@ -50,7 +53,15 @@ export type Plan = {
   integrationS: number;
 };
 
-const NOTHING: Plan = { subs: [], flips: [], refocus: [], limitMs: null, stopsAtLimit: false, integrationS: 0 };
+const NOTHING: Plan = {
+  subs: [],
+  lost: [],
+  flips: [],
+  refocus: [],
+  limitMs: null,
+  stopsAtLimit: false,
+  integrationS: 0,
+};
 
 function cadenceOf({ subS, gapS, refocus, dither, flipMinutes }: PlanInput): Cadence {
   const stepMs = (subS + gapS) * 1000;
@@ -70,6 +81,14 @@ function cadenceOf({ subS, gapS, refocus, dither, flipMinutes }: PlanInput): Cad
 /** What is laid on one side, and the flip before it. */
 type Stretch = { window: SideWindow; fromMs: number; count: number; flip: Flip | null };
 
+/** The window in which a tube stands that was put on a side, and those after it. One that has closed is still the one that it
+ *  has to leave; where none has opened yet, it waits for the first. */
+export function windowsFrom(windows: readonly SideWindow[], standsOn: MountSide, timeMs: number): SideWindow[] {
+  const stands = windows.findLastIndex((w) => w.side === standsOn && w.fromMs <= timeMs);
+  const first = stands === -1 ? windows.findIndex((w) => w.side === standsOn) : stands;
+  return first === -1 ? [] : windows.slice(first);
+}
+
 /** The windows that the plan's time touches, from the one in which the tube starts: the side that it stands on already, else
  *  the one it will not have to leave so soon. */
 function windowsOf({ windows, startMs, endMs, standsOn, strategy }: PlanInput): SideWindow[] {
@@ -81,10 +100,7 @@ function windowsOf({ windows, startMs, endMs, standsOn, strategy }: PlanInput): 
       .filter((w) => w.crossingMs > startMs)
       .slice(0, 1)
       .filter(isOpen);
-  if (standsOn !== null) {
-    const first = open.findIndex((w) => w.side === standsOn);
-    return first === -1 ? [] : open.slice(first);
-  }
+  if (standsOn !== null) return windowsFrom(windows ?? [], standsOn, startMs).filter((w, i) => i === 0 || isOpen(w));
   const crossed = (w: SideWindow, i: number): boolean => {
     const next = open[i + 1];
     return next !== undefined && w.crossingMs <= startMs && next.fromMs <= startMs;
@@ -106,6 +122,8 @@ function wantedHere({ input, cadence }: Laying, window: SideWindow, next: SideWi
   if (input.strategy === 'asLateAsAllowed') return all;
   const soon = input.strategy === 'asSoonAsAllowed';
   const goalMs = soon ? next.fromMs : Math.max(window.crossingMs, next.fromMs);
+  // What has crossed already goes over at once.
+  if (fromMs >= goalMs) return 0;
   const ended = subsThatFit(cadence, fromMs, goalMs);
   const endOfLastMs = ended > 0 ? subStartMs(cadence, fromMs, ended - 1) + cadence.subMs : fromMs;
   return Math.min(all, soon || endOfLastMs >= goalMs ? ended : ended + 1);
@@ -131,7 +149,8 @@ function goOver(laying: Laying, { index, most }: Arrival, fromMs: number, count:
   const startMs = Math.max(leftMs, next.fromMs);
   // Where nothing was taken on this side, and nobody says that the tube stands there, it is sent to the other at once.
   const goes = count > 0 || index > 0 || input.standsOn !== null;
-  const flip = { startMs, endMs: startMs + input.flipMinutes * MS_PER_MINUTE, latestMs: window.toMs, done: false };
+  const endMs = startMs + input.flipMinutes * MS_PER_MINUTE;
+  const flip = { startMs, endMs, latestMs: window.toMs, to: next.side, done: false };
   const rest = layFrom(laying, {
     index: index + 1,
     arrivedMs: goes ? flip.endMs : startMs,
@@ -182,6 +201,7 @@ export function planSubs(input: PlanInput): Plan {
   const { toMs } = stretches.at(-1)?.window ?? ALWAYS;
   return {
     subs: stretches.flatMap((stretch) => subsOf(laying.cadence, stretch)),
+    lost: [],
     flips,
     refocus: stretches.flatMap(({ fromMs, count }) => refocusBreaks(laying.cadence, fromMs, count)),
     limitMs: flips[0]?.latestMs ?? (toMs < input.endMs ? toMs : null),

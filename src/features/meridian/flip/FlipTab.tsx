@@ -3,6 +3,7 @@ import { Button } from 'react-bootstrap';
 import { FlipSteps, StepAction } from '../../../session/flip/FlipSteps.tsx';
 import { useFlipWalk } from '../../../session/flip/useFlipWalk.ts';
 import { useNight, useShared } from '../../../session/session.ts';
+import { useWatch } from '../../../session/useTime.ts';
 import { automaticLines, FLIP } from '../../../text/flipWords.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { automaticOf, saidOf } from '../model.ts';
@@ -13,7 +14,7 @@ export function FlipTab({ tabs }: { tabs: ReactNode }) {
   const { format } = useShared();
   const here = useFlipWalk();
   const { walk } = here;
-  const said = saidOf(night, format);
+  const said = saidOf(night, useWatch(), format);
   const step = walk.at === null ? null : here.words(walk.at);
   const { fromSnapshot } = night.records;
   return (

@@ -1,6 +1,6 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import type { Leg } from '../../../core/night/plan/legs.ts';
+import type { Leg } from '../../../core/night/life/legs.ts';
 import { useListing } from '../../../session/demo.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { useRibbonAddress } from '../../../session/useRibbonAddress.ts';

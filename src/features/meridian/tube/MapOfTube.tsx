@@ -6,7 +6,7 @@ import type { NightStatic } from '../../../core/night/nightStatic.ts';
 import { Queries } from '../../../session/Queries.tsx';
 import { useNight, useShared } from '../../../session/session.ts';
 import { useClearanceMap } from '../../../session/useClearanceMap.ts';
-import { useRibbonTime } from '../../../session/useTime.ts';
+import { useIsAhead, useRibbonTime } from '../../../session/useTime.ts';
 import { CLEAR, mapWords } from '../../../text/clearanceWords.ts';
 import { ChartFrame, type Scales } from '../../../ui/charts/ChartFrame.tsx';
 import { isAfterFlip, pathInState } from '../model.ts';
@@ -97,7 +97,8 @@ function Chart({ tube, state }: { tube: TubeClearance; state: FlipState }) {
  *  everywhere; what they add holds only where they were measured. */
 export function MapOfTube({ tube }: { tube: TubeClearance }) {
   const night = useNight();
-  const after = useRibbonTime((timeMs) => isAfterFlip(night, timeMs));
+  const ahead = useIsAhead();
+  const after = useRibbonTime((timeMs) => isAfterFlip(night, timeMs, ahead));
   const state = after ? 'afterFlip' : 'beforeFlip';
   return (
     <div className="section">

@@ -1,11 +1,9 @@
-import { Button } from 'react-bootstrap';
 import { z } from 'zod';
 import type { TubeClearance } from '../../../core/night/plan/tubeClearance.ts';
 import { worstPose } from '../../../core/night/advice/worstPose.ts';
 import { RecordForm } from '../../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../../session/session.ts';
-import { useRecord } from '../../../session/useRecord.ts';
-import { CLEAR, HAND_BREADTH_M, poseReason, poseSentence } from '../../../text/clearanceWords.ts';
+import { CLEAR, poseReason, poseSentence } from '../../../text/clearanceWords.ts';
 import { QuantityField } from '../../../ui/form/Fields.tsx';
 import { Said } from '../../../ui/Said.tsx';
 
@@ -16,18 +14,17 @@ const schema = z.object({ gapM: z.number().min(0).max(2) });
 export function WorstPose({ tube }: { tube: TubeClearance }) {
   const night = useNight();
   const { format } = useShared();
-  const record = useRecord();
   const pose = worstPose(night);
   const { rig, fromSnapshot } = night.records;
   if (!pose || fromSnapshot) return null;
   const { haH, decDeg, state } = pose;
   const { closest } = pose.clearance;
-  const readingOf = (gap: { gapM: number; atLeast?: true }) =>
+  const readingOf = (gapM: number) =>
     ({
       step: 'meridian',
       subject: { type: 'rig', id: rig.id },
       kind: 'gap',
-      values: { haH, decDeg, state, ...closest, ...gap },
+      values: { haH, decDeg, state, ...closest, gapM },
     }) as const;
   const said = (gapM: number): string => `Gap recorded: ${format.quantity(gapM, 'barLength')}.`;
   return (
@@ -42,7 +39,7 @@ export function WorstPose({ tube }: { tube: TubeClearance }) {
         button={CLEAR.record}
         schema={schema}
         defaults={{ gapM: null }}
-        toReading={({ gapM }) => ({ reading: readingOf({ gapM }), said: said(gapM) })}
+        toReading={({ gapM }) => ({ reading: readingOf(gapM), said: said(gapM) })}
       >
         <QuantityField
           name="gapM"
@@ -53,13 +50,6 @@ export function WorstPose({ tube }: { tube: TubeClearance }) {
           hint={CLEAR.gapHint}
         />
       </RecordForm>
-      <Button
-        variant="outline"
-        className="mt-2"
-        onClick={() => void record(readingOf({ gapM: HAND_BREADTH_M, atLeast: true }), CLEAR.handSaid)}
-      >
-        {CLEAR.hand}, {format.quantity(HAND_BREADTH_M, 'barLength')}
-      </Button>
     </div>
   );
 }

@@ -278,8 +278,8 @@ describe('the watch at the flip', () => {
   it('is due up to the latest moment and late after it', () => {
     const tonight = night();
     const latestMs = tonight.plan!.limitMs ?? tonight.plan!.flips[0]!.startMs;
-    expect(watchAt(tonight, latestMs).code).to.equal('flipDue');
-    expect(watchAt(tonight, latestMs + 1).code).to.equal('flipLate');
+    expect(watchAt(tonight, latestMs - 1).code).to.equal('flipDue');
+    expect(watchAt(tonight, latestMs).code).to.equal('tubeLate');
   });
 });
 

@@ -1,6 +1,5 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { livedPlan, type Happening } from '../../../../../src/core/night/plan/happened.ts';
 import {
   planSubs,
   type FlipStrategy,
@@ -8,7 +7,7 @@ import {
   type SideWindow,
 } from '../../../../../src/core/night/plan/plan.ts';
 import { subsThatFit, type Cadence } from '../../../../../src/core/night/plan/stretch.ts';
-import { lightNeverFalls, planHolds, plans, replanHolds } from '../../../../../scripts/trials/planTrial.ts';
+import { lightNeverFalls, planHolds, plans } from '../../../../../scripts/trials/planTrial.ts';
 import { holds } from '../../../../support/properties.ts';
 
 const HOUR = 3_600_000;
@@ -46,7 +45,7 @@ describe('subs around the flip', () => {
     const last = plan.subs.filter((s) => s.side === 'before').at(-1)!;
     expect(last.startMs < 4 * HOUR && last.endMs >= 4 * HOUR).to.equal(true);
     expect(plan.flips).to.deep.equal([
-      { startMs: last.endMs, endMs: last.endMs + 8 * MIN, latestMs: 4.5 * HOUR, done: false },
+      { startMs: last.endMs, endMs: last.endMs + 8 * MIN, latestMs: 4.5 * HOUR, to: 'after', done: false },
     ]);
     expect(plan.subs.find((s) => s.side === 'after')!.startMs).to.equal(last.endMs + 8 * MIN);
     expect([plan.limitMs, plan.stopsAtLimit, plan.integrationS]).to.deep.equal([
@@ -183,117 +182,27 @@ describe('subs around the flip', () => {
     holds(fc.property(plans, planHolds));
   });
 
+  it('a tube that stands on a side whose time is over goes over at once, however long ago that was', () => {
+    const late = planSubs({ ...base, startMs: 5 * HOUR, standsOn: 'before' });
+    expect(late.flips).to.deep.equal([
+      { startMs: 5 * HOUR, endMs: 5 * HOUR + 8 * MIN, latestMs: 4.5 * HOUR, to: 'after', done: false },
+    ]);
+    expect(late.subs[0]).to.include({ startMs: 5 * HOUR + 8 * MIN, side: 'after' });
+    expect(planSubs({ ...base, startMs: 5 * HOUR, standsOn: 'before', strategy: 'stopAtLimit' }).subs).to.deep.equal(
+      [],
+    );
+    // Crossed already, and the limit not yet reached: only who flips as late as allowed stays.
+    const crossed = { ...base, startMs: 4.1 * HOUR, standsOn: 'before' as const };
+    expect(planSubs(crossed).flips[0]!.startMs).to.equal(4.1 * HOUR);
+    expect(planSubs({ ...crossed, strategy: 'asLateAsAllowed' }).flips[0]!.startMs).to.be.greaterThan(4.4 * HOUR);
+  });
+
+  it('a tube that was sent over too early waits for its side', () => {
+    const early = planSubs({ ...base, standsOn: 'after' });
+    expect([early.flips, early.subs[0]!.startMs]).to.deep.equal([[], 4 * HOUR]);
+  });
+
   it('a wider limit never costs light', () => {
     holds(fc.property(plans, fc.double({ min: 0, max: 2, noNaN: true }), lightNeverFalls));
-  });
-});
-
-describe('the plan as the night went', () => {
-  const lay = (happened: Happening[], input = base, isLast = true) =>
-    livedPlan(input, happened, { targetId: 'one', later: new Set(isLast ? [] : ['two']) });
-  const kept = planSubs(base).subs;
-
-  it('started late nothing is counted as taken before; started twice is started once', () => {
-    const late = lay([{ what: 'started', timeMs: HOUR }]);
-    expect([late.plan.subs[0]!.startMs, late.state]).to.deep.equal([HOUR, 'running']);
-    expect(
-      lay([
-        { what: 'started', timeMs: HOUR },
-        { what: 'started', timeMs: 2 * HOUR },
-      ]),
-    ).to.deep.equal(late);
-    const past = lay([{ what: 'started', timeMs: 5 * HOUR }]);
-    expect([past.plan.flips.length, past.plan.subs[0]!.side]).to.deep.equal([0, 'after']);
-  });
-
-  it('a pause keeps what was taken, and going on lays the rest from then, with the count that is left', () => {
-    const paused = lay([{ what: 'paused', timeMs: HOUR }]);
-    expect(paused.state).to.equal('paused');
-    expect(paused.plan.subs).to.deep.equal(kept.filter((s) => s.endMs <= HOUR));
-    expect([paused.plan.flips, paused.plan.limitMs]).to.deep.equal([[], null]);
-    const on: Happening[] = [
-      { what: 'paused', timeMs: HOUR },
-      { what: 'resumed', timeMs: 2 * HOUR },
-    ];
-    const rest = lay(on, { ...base, count: 60 }).plan.subs;
-    expect([rest.length, rest[paused.plan.subs.length]!.startMs]).to.deep.equal([60, 2 * HOUR]);
-    // Going on past the crossing the tube still stands where it was: it flips first.
-    const late = lay([on[0]!, { what: 'resumed', timeMs: 4.25 * HOUR }]);
-    expect(late.plan.flips[0]!.startMs).to.equal(4.25 * HOUR);
-    expect(lay([{ what: 'resumed', timeMs: HOUR }]).plan.subs).to.deep.equal(kept);
-  });
-
-  it('a flip is as it was recorded: later subs follow its end, and those planned meanwhile were not taken', () => {
-    const planned = planSubs(base).flips[0]!;
-    const flip: Happening = { what: 'flipped', timeMs: planned.startMs + 20 * MIN, endMs: planned.startMs + 35 * MIN };
-    const { plan } = lay([flip]);
-    expect(plan.flips).to.deep.equal([
-      { startMs: flip.timeMs, endMs: flip.endMs, latestMs: planned.latestMs, done: true },
-    ]);
-    expect(plan.subs.filter((s) => s.startMs > planned.startMs)[0]).to.include({ startMs: flip.endMs, side: 'after' });
-    const early = lay([{ what: 'flipped', timeMs: 3.9 * HOUR, endMs: 4.1 * HOUR }]).plan;
-    expect(early.flips.length).to.equal(1);
-    expect(early.subs.filter((s) => s.side === 'before').every((s) => s.endMs <= 3.9 * HOUR)).to.equal(true);
-    // Before the first sub it tells nothing of this target.
-    expect(lay([{ what: 'flipped', timeMs: -HOUR, endMs: -0.9 * HOUR }]).plan.subs).to.deep.equal(kept);
-  });
-
-  it('flipped in a pause it goes on from the other side', () => {
-    const { plan } = lay([
-      { what: 'paused', timeMs: 3.9 * HOUR },
-      { what: 'flipped', timeMs: 4.1 * HOUR, endMs: 4.3 * HOUR },
-      { what: 'resumed', timeMs: 4.5 * HOUR },
-    ]);
-    expect(plan.flips.map((f) => [f.startMs, f.done])).to.deep.equal([[4.1 * HOUR, true]]);
-    expect(plan.subs.find((s) => s.startMs > 4 * HOUR)).to.include({ startMs: 4.5 * HOUR, side: 'after' });
-  });
-
-  it('what comes after its end belongs to the next target, if there is one', () => {
-    const happened: Happening[] = [
-      { what: 'stopped', timeMs: 2 * HOUR },
-      { what: 'started', timeMs: 3 * HOUR },
-    ];
-    const first = lay(happened, base, false);
-    expect([first.state, first.rest, first.plan.subs.at(-1)!.endMs <= 2 * HOUR]).to.deep.equal([
-      'stopped',
-      [happened[1]],
-      true,
-    ]);
-    expect(lay(happened, base, true).rest).to.deep.equal([]);
-    const over: Happening[] = [{ what: 'started', timeMs: 7.99 * HOUR }];
-    expect(lay(over, { ...base, count: 10 }, false).rest).to.deep.equal(over);
-  });
-
-  it('what is said of a target is its own, whatever the order of the plan became', () => {
-    const own: Happening = { what: 'started', timeMs: HOUR, targetId: 'one' };
-    const gone: Happening = { what: 'stopped', timeMs: 0.5 * HOUR, targetId: 'taken out' };
-    expect(lay([gone, own]).plan).to.deep.equal(lay([own]).plan);
-    expect(lay([gone]).state).to.equal('planned');
-    // Another that follows is begun while this one runs: it is over from then on.
-    const next: Happening = { what: 'started', timeMs: 2 * HOUR, targetId: 'two' };
-    const cut = lay([own, next], base, false);
-    expect([cut.state, cut.overMs, cut.rest]).to.deep.equal(['stopped', 2 * HOUR, [next]]);
-    expect(cut.plan.subs.every((s) => s.endMs <= 2 * HOUR)).to.equal(true);
-  });
-
-  it('the mount is free after the last sub, when a target is said to be done, and in a pause as it was planned', () => {
-    const over = (...happened: Happening[]) => lay(happened, base, false).overMs;
-    expect(over()).to.equal(kept.at(-1)!.endMs);
-    expect(over({ what: 'stopped', timeMs: HOUR })).to.equal(HOUR);
-    expect(over({ what: 'paused', timeMs: HOUR })).to.equal(kept.at(-1)!.endMs);
-    expect(over({ what: 'started', timeMs: HOUR })).to.equal(
-      lay([{ what: 'started', timeMs: HOUR }]).plan.subs.at(-1)!.endMs,
-    );
-  });
-
-  it('what is past never moves when it is laid anew', () => {
-    holds(
-      fc.property(
-        plans,
-        fc.double({ min: 0, max: 14, noNaN: true }),
-        fc.double({ min: 0, max: 3, noNaN: true }),
-        replanHolds,
-      ),
-    );
   });
 });

@@ -2,16 +2,13 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import { median } from '../../../../../src/core/math/statistics.ts';
 import { firstSubChecks, isTicked } from '../../../../../src/core/night/plan/checklists.ts';
-import { nightStatic } from '../../../../../src/core/night/nightStatic.ts';
 import { runFor } from '../../../../../src/core/night/plan/run.ts';
 import { standingReadings } from '../../../../../src/core/history/standing.ts';
-import { FLIP_READY_MS, flipProgress, watchAt } from '../../../../../src/core/night/advice/watch.ts';
 import type { MountPart } from '../../../../../src/core/records/part.ts';
 import type { Reading } from '../../../../../src/core/records/reading.ts';
 import { zoneAnswer } from '../../../../../src/core/time/civil.ts';
-import { toUtcText } from '../../../../../src/core/time/utc.ts';
 import { holds } from '../../../../support/properties.ts';
-import { event, nightRecords, parts, reading } from '../../../../support/records.ts';
+import { parts, reading } from '../../../../support/records.ts';
 
 const heron = parts.find((p) => p.id === 'demo-heron-mount') as MountPart;
 const mount = (change: Partial<MountPart>): MountPart => ({ ...heron, ...change });
@@ -77,62 +74,6 @@ describe('the order of the run', () => {
       );
     expect(isTicked([tick(true, 1), tick(false, 2)], 'l', 'i')).to.equal(false);
     expect(isTicked([tick(true, 1)], 'l', 'other')).to.equal(false);
-  });
-});
-
-describe('the watch', () => {
-  const night = nightStatic(nightRecords());
-  const plan = night.plan!;
-  const flip = plan.flips[0]!;
-  const withReadings = (...readings: Reading[]) => nightStatic(nightRecords({ readings }));
-  const begun = event('flipBegun', { takenAtUtc: toUtcText(flip.startMs) });
-  const done = reading(
-    'flip',
-    { atUtc: toUtcText(flip.startMs), minutes: 9, missEastArcmin: null, missNorthArcmin: null },
-    { takenAtUtc: toUtcText(flip.startMs + 540_000) },
-  );
-
-  it('waits for the dark, then names the running sub and counts to the flip', () => {
-    const dusk = watchAt(night, night.dark!.fromMs - 3_600_000);
-    expect(dusk).to.deep.include({ code: 'waiting', next: 'dark', untilMs: night.dark!.fromMs });
-    const running = watchAt(night, plan.subs[18]!.startMs + 1000);
-    expect(running).to.deep.include({ code: 'running', sub: 19, count: plan.subs.length, next: 'flip' });
-    expect(watchAt(night, plan.subs[18]!.endMs + 1000).code).to.equal('waiting');
-  });
-
-  it('asks for the flip when it is due, more sharply past the limit, and not when it is done', () => {
-    expect(watchAt(night, flip.startMs - FLIP_READY_MS - 1).code).to.equal('running');
-    expect(watchAt(night, flip.startMs)).to.deep.equal({ code: 'flipDue', latestMs: plan.limitMs });
-    expect(watchAt(night, plan.limitMs! + 1000).code).to.equal('flipLate');
-    const flipping = watchAt(withReadings(begun), flip.startMs + 1000);
-    expect(flipping).to.deep.equal({ code: 'flipping', sinceMs: Math.floor(flip.startMs) });
-    const after = watchAt(withReadings(begun, done), flip.endMs + 60_000);
-    expect(after).to.deep.include({ code: 'running', next: 'end' });
-  });
-
-  it('is over after dawn, and says what is missing', () => {
-    expect(watchAt(night, night.dark!.toMs + 1).code).to.equal('over');
-    expect(watchAt(nightStatic(nightRecords({ targetId: null })), 0).code).to.equal('noTarget');
-    expect(watchAt(nightStatic(nightRecords({ targetId: 'demo-ngc104' })), 0).code).to.equal('noSubs');
-  });
-
-  it('an earlier flip of the same night that was taken back counts no more', () => {
-    const undone = reading('retract', { readingId: begun.id }, { id: 'x', takenAtUtc: toUtcText(flip.startMs + 1) });
-    expect(flipProgress(standingReadings([begun, undone])).state).to.equal('none');
-    expect(flipProgress([]).state).to.equal('none');
-  });
-
-  it('what flips took before is planned for the next one', () => {
-    const flips = [7, 12, 9].map((minutes, i) =>
-      reading(
-        'flip',
-        { ...done.values, minutes },
-        { id: `f${i}`, nightId: 'old', subject: { type: 'rig', id: 'demo-heron' } },
-      ),
-    );
-    const learned = nightStatic(nightRecords({ readings: flips }));
-    expect((learned.plan!.flips[0]!.endMs - learned.plan!.flips[0]!.startMs) / 60_000).to.equal(9);
-    expect((flip.endMs - flip.startMs) / 60_000).to.equal(8);
   });
 });
 

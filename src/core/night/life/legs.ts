@@ -8,19 +8,22 @@ import type { Span } from '../../time/span.ts';
 import { MS_PER_MINUTE } from '../../time/utc.ts';
 import { ASSUMED } from '../../verdict/assumptions.ts';
 import type { Learned } from '../learned/learned.ts';
-import { meridianLimit, ownLimits, type MeridianLimit } from './meridianLimit.ts';
-import { HALF_TURN_H, tubeClearance } from './tubeClearance.ts';
-import { atHourAngle, sideWindows } from './sideWindows.ts';
+import { meridianLimit, ownLimits, type MeridianLimit } from '../plan/meridianLimit.ts';
+import { HALF_TURN_H, tubeClearance } from '../plan/tubeClearance.ts';
+import { atHourAngle, sideWindows } from '../plan/sideWindows.ts';
 import type { NightRecords } from '../../history/nightRecords.ts';
-import { targetNight, type SiteNight, type TargetNight } from './skyOfNight.ts';
-import { intersect, longest, lowestImagingAltDeg, upSpans } from './darkness.ts';
-import { happeningsOf, livedPlan, type Happening, type Lived, type Turn } from './happened.ts';
-import type { Plan, PlanInput } from './plan.ts';
+import { targetNight, type SiteNight, type TargetNight } from '../plan/skyOfNight.ts';
+import { intersect, longest, lowestImagingAltDeg, upSpans } from '../plan/darkness.ts';
+import type { Plan, PlanInput, SideWindow } from '../plan/plan.ts';
+import { lifeEventsOf } from './events.ts';
+import { laidOf } from './laid.ts';
+import { liveOf, type Course, type Life, type Stage } from './life.ts';
 
 /** Until guiding is quiet again. */
 const DITHER_S = 10;
 
-export type Leg = {
+/** What of a target does not depend on what happened. */
+export type LegSky = {
   entry: PlanEntry | null;
   target: Target | null;
   targetSky: TargetNight | null;
@@ -30,22 +33,22 @@ export type Leg = {
   usable: Span | null;
   /** How far past the meridian the tube may run, and what says so. */
   limit: MeridianLimit;
+  /** Where the tube may stand; null for mounts that never flip, and without a target. */
+  windows: readonly SideWindow[] | null;
+};
+
+export type Leg = LegSky & {
   /** What is left of the usable span between the targets before and after; null where nothing is. */
   slot: Span | null;
   /** What the plan was laid from; null without a slot, and for the eye. */
   planInput: PlanInput | null;
   plan: Plan | null;
-  state: Lived['state'];
+  state: Stage;
   /** From when on the mount is free for the next target; null where nothing was laid. */
   overMs: number | null;
-  /** What had happened when its turn came, and the targets that follow. */
-  happened: readonly Happening[];
-  turn: Turn;
+  /** From when on it waits for a hand; Infinity = for none. */
+  dueMs: number;
 };
-
-/** The plan of a leg from another input, with the same that happened. */
-export const livedOfLeg = ({ happened, turn }: Pick<Leg, 'happened' | 'turn'>, input: PlanInput): Lived =>
-  livedPlan(input, happened, turn);
 
 export type LegsOfNight = {
   records: NightRecords;
@@ -66,7 +69,7 @@ export function slewWaitS({ steadiness }: Learned, { train }: RigNumbers): numbe
 export const flipMinutesOf = (learned: Learned, numbers: RigNumbers): number =>
   learned.flipMinutes ?? ASSUMED.flipMinutes + (slewWaitS(learned, numbers) ?? 0) / 60;
 
-type Sky = Pick<Leg, 'target' | 'targetSky' | 'up' | 'usable'> & { spans: Span[] };
+type Static = LegSky & { spans: Span[] };
 
 /** Of a mount that never flips, what lies within its travel; of others all. */
 function withinTravel(spans: readonly Span[], mount: MountPart | null, transitMs: number): Span[] {
@@ -80,7 +83,8 @@ function withinTravel(spans: readonly Span[], mount: MountPart | null, transitMs
 }
 
 /** The target of an entry, its sky and when it can be used. */
-function skyOf({ records, sky, dark, numbers }: LegsOfNight, entry: PlanEntry | null): Sky {
+function skyOf(about: LegsOfNight, entry: PlanEntry | null): Static {
+  const { records, sky, dark, numbers, learned } = about;
   const { site } = records;
   const target = records.targets.find((t) => t.id === entry?.targetId) ?? null;
   const targetSky = target ? targetNight(site, target, sky) : null;
@@ -88,8 +92,21 @@ function skyOf({ records, sky, dark, numbers }: LegsOfNight, entry: PlanEntry | 
   const above = (lowestDeg?: number): Span[] =>
     targetSky ? upSpans(site, targetSky.ofDate, startMs, endMs, lowestDeg) : [];
   const spans = dark ? intersect(above(lowestImagingAltDeg(site)), dark) : [];
-  const reached = targetSky ? withinTravel(spans, numbers.mount, targetSky.transit.transitMs) : [];
-  return { target, targetSky, up: above(), usable: longest(spans), spans: reached };
+  const tube = tubeClearance(numbers, site.latDeg, targetSky?.ofDate.decDeg ?? null, learned.gapShift);
+  const limit = meridianLimit(entry, ownLimits(numbers, records.rig), tube);
+  const { mount } = numbers;
+  const windows =
+    mountFlips(mount) && targetSky ? sideWindows(limit, mount?.earliestFlipH ?? 0, targetSky.transit.transitMs) : null;
+  return {
+    entry,
+    target,
+    targetSky,
+    up: above(),
+    usable: longest(spans),
+    limit,
+    windows,
+    spans: targetSky ? withinTravel(spans, mount, targetSky.transit.transitMs) : [],
+  };
 }
 
 /** Between the end of what came before and the start that a later target is given. */
@@ -108,18 +125,17 @@ function slotOf(
 
 function inputOf(
   entry: PlanEntry,
-  { slot, transitMs, limit }: { slot: Span; transitMs: number | null; limit: MeridianLimit },
+  slot: Span,
+  windows: readonly SideWindow[] | null,
   { numbers, learned }: LegsOfNight,
 ): PlanInput {
-  const { mount } = numbers;
-  const flipsHere = mountFlips(mount) && transitMs !== null;
   return {
     startMs: slot.fromMs,
     endMs: slot.toMs,
     subS: entry.subS,
     gapS: entry.gapS,
     count: entry.count,
-    windows: flipsHere ? sideWindows(limit, mount?.earliestFlipH ?? 0, transitMs) : null,
+    windows,
     standsOn: null,
     flipMinutes: flipMinutesOf(learned, numbers),
     refocus:
@@ -129,49 +145,76 @@ function inputOf(
   };
 }
 
-type Before = { freeFromMs: number; happened: readonly Happening[] };
+type Time = { slot: Span | null; input: PlanInput | null };
+type LegStatic = { sky: LegSky; course: Course; timeFrom: (freeFromMs: number) => Time };
 
-const NOT_LAID = { planInput: null, plan: null, state: 'planned', overMs: null } as const;
-
-/** The subs of an entry, with what happened to them; none without time, and for the eye. */
-function laid(entry: PlanEntry | null, about: LegsOfNight, where: Where, lived: Pick<Leg, 'happened' | 'turn'>) {
-  const { slot } = where;
-  if (!entry || !slot || about.numbers.eyepiece) return { ...NOT_LAID, rest: lived.happened };
-  const planInput = inputOf(entry, { ...where, slot }, about);
-  return { planInput, ...livedOfLeg(lived, planInput) };
-}
-type Where = { slot: Span | null; transitMs: number | null; limit: MeridianLimit };
-
-function legOf(about: LegsOfNight, entries: readonly PlanEntry[], index: number, before: Before) {
-  const { records, numbers, learned } = about;
+function legStatic(about: LegsOfNight, entries: readonly PlanEntry[], index: number): LegStatic {
   const entry = entries[index] ?? null;
   const { spans, ...sky } = skyOf(about, entry);
-  const decDeg = sky.targetSky?.ofDate.decDeg ?? null;
-  const tube = tubeClearance(numbers, records.site.latDeg, decDeg, learned.gapShift);
-  const limit = meridianLimit(entry, ownLimits(numbers, records.rig), tube);
-  const changeMs = flipMinutesOf(learned, numbers) * MS_PER_MINUTE;
-  const slot = slotOf(spans, entries, index, before.freeFromMs, changeMs);
-  const later = new Set(entries.slice(index + 1).map((e) => e.targetId));
-  const lived = { happened: before.happened, turn: { targetId: entry?.targetId ?? '', later } };
-  const transitMs = sky.targetSky?.transit.transitMs ?? null;
-  const { rest, ...plan } = laid(entry, about, { slot, transitMs, limit }, lived);
-  const leg: Leg = { entry, ...sky, limit, slot, ...plan, ...lived };
-  const freeFromMs = leg.overMs === null ? before.freeFromMs : leg.overMs + changeMs;
-  return { leg, next: { freeFromMs, happened: rest } };
+  const changeMs = changeMsOf(about);
+  const timeFrom = (freeFromMs: number): Time => {
+    const slot = slotOf(spans, entries, index, freeFromMs, changeMs);
+    const laid = entry && slot && !about.numbers.eyepiece;
+    return { slot, input: laid ? inputOf(entry, slot, sky.windows, about) : null };
+  };
+  const course: Course = {
+    targetId: entry?.targetId ?? '',
+    subS: entry?.subS ?? 0,
+    windows: sky.windows,
+    inputFrom: (freeFromMs) => timeFrom(freeFromMs).input,
+  };
+  return { sky, course, timeFrom };
 }
 
+/** Going to another target is the same work as a flip. */
+const changeMsOf = ({ learned, numbers }: LegsOfNight): number => flipMinutesOf(learned, numbers) * MS_PER_MINUTE;
+
+/** The targets of a night with what happened to them. */
+export type LegsLaid = { legs: readonly [Leg, ...Leg[]]; life: Life };
+
+const NOT_LAID = { plan: null, state: 'planned', overMs: null, dueMs: Infinity } as const;
+
+function lay(statics: readonly [LegStatic, ...LegStatic[]], life: Life, changeMs: number, asOfMs: number | null) {
+  let freeFromMs = -Infinity;
+  const legOf = ({ sky, course, timeFrom }: LegStatic, index: number): Leg => {
+    const { slot, input } = timeFrom(life.told[index]?.freeFromMs ?? freeFromMs);
+    const laid = laidOf(life, index, { input, subS: course.subS }, asOfMs) ?? NOT_LAID;
+    // One that was taken up again is over after those that were passed meanwhile.
+    if (laid.overMs !== null) freeFromMs = Math.max(freeFromMs, laid.overMs + changeMs);
+    return { ...sky, slot, planInput: input, ...laid };
+  };
+  const [first, ...others] = statics;
+  return [legOf(first, 0), ...others.map((one, i) => legOf(one, i + 1))] as const satisfies readonly [Leg, ...Leg[]];
+}
+
+export type LegsOfMoment = LegsLaid & {
+  /** The same as things stand at a moment: what is due and was not recorded did not happen. */
+  asOf: (nowMs: number) => readonly [Leg, ...Leg[]];
+  /** From when on the night waits for a hand. */
+  dueMs: number;
+};
+
+/** The way to the first target is not waited for: a plan that nobody started runs by the clock. */
+const dueOf = (legs: readonly Leg[], { leg, stage }: Life): number =>
+  Math.min(...legs.slice(stage === 'paused' ? leg + 1 : leg).map(({ dueMs }) => dueMs), Infinity);
+
 /** At least one: without a plan it is empty. */
-export function legsOf(about: LegsOfNight, entries: readonly PlanEntry[] = about.records.night.plan): [Leg, ...Leg[]] {
-  const { readings } = about.records;
-  const first = legOf(about, entries, 0, { freeFromMs: -Infinity, happened: happeningsOf(readings) });
-  const legs: [Leg, ...Leg[]] = [first.leg];
-  let before: Before = first.next;
-  for (let index = 1; index < entries.length; index += 1) {
-    const { leg, next } = legOf(about, entries, index, before);
-    legs.push(leg);
-    before = next;
-  }
-  return legs;
+export function legsOf(about: LegsOfNight, entries: readonly PlanEntry[] = about.records.night.plan): LegsOfMoment {
+  const { readings, timeOf } = about.records;
+  const statics: [LegStatic, ...LegStatic[]] = [legStatic(about, entries, 0)];
+  for (let index = 1; index < entries.length; index += 1) statics.push(legStatic(about, entries, index));
+  const changeMs = changeMsOf(about);
+  const life = liveOf(
+    statics.map(({ course }) => course),
+    lifeEventsOf(readings, timeOf),
+  );
+  const legs = lay(statics, life, changeMs, null);
+  return {
+    legs,
+    life,
+    asOf: (nowMs) => lay(statics, life, changeMs, nowMs),
+    dueMs: dueOf(legs, life),
+  };
 }
 
 /** Which target is the mount's at a moment: the next one as soon as the one before is over. One that is paused keeps it until
