@@ -48,7 +48,7 @@ export const move: fc.Arbitrary<Move> = fc.record({
 
 let databases = 0;
 /** A small store: one rig with its parts, one night. */
-async function smallStore(): Promise<OwlDatabase> {
+export async function smallStore(): Promise<OwlDatabase> {
   const db = new OwlDatabase(`trial-commands-${(databases += 1)}`);
   const all = demoWorld();
   const named = new Set(all.snapshot.parts.map((p) => p.id));

@@ -18,6 +18,7 @@ import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
 import { lifeTrial } from './lifeTrial.ts';
 import { logProperty } from './logTrial.ts';
+import { pastNightsTrial } from './pastNightsTrial.ts';
 import { lightNeverFalls, planHolds, plans, replanHolds } from './planTrial.ts';
 import { plateTrial } from './plateTrial.ts';
 import { tipTrial } from './tipTrial.ts';
@@ -113,6 +114,7 @@ export const TRIALS: readonly Trial[] = [
     asRaw(clearNights, (w) => clearNightHolds(w, { before: 0, after: 0, second: 0, later: 0 })),
   ),
   lifeTrial,
+  pastNightsTrial,
   doubtVerdictTrial,
   doubtLimitTrial,
   everyCase('plan-light', 'a wider limit never costs light, under any way about the meridian', 4000, () =>

@@ -1,5 +1,6 @@
-/** Snapshots: rig, parts and site as they were when something was measured. */
-import { partsOfRig, sameState } from '../core/rig/rigState.ts';
+/** Snapshots: rig, parts and site, the night's targets, limits and schools as they were when something was measured. */
+import { settingOf } from '../core/records/setting.ts';
+import { partsOfRig, sameState, type State } from '../core/rig/rigState.ts';
 import type { Snapshot } from '../core/records/snapshot.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import type { Writer } from './writer.ts';
@@ -12,15 +13,24 @@ export async function snapshotFor(
 ): Promise<{ made: Snapshot; isNew: boolean } | null> {
   const night = nightId === null ? undefined : await w.db.heads('nights').get(nightId);
   if (!night) return null;
-  const { rigId, siteId } = night;
-  const [rig, site, all, last] = await Promise.all([
+  const { rigId, siteId, plan } = night;
+  const [rig, site, all, found, settings, last] = await Promise.all([
     w.db.heads('rigs').get(rigId),
     w.db.heads('sites').get(siteId),
     w.db.heads('parts').toArray(),
+    w.db.heads('targets').bulkGet([...new Set(plan.map(({ targetId }) => targetId))]),
+    w.db.heads('settings').toArray(),
     w.db.snapshots.where('[rig.id+site.id+takenAtUtc]').between([rigId, siteId, ''], [rigId, siteId, '\uffff']).last(),
   ]);
   if (!rig || !site) return null;
-  const parts = partsOfRig(rig, all);
-  if (last && sameState(last, rig, parts, site)) return { made: last, isNew: false };
-  return { made: { id: w.newId(), takenAtUtc: toUtcText(w.nowMs()), rig, parts, site }, isNew: true };
+  const state: State = {
+    rig,
+    parts: partsOfRig(rig, all),
+    site,
+    targets: found.flatMap((target) => target ?? []),
+    limits: settingOf(settings, 'limits'),
+    schools: settingOf(settings, 'schools'),
+  };
+  if (last && sameState(last, state)) return { made: last, isNew: false };
+  return { made: { id: w.newId(), takenAtUtc: toUtcText(w.nowMs()), ...state }, isNew: true };
 }

@@ -6,11 +6,13 @@ import type { Part } from '../records/part.ts';
 import type { Reading } from '../records/reading.ts';
 import type { Rig, Schools } from '../records/rig.ts';
 import type { Site, Target } from '../records/site.ts';
+import type { Snapshot } from '../records/snapshot.ts';
 import { localNoon, usableZone } from '../time/civil.ts';
 import { MS_PER_DAY, toUtcText } from '../time/utc.ts';
 import type { StretchLimits } from '../verdict/assumptions.ts';
 import { standingIn, type PastReadings, type ReadingLists, type ReadingsByNight } from './readingIndex.ts';
 import { statePrint, type SnapshotsById } from './storedSnapshot.ts';
+import type { SnapshotSince } from './nightSummary.ts';
 import { partsOfRig } from '../rig/rigState.ts';
 
 export type NightRecords = {
@@ -41,7 +43,7 @@ export type NightRecords = {
   presentSnapshotIds: ReadonlySet<string>;
   /** By id: with what each reading was taken. */
   snapshots: SnapshotsById;
-  /** True when rig, parts and site are the copies taken with the night's last reading. */
+  /** True when rig, parts and site are the copies taken with the last reading by the night's end. */
   fromSnapshot: boolean;
   /** The site's own zone where this runtime does not know it; the clock then follows the longitude. */
   unknownZone: string | null;
@@ -69,19 +71,36 @@ export function isPastNight(night: Night, site: Site, nowMs: number): boolean {
   return nightEndMs(night, site) <= nowMs;
 }
 
-type RigState = { rig: Rig; parts: readonly Part[]; site: Site; fromSnapshot: boolean };
+type Judged = Pick<AllRecords, 'parts' | 'targets' | 'limits' | 'schools'>;
+type RigState = Judged & { rig: Rig; site: Site; fromSnapshot: boolean };
 
-/** The copies taken with a past night's last reading; else the records as they stand; null when one is gone. */
+/** The copies taken with the last reading that was recorded by the night's end; of a night that was only written down
+ *  afterwards those of the first one. What is added later changes nothing that was. */
+function snapshotOfNight({ readings, snapshots }: AllRecords, night: Night): Snapshot | undefined {
+  const worn = readings.get(night.id)?.summary.worn ?? [];
+  const wholeOf = ({ snapshotId }: SnapshotSince): Snapshot | undefined => snapshots.get(snapshotId)?.whole();
+  const inTime = worn.findLast((one) => {
+    const site = wholeOf(one)?.site;
+    return site && Date.parse(one.sinceUtc) < nightEndMs(night, site);
+  });
+  const [first] = worn;
+  const chosen = inTime ?? first;
+  return chosen && wholeOf(chosen);
+}
+
+/** Of a past night as they were then; else the records as they stand; null when one is gone. */
 function rigStateOf(all: AllRecords, night: Night, nowMs: number): RigState | null {
-  const site = all.sites.find((s) => s.id === night.siteId);
-  const lastId = all.readings.get(night.id)?.summary.snapshotId ?? '';
-  const snapshot = all.snapshots.get(lastId)?.whole();
-  const place = site ?? snapshot?.site;
-  if (snapshot && place && isPastNight(night, place, nowMs)) {
-    return { rig: snapshot.rig, parts: snapshot.parts, site: snapshot.site, fromSnapshot: true };
+  const snapshot = snapshotOfNight(all, night);
+  if (snapshot && isPastNight(night, snapshot.site, nowMs)) {
+    const { rig, parts, site, targets = [], limits = all.limits, schools = all.schools } = snapshot;
+    const kept = new Set(targets.map(({ id }) => id));
+    const since = all.targets.filter(({ id }) => !kept.has(id));
+    return { rig, parts, site, targets: [...targets, ...since], limits, schools, fromSnapshot: true };
   }
+  const site = all.sites.find((s) => s.id === night.siteId);
   const rig = all.rigs.find((r) => r.id === night.rigId);
-  return rig && site ? { rig, parts: all.parts, site, fromSnapshot: false } : null;
+  const { parts, targets, limits, schools } = all;
+  return rig && site ? { rig, parts, site, targets, limits, schools, fromSnapshot: false } : null;
 }
 
 const withUsableZone = oncePer((site: Site): Site => {
@@ -108,9 +127,10 @@ const nightsOf = latestPer((all: AllRecords, nowMs: number): ((nightId: string) 
   };
 });
 
-/** Everything that belongs to a night, or null when night, rig or site are not there. A night that is over uses the
- *  snapshot of its last reading; tonight and nights to come use the records as they stand. What was recorded after the
- *  night's end on other nights is not known to it; a retraction counts whenever it was made. */
+/** Everything that belongs to a night, or null when night, rig or site are not there. A night that is over stands as it
+ *  was: rig, site, targets, limits and schools are those of its last reading by its end; tonight and nights to come use the
+ *  records as they stand. What was recorded after the night's end on other nights is not known to it; a retraction counts
+ *  whenever it was made. */
 export function recordsOfNight(all: AllRecords, nightId: string, nowMs: number): NightRecords | null {
   return nightsOf(all, nowMs)(nightId);
 }
@@ -130,7 +150,6 @@ function derive(all: AllRecords, nightId: string, nowMs: number): NightRecords |
     ...state,
     site,
     unknownZone: site === state.site ? null : state.site.zoneIana,
-    targets: all.targets,
     readings,
     timeOf: standing.timeOf(nightId),
     tonight: standing.listsOfNight(nightId),
@@ -138,8 +157,7 @@ function derive(all: AllRecords, nightId: string, nowMs: number): NightRecords |
     earlier: standing.knownBefore(nightId, endUtc),
     ofNight: standing.ofNight,
     otherNight: (id) => nightsOf(all, nowMs)(id),
-    limits: all.limits,
-    schools: { ...all.schools, ...state.rig.schools } as Schools,
+    schools: { ...state.schools, ...state.rig.schools } as Schools,
     presentSnapshotIds: state.fromSnapshot ? NONE : presentSnapshots(all.snapshots, state),
     snapshots: all.snapshots,
   };

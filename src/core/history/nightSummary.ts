@@ -12,6 +12,8 @@ export type Tell = {
 };
 export const NOTHING_TOLD: Tell = { latOf: () => null, polarOf: () => null };
 
+export type SnapshotSince = Readonly<{ snapshotId: string; sinceUtc: string }>;
+
 export type NightSummary = {
   /** Readings and retractions. */
   readonly stored: number;
@@ -25,10 +27,10 @@ export type NightSummary = {
   readonly balanceM: number | null;
   readonly seeingArcsec: number | null;
   readonly subs: Readonly<{ count: number; usable: number }> | null;
-  /** Dressings of a rig with which most stars were good. */
-  readonly goodSnapshotIds: readonly string[];
-  /** Of the last reading. */
-  readonly snapshotId: string | null;
+  /** Dressings of a rig with which most stars were good, and since when that is known. */
+  readonly good: readonly SnapshotSince[];
+  /** What was recorded with, one after the other, also where it was taken back: so the rig was. */
+  readonly worn: readonly SnapshotSince[];
   /** Of all standing readings. */
   readonly snapshotIds: readonly string[];
 };
@@ -43,6 +45,20 @@ const lastOf = <K extends Reading['kind']>(readings: readonly Reading[], kind: K
 const isGood = ({ count, usable }: ReadingOf<'subs'>['values']): boolean =>
   count >= FEWEST_SUBS && usable / count >= GOOD_SHARE;
 
+/** What was typed in later was not known before. */
+export const knownSinceUtc = ({ takenAtUtc, recordedAtUtc }: Reading): string =>
+  takenAtUtc > recordedAtUtc ? takenAtUtc : recordedAtUtc;
+
+function wornOf(stored: readonly Reading[]): SnapshotSince[] {
+  const recorded = stored
+    .filter((r) => r.kind !== 'retract')
+    .map(({ snapshotId, recordedAtUtc, seq = 0 }) => ({ snapshotId, sinceUtc: recordedAtUtc, seq }))
+    .sort((a, b) => (a.sinceUtc === b.sinceUtc ? a.seq - b.seq : a.sinceUtc < b.sinceUtc ? -1 : 1));
+  return recorded.flatMap(({ snapshotId, sinceUtc }, i) =>
+    snapshotId === recorded[i - 1]?.snapshotId ? [] : [{ snapshotId, sinceUtc }],
+  );
+}
+
 /** @param stored everything, retractions too. @param standing those that stand, in order. */
 export function summaryOf(
   stored: readonly Reading[],
@@ -55,7 +71,6 @@ export function summaryOf(
     (r): r is ReadingOf<'balance'> => r.kind === 'balance' && r.values.axis === 'ra' && r.values.drops === 'none',
   );
   let polar: { told: NightSummary['polarArcmin'] } | null = null;
-  const good = standing.flatMap((r) => (r.kind === 'subs' && isGood(r.values) ? [r.snapshotId] : []));
   return {
     stored: stored.length,
     readings: standing.length,
@@ -67,8 +82,10 @@ export function summaryOf(
     balanceM: stayed?.values.positionM ?? null,
     seeingArcsec: lastOf(standing, 'seeing')?.values.fwhmArcsec ?? null,
     subs: lastOf(standing, 'subs')?.values ?? null,
-    goodSnapshotIds: [...new Set(good)],
-    snapshotId: last?.snapshotId ?? null,
+    good: standing.flatMap((r) =>
+      r.kind === 'subs' && isGood(r.values) ? [{ snapshotId: r.snapshotId, sinceUtc: knownSinceUtc(r) }] : [],
+    ),
+    worn: wornOf(stored),
     snapshotIds: [...new Set(standing.map((r) => r.snapshotId))],
   };
 }

@@ -4,7 +4,7 @@
 import { oncePer } from '../once.ts';
 import { NO_NIGHT, type Reading, type ReadingKind, type ReadingOf } from '../records/reading.ts';
 import type { BalanceAxis } from '../rig/axisLevers.ts';
-import type { Tell } from './nightSummary.ts';
+import { knownSinceUtc, type Tell } from './nightSummary.ts';
 import {
   ALL_READINGS,
   bitsOf,
@@ -116,7 +116,7 @@ export type StandingReadings = {
   timeOf: (nightId: string) => (reading: Reading) => string;
   /** The same by kind. */
   listsOfNight: (nightId: string) => ReadingLists;
-  /** Of a night and of all others up to its end: what was known by then. */
+  /** Of a night and of all others what was taken and recorded by its end: what was known by then. */
   knownBy: (nightId: string, endUtc: string) => PastReadings;
   /** The same without the night itself. */
   knownBefore: (nightId: string, endUtc: string) => PastReadings;
@@ -130,7 +130,7 @@ function pastReadings(nights: Nights, of: { nightId: string; endUtc: string; cou
   const inTime = ({ nightId, night }: Entry): ((r: Reading) => boolean) | null => {
     if (nightId === of.nightId) return of.counts ? everything : null;
     if (night.latestUtc < endUtc) return everything;
-    return night.earliestUtc < endUtc ? (r) => r.takenAtUtc < endUtc : null;
+    return night.earliestUtc < endUtc ? (r) => knownSinceUtc(r) < endUtc : null;
   };
   const latest = <K extends TaughtKind>(kinds: K | readonly K[], about: About = {}): Iterable<ReadingOf<K>> => {
     const { subjectId, takenWith, settledOn } = about;
@@ -153,7 +153,12 @@ function pastReadings(nights: Nights, of: { nightId: string; endUtc: string; cou
       return undefined;
     },
     nights: () => counted().filter(({ nightId }) => nightId !== NO_NIGHT).length,
-    goodSnapshotIds: () => new Set(counted().flatMap(({ night }) => night.summary.goodSnapshotIds)),
+    goodSnapshotIds: () => {
+      const good = counted().flatMap(({ nightId, night }) =>
+        night.summary.good.filter(({ sinceUtc }) => nightId === of.nightId || sinceUtc < endUtc),
+      );
+      return new Set(good.map(({ snapshotId }) => snapshotId));
+    },
   };
 }
 

@@ -4,7 +4,7 @@ import { oncePer } from '../once.ts';
 import { readingValues, type Reading, type ReadingKind } from '../records/reading.ts';
 import type { BalanceAxis } from '../rig/axisLevers.ts';
 import { standingOf, type Ordered } from './standing.ts';
-import { NOTHING_TOLD, summaryOf, type NightSummary, type Tell } from './nightSummary.ts';
+import { knownSinceUtc, NOTHING_TOLD, summaryOf, type NightSummary, type Tell } from './nightSummary.ts';
 
 /** Kinds that only their own night asks for. */
 const OF_ITS_OWN_NIGHT = [
@@ -37,7 +37,7 @@ export const bitsOf = (kinds: Iterable<string>): number => {
 
 /** What can be told of a night without taking its readings out. */
 export type NightHead = {
-  /** First and last time at which a standing reading was taken; empty for a night without any. */
+  /** First and last time since when a standing reading is known; empty for a night without any. */
   readonly earliestUtc: string;
   readonly latestUtc: string;
   /** No reading is ordered later than this. */
@@ -89,8 +89,9 @@ function headOf(stored: readonly Reading[], standing: Ordered, tell: Tell): Nigh
   let [earliestUtc, latestUtc, latestTime] = ['', '', ''];
   for (const r of standing.readings) {
     const time = standing.timeOf(r);
-    if (earliestUtc === '' || r.takenAtUtc < earliestUtc) earliestUtc = r.takenAtUtc;
-    if (r.takenAtUtc > latestUtc) latestUtc = r.takenAtUtc;
+    const sinceUtc = knownSinceUtc(r);
+    if (earliestUtc === '' || sinceUtc < earliestUtc) earliestUtc = sinceUtc;
+    if (sinceUtc > latestUtc) latestUtc = sinceUtc;
     if (time > latestTime) latestTime = time;
   }
   const kinds = bitsOf(standing.readings.map((r) => r.kind));

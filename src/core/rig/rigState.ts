@@ -1,7 +1,7 @@
-/** What counts as one state of a rig: the rig, its parts and the site, as a snapshot keeps them. */
+/** What counts as one state of a rig: the rig, its parts and the site, the night's targets and what judges it, as a snapshot
+ *  keeps them. */
 import type { MountPart, Part } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
-import type { Site } from '../records/site.ts';
 import type { Snapshot } from '../records/snapshot.ts';
 
 type Naming = Pick<Rig, 'mountId' | 'supportId' | 'imagingTubeId' | 'cameraId' | 'train' | 'placed' | 'supplies'>;
@@ -33,7 +33,12 @@ export function partsOfRig(rig: Rig, parts: readonly Part[]): Part[] {
     .sort((a, b) => (a.id < b.id ? -1 : 1));
 }
 
-/** True when the snapshot holds exactly these records. */
-export function sameState(snapshot: Snapshot, rig: Rig, parts: readonly Part[], site: Site): boolean {
-  return JSON.stringify([snapshot.rig, snapshot.parts, snapshot.site]) === JSON.stringify([rig, parts, site]);
+/** What a snapshot keeps, without its own name and time. */
+export type State = Omit<Snapshot, 'id' | 'takenAtUtc'>;
+
+/** True when both hold exactly the same records. */
+export function sameState(a: State, b: State): boolean {
+  const listed = ({ rig, parts, site, targets, limits, schools }: State): string =>
+    JSON.stringify([rig, parts, site, targets, limits, schools]);
+  return listed(a) === listed(b);
 }

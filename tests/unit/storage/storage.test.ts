@@ -5,6 +5,7 @@ import { undoLast } from '../../../src/storage/undo.ts';
 import { collect } from '../../../src/storage/backup.ts';
 import { OwlDatabase } from '../../../src/storage/database.ts';
 import { loadDemo } from '../../../src/storage/demo/loadDemo.ts';
+import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
 import { HEAD_SCHEMAS } from '../../../src/core/records/heads.ts';
 import { checkRows } from '../../../src/storage/checkRows.ts';
 import { ulidSource } from '../../../src/storage/ids.ts';
@@ -186,6 +187,23 @@ describe('readings', () => {
     expect(snapshot[2]).not.to.equal(snapshot[1]);
     expect((await db.nightReadings.get('demo-tonight-heron'))?.readings).to.have.length(3);
     expect(await db.snapshots.count()).to.equal(3);
+  });
+
+  it('keep the night’s targets and what judges it as they were', async () => {
+    const first = await recordOne(w, trial(0.29));
+    await updateHead(w, 'targets', 'demo-ngc281', { raJ2000Deg: 14 });
+    const second = await recordOne(w, trial(0.3));
+    await saveSetting(w, 'limits', { round: 1.05, acceptable: 1.4 });
+    await recordOne(w, trial(0.31));
+    const third = await recordOne(w, trial(0.32));
+    const kept = await Promise.all([first, second, third].map((r) => db.snapshots.get(r.ok ? r.value.snapshotId : '')));
+    expect(kept.map((s) => s?.targets?.map((t) => [t.id, Math.round(t.raJ2000Deg)]))).to.deep.equal([
+      [['demo-ngc281', 13]],
+      [['demo-ngc281', 14]],
+      [['demo-ngc281', 14]],
+    ]);
+    expect(kept.map((s) => s?.limits?.round)).to.deep.equal([1.1, 1.1, 1.05]);
+    expect(kept[2]?.schools).to.deep.equal(SETTING_DEFAULTS.schools);
   });
 
   it('undo retracts: the reading stays, a retraction is added', async () => {

@@ -18,13 +18,15 @@ const UNKNOWN: Standing = { state: 'unknown' };
 const NOTHING = Object.fromEntries(HELD.map((held) => [held, UNKNOWN])) as Ledger;
 
 /** The ledger after one more movement. What was never won cannot be lost. */
-export function afterMove(ledger: Ledger, { movement, atUtc }: Moved): Ledger {
+export function afterMove(ledger: Ledger, { movement, atUtc, short = [] }: Moved): Ledger {
   const { loses, gives } = MOVEMENTS[movement];
   const lost = loses.filter((held) => ledger[held].state === 'won');
   return {
     ...ledger,
     ...Object.fromEntries(lost.map((held): [Held, Standing] => [held, { state: 'lost', atUtc, by: movement }])),
-    ...Object.fromEntries(gives.map((held): [Held, Standing] => [held, { state: 'won', atUtc }])),
+    ...Object.fromEntries(
+      gives.map((held): [Held, Standing] => [held, short.includes(held) ? UNKNOWN : { state: 'won', atUtc }]),
+    ),
   };
 }
 

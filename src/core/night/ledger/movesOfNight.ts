@@ -6,10 +6,15 @@ import { isTracker } from '../../rig/rigNumbers.ts';
 import { balancedBy } from './balancedTonight.ts';
 import type { NightStatic } from '../nightStatic.ts';
 import { FIRST_SUB_LIST } from '../plan/checklists.ts';
-import { poleOfNight } from '../../pole/poleOfNight.ts';
-import type { Movement } from './movements.ts';
+import { totalMeasured } from '../../pole/measuredErrors.ts';
+import { poleSteps } from '../../pole/poleOfNight.ts';
+import { isMeasured, type PoleStep } from '../../pole/poleWalk.ts';
+import { goalOfNight } from './goalOfNight.ts';
+import type { Held, Movement } from './movements.ts';
 
-export type Moved = { movement: Movement; atUtc: string };
+/** `short`: what the movement would have won, and did not: a base that still leans, a pole beyond the goal. */
+export type Moved = { movement: Movement; atUtc: string; short?: readonly Held[] };
+type Done = Omit<Moved, 'atUtc'>;
 
 /** Slopes beyond this are levelled by drawing a leg out, which moves what stood before. */
 const LEVELLED_DEG = 0.5;
@@ -26,7 +31,6 @@ const BY_KIND: Partial<Record<Reading['kind'], Movement>> = {
   shadow: 'bearing',
   scaleReading: 'latitude',
   balance: 'tipTest',
-  polarError: 'pole',
   focus: 'focus',
   flip: 'slew',
   pointingMiss: 'slew',
@@ -79,28 +83,47 @@ function byTick({ values }: ReadingOf<'check'>): Movement | null {
   return WORK_LISTS.includes(values.listId) && isHandStep(values.itemId) ? values.itemId : null;
 }
 
-/** A base read level after it was read to lean had a leg moved in between. */
-function byLevel(reading: ReadingOf<'level'>, before: ReadingOf<'level'> | undefined): Movement[] {
-  const moved =
-    before !== undefined && before.values.tiltDeg > LEVELLED_DEG && reading.values.tiltDeg < before.values.tiltDeg;
-  return moved ? ['legsMoved', 'level'] : ['level'];
+/** A base read level after it was read to lean had a leg moved in between, and so had one that leans since it was level. */
+function byLevel(reading: ReadingOf<'level'>, before: ReadingOf<'level'> | undefined): Done[] {
+  const { tiltDeg } = reading.values;
+  const was = before?.values.tiltDeg ?? tiltDeg;
+  const moved = (was > LEVELLED_DEG && tiltDeg < was) || tiltDeg - was > LEVELLED_DEG;
+  const read: Done = { movement: 'level', short: tiltDeg > LEVELLED_DEG ? ['level'] : [] };
+  return moved ? [{ movement: 'legsMoved' }, read] : [read];
 }
+
+/** A pole that is measured is won within what tonight's stars bear, also where a star stands on its mark. */
+function shortOfPole(night: NightStatic, step: PoleStep | undefined): Held[] {
+  if (!step || !isMeasured(step.after)) return [];
+  const { goalArcmin, reference } = goalOfNight(night);
+  return totalMeasured(step, night.records.site.latDeg, reference) <= goalArcmin ? [] : ['alignment'];
+}
+
+function byEventOfPole(night: NightStatic, movement: Movement | null, step: PoleStep | undefined): Done[] {
+  return movement === 'pole' || movement === 'poleCheck'
+    ? [{ movement, short: shortOfPole(night, step) }]
+    : done(movement);
+}
+
+/** One star alone tells of one part. */
+const byMeasuring = (night: NightStatic, step: PoleStep | undefined): Done[] =>
+  step && isMeasured(step.after) ? byEventOfPole(night, 'pole', step) : [];
+
+const done = (movement: Movement | null): Done[] => (movement === null ? [] : [{ movement }]);
 
 export const movesOfNight = oncePer((night: NightStatic): readonly Moved[] => {
   const { records, numbers } = night;
   const ticks = lastTicks(records.readings);
   const tracker = isTracker(numbers.mount);
   const balanced = balancedBy(night);
-  const aligned = poleOfNight(records).basis === 'measured';
+  const stepOf = new Map(poleSteps(records).map((step) => [step.reading, step]));
   const levels = records.tonight.of('level');
-  const movementsOf = (r: Reading): readonly (Movement | null)[] => {
-    if (r.kind === 'check') return ticks.has(r) ? [byTick(r)] : [];
-    if (r.kind === 'event') return [byEvent(r, tracker)];
+  const doneBy = (r: Reading): readonly Done[] => {
+    if (r.kind === 'check') return ticks.has(r) ? done(byTick(r)) : [];
+    if (r.kind === 'event') return byEventOfPole(night, byEvent(r, tracker), stepOf.get(r));
     if (r.kind === 'level') return byLevel(r, levels[levels.indexOf(r) - 1]);
-    if (r.kind === 'drift') return aligned ? ['pole'] : [];
-    return [BY_KIND[r.kind] ?? null, r === balanced ? 'balance' : null];
+    if (r.kind === 'drift' || r.kind === 'polarError') return byMeasuring(night, stepOf.get(r));
+    return [...done(BY_KIND[r.kind] ?? null), ...done(r === balanced ? 'balance' : null)];
   };
-  return records.readings.flatMap((r) =>
-    movementsOf(r).flatMap((movement) => (movement === null ? [] : [{ movement, atUtc: r.takenAtUtc }])),
-  );
+  return records.readings.flatMap((r) => doneBy(r).map((one) => ({ ...one, atUtc: r.takenAtUtc })));
 });

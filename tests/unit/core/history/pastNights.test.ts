@@ -1,6 +1,8 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { recordsOfNight, type AllRecords } from '../../../../src/core/history/nightRecords.ts';
+import { byNight } from '../../../../src/core/history/readingIndex.ts';
+import { wholeSnapshot } from '../../../../src/core/history/storedSnapshot.ts';
 import { nightStatic } from '../../../../src/core/night/nightStatic.ts';
 import { readingSchema, type Reading } from '../../../../src/core/records/reading.ts';
 import { collect } from '../../../../src/storage/backup.ts';
@@ -140,5 +142,46 @@ describe('nights that are over', () => {
     const night = (records: AllRecords) => recordsOfNight(records, own.nightId!, LATER + DAY)!;
     expect(night(all).tonight.of('steadiness')).to.have.length(1);
     expect(night(withReadings(all, [gone])).tonight.of('steadiness')).to.have.length(0);
+  });
+
+  it('what is typed in for it afterwards does not dress it anew, nor what was taken back', () => {
+    const id = 'demo-night-3';
+    const mass = (records: AllRecords) =>
+      recordsOfNight(records, id, LATER)!.parts.find((p) => p.kind === 'mount')?.massKg;
+    const [first] = all.snapshots.values();
+    const other = { ...first!.whole(), id: 'other', parts: first!.whole().parts.map((p) => ({ ...p, massKg: 77 })) };
+    const withOther = { ...all, snapshots: new Map([...all.snapshots, ['other', wholeSnapshot(other)]]) };
+    const own = readingsIn(all).findLast((r) => r.nightId === id)!;
+    const more = (rest: { recordedAtUtc?: string }) =>
+      withReadings(withOther, [{ ...own, id: 'more', snapshotId: 'other', seq: 9999, ...rest }]);
+    const was = mass(all);
+    expect(was).to.be.a('number').and.not.equal(77);
+    expect(mass(more({ recordedAtUtc: new Date(NOW).toISOString() })), 'recorded later').to.equal(was);
+    const inTime = more({});
+    expect(mass(inTime), 'recorded in the night').to.equal(77);
+    const back = reading('retract', { readingId: 'more' }, { id: 'x', nightId: id, recordedAtUtc: own.recordedAtUtc });
+    expect(mass(withReadings(inTime, [back])), 'so the rig was').to.equal(77);
+  });
+
+  it('that was only written down afterwards stands by what it was written down with first', () => {
+    const id = 'demo-night-3';
+    const late = (r: Reading, snapshotId: string, hours: number): Reading => ({
+      ...r,
+      snapshotId,
+      recordedAtUtc: new Date(LATER + hours * 3_600_000).toISOString(),
+    });
+    const [first] = all.snapshots.values();
+    const made = ['a', 'b'].map((name, i) => ({
+      ...first!.whole(),
+      id: name,
+      limits: { round: 1.1 + i / 10, acceptable: 1.5 },
+    }));
+    const [one, two] = readingsIn(all).filter((r) => r.nightId === id);
+    const records = {
+      ...all,
+      snapshots: new Map([...all.snapshots, ...made.map((s) => [s.id, wholeSnapshot(s)] as const)]),
+      readings: byNight([late(two!, 'b', 2), late(one!, 'a', 1)]),
+    };
+    expect(recordsOfNight(records, id, LATER + DAY)!.limits.round).to.equal(1.1);
   });
 });

@@ -98,8 +98,7 @@ describe('a night put away small', () => {
       own: 9,
       balanceM: 0.2,
       subs: { count: 4, usable: 4 },
-      goodSnapshotIds: ['good'],
-      snapshotId: 'few',
+      good: [{ snapshotId: 'good', sinceUtc: at(3) }],
     });
     expect(summary.polarArcmin?.true).to.be.closeTo(4, 1e-9);
     expect(summary.polarArcmin?.refracted, 'the air lifts the pole').to.be.closeTo(5.2, 0.05);

@@ -11,6 +11,7 @@ import {
   type Ledger,
 } from '../../../../../src/core/night/ledger/ledger.ts';
 import { HELD, MOVEMENTS, type Held, type Movement } from '../../../../../src/core/night/ledger/movements.ts';
+import { goalOfNight } from '../../../../../src/core/night/ledger/goalOfNight.ts';
 import { movesOfNight } from '../../../../../src/core/night/ledger/movesOfNight.ts';
 import type { Reading } from '../../../../../src/core/records/reading.ts';
 import { lostWords, missingWords } from '../../../../../src/text/ledgerWords.ts';
@@ -142,11 +143,42 @@ describe('what the readings of a night say the hands did', () => {
   });
 
   it('a leg was moved when a leaning base is read level afterwards', () => {
-    const level = (minute: number, tiltDeg: number) =>
-      reading('level', { tiltDeg, uphillAzimuthDeg: 0 }, { ...at(minute), id: `l${minute}` });
     expect(moves(level(1, 1.2), level(2, 0.2))).to.deep.equal(['level', 'legsMoved', 'level']);
     expect(moves(level(1, 0.4), level(2, 0.2))).to.deep.equal(['level', 'level']);
     expect(moves(level(1, 1.2), level(2, 1.4))).to.deep.equal(['level', 'level']);
+  });
+
+  const ledger = (...readings: Reading[]) => ledgerOf(night({ readings }));
+  const level = (minute: number, tiltDeg: number) =>
+    reading('level', { tiltDeg, uphillAzimuthDeg: 0 }, { ...at(minute), id: `l${minute}` });
+  const off = (minute: number, altErrorArcmin: number) =>
+    reading(
+      'polarError',
+      { altErrorArcmin, azErrorArcmin: 0, method: 'typed', reference: 'refracted' },
+      { ...at(minute), id: `p${minute}` },
+    );
+
+  it('a base that leans is not level, and one that leans anew was moved', () => {
+    expect(ledger(level(1, 8)).level.state).to.equal('unknown');
+    expect(ledger(level(1, 0.5)).level.state).to.equal('won');
+    expect(ledger(level(1, 8), level(2, 0.2)).level.state).to.equal('won');
+    expect(ledger(level(1, 0.2), level(2, 8)).level.state).to.equal('unknown');
+    const leant = ledger(reading('feet', { azimuthDeg: 1 }, at(1)), level(2, 0.2), level(3, 8));
+    expect(leant.bearing).to.include({ state: 'lost', by: 'legsMoved' });
+    const within = ledger(reading('feet', { azimuthDeg: 1 }, at(1)), level(2, 0.2), level(3, 0.4));
+    expect(within.bearing.state).to.equal('won');
+  });
+
+  it('a pole is won within tonight’s goal, not by being measured, nor by a star on its mark after it', () => {
+    const { goalArcmin } = goalOfNight(night({}));
+    const state = (...readings: Reading[]) => ledger(...readings).alignment.state;
+    expect(state(off(1, 75))).to.equal('unknown');
+    expect(state(off(1, goalArcmin * 0.99))).to.equal('won');
+    expect(state(off(1, goalArcmin * 1.01))).to.equal('unknown');
+    expect(state(off(1, 2), off(2, 75)), 'found off later').to.equal('unknown');
+    expect(state(off(1, 75), on('setByEye', 2)), 'it was measured').to.equal('unknown');
+    expect(state(on('setByEye', 1)), 'by eye').to.equal('won');
+    expect(ledger(off(1, 75)).roughPole.state, 'near enough to begin with').to.equal('won');
   });
 
   it('a star at its mark is a rough pole on a tracker, the pole on others', () => {
