@@ -25,7 +25,6 @@ export const READING_NAMES: Record<ReadingKind, string> = {
   flip: 'Flip',
   corners: 'Corners',
   cornersSeen: 'Corners by eye',
-  pointingMiss: 'Pointing',
   battery: 'Battery',
   seeing: 'Seeing',
   subs: 'Subs',

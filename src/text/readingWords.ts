@@ -85,7 +85,6 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
     `spread ${v.sigmaArcsec.map((s) => format.quantity(s, 'arcsec', 1)).join(', ')}, ${v.direction === 'radial' ? 'along' : 'across'} the radius`,
   cornersSeen: (v, { format }) =>
     `${PLACES.map((place) => `${PLACE_NAMES[place]} ${seenStarWords(v.places[place])}`).join(', ')}${v.spacingMm === null ? '' : `; sensor at ${format.quantity(v.spacingMm, 'opticsMm', 2)}`}`,
-  pointingMiss: (v, { format }) => `missed by ${format.quantity(Math.hypot(v.raArcmin, v.decArcmin), 'arcmin')}`,
   battery: (v, { format }) => `${format.quantity(v.voltageV, 'volts')}, ${format.quantity(v.fraction, 'percent')} left`,
   seeing: (v, { format }) => format.quantity(v.fwhmArcsec, 'arcsec', 1),
   subs: (v) => `${v.count} taken, ${v.usable} usable`,

@@ -36,6 +36,7 @@ const VIEWS: readonly View[] = [
   [`${HERON}/tracking?tab=checks`, 'Tracking'],
   [`${WAGTAIL}/balance?tab=order`, 'Balance'],
   [`${HERON}/tracking?tab=play`, 'Tracking'],
+  [`${HERON}/tracking?tab=flexure`, 'Tracking'],
   [`${HERON}/payload?tab=packing`, 'Payload'],
   [`${HERON}/card`, 'Tue 24 Nov 2026, Heron'],
   [`${HERON}/tracking?tab=log`, 'Tracking'],

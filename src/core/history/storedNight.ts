@@ -7,16 +7,7 @@ import { standingOf, type Ordered } from './standing.ts';
 import { knownSinceUtc, NOTHING_TOLD, summaryOf, type NightSummary, type Tell } from './nightSummary.ts';
 
 /** Kinds that only their own night asks for. */
-const OF_ITS_OWN_NIGHT = [
-  'check',
-  'note',
-  'driftMark',
-  'battery',
-  'air',
-  'guiding',
-  'pointingMiss',
-  'retract',
-] as const;
+const OF_ITS_OWN_NIGHT = ['check', 'note', 'driftMark', 'battery', 'air', 'guiding', 'retract'] as const;
 /** Kinds that other nights may ask for. */
 export type TaughtKind = Exclude<ReadingKind, (typeof OF_ITS_OWN_NIGHT)[number]>;
 const ownOnly: ReadonlySet<string> = new Set(OF_ITS_OWN_NIGHT);

@@ -119,7 +119,8 @@ export const readingValues = {
   }),
   backlash: z.object({ arcsec: bounded(-3600, 3600), axis: axisSchema }),
   guiding: z.object({ rmsRaArcsec: bounded(0, 1000), rmsDecArcsec: bounded(0, 1000) }),
-  flexure: z.object({ arcsecPerMin: bounded(0, 3600), directionDeg: azimuthDeg }),
+  /** In the frame, from right ascension toward declination; null = not looked at. */
+  flexure: z.object({ arcsecPerMin: bounded(0, 3600), directionDeg: azimuthDeg.nullable() }),
   /** Who needs longer forgot to stop. */
   steadiness: z.object({ settleS: bounded(0, LONGEST_SETTLE_S) }),
   focus: z.object({
@@ -172,7 +173,6 @@ export const readingValues = {
     /** What of it filter glass asked for. */
     glassMm: bounded(0, 100),
   }),
-  pointingMiss: z.object({ raArcmin: arcmin, decArcmin: arcmin, state: stateSchema }),
   battery: z.object({ voltageV: bounded(0, 100), fraction: bounded(0, 1) }),
   seeing: z.object({ fwhmArcsec: bounded(0.1, 20) }),
   subs: z
@@ -241,7 +241,6 @@ export const readingSchema = z.discriminatedUnion('kind', [
   of('flip'),
   of('corners'),
   of('cornersSeen'),
-  of('pointingMiss'),
   of('battery'),
   of('seeing'),
   of('subs'),

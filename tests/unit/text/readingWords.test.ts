@@ -53,7 +53,6 @@ describe('readings in words', () => {
         spacingMm: 55.7,
         glassMm: 0.7,
       },
-      pointingMiss: { raArcmin: 3, decArcmin: 4, state: 'beforeFlip' },
       battery: { voltageV: 12.9, fraction: 0.55 },
       seeing: { fwhmArcsec: 2.4 },
       subs: { count: 211, usable: 203 },

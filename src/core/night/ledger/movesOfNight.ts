@@ -33,7 +33,6 @@ const BY_KIND: Partial<Record<Reading['kind'], Movement>> = {
   balance: 'tipTest',
   focus: 'focus',
   flip: 'slew',
-  pointingMiss: 'slew',
   subs: 'firstSub',
 };
 
