@@ -1,10 +1,10 @@
 /** Subs of the account against subs of the true drive: a stand-in's worm and gear are logged as text, recorded, and the spread
  *  that subs of a length get by the reading is held against that of subs laid upon the truth one by one. */
 import { within, seeded, type Random } from '../../src/core/math/random.ts';
-import { measuredDrive } from '../../src/core/night/account/measuredDrive.ts';
+import { measuredDrive } from '../../src/core/night/learned/measuredDrive.ts';
 import type { ReadingOf } from '../../src/core/records/reading.ts';
 import { possibleSubs } from '../../src/core/verdict/possibleSubs.ts';
-import { trackValues } from '../../src/features/tracking/log/logModel.ts';
+import { trackValues } from '../../src/core/tracking/trackReading.ts';
 import { anyDrive, driveAt, type DriveTruth } from '../../src/standins/mountLog.ts';
 import { analysed, textOf } from './driveTrial.ts';
 import type { Trial } from './trial.ts';

@@ -15,6 +15,8 @@ export const LOG = {
   again: 'Read it this way',
   record: 'Record this drive',
   recorded: 'The drive is recorded.',
+  recordOther: 'Record what this log shows',
+  otherRecorded: 'Recorded: rate, rest and what the largest wave may be.',
   curve: 'The log, drift and cuts',
   folded: 'All turns laid over each other',
   spectrum: 'What turns, by its period',

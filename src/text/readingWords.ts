@@ -65,6 +65,8 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
   drift: (v, { format }) =>
     `${format.quantity(v.rateArcsecPerMin, 'driftRate')} at hour angle ${format.hours(v.haH)}, declination ${format.quantity(v.decDeg, 'angleDeg', 0)}`,
   track: (v, { format }) => {
+    if (v.periodS === null && v.swingUnderArcsec != null)
+      return `no period stands out: under ${format.quantity(v.swingUnderArcsec, 'arcsec', 1)} peak to peak`;
     const swing = 2 * Math.max(0, ...v.harmonics.map((h) => h.amplitudeArcsec));
     const period = v.periodS === null ? 'period not told' : `period ${format.quantity(v.periodS, 'seconds')}`;
     return `${format.quantity(swing, 'arcsec', 1)} peak to peak, ${period}`;

@@ -2,7 +2,7 @@
  *  for as long as its readings stay the same; of other nights only as many are looked at as an answer needs, the latest
  *  first, so that a reading more costs its own night, not the whole history. */
 import { oncePer } from '../once.ts';
-import { NO_NIGHT, type Reading, type ReadingKind, type ReadingOf } from '../records/reading.ts';
+import { NO_NIGHT, type Reading, type ReadingKind, type ReadingOf, type Step } from '../records/reading.ts';
 import type { BalanceAxis } from '../rig/axisLevers.ts';
 import { knownSinceUtc, type Tell } from './nightSummary.ts';
 import {
@@ -10,6 +10,8 @@ import {
   bitsOf,
   groupsOf,
   keyOf,
+  plateKey,
+  stepKey,
   settledKey,
   wholeNight,
   type StoredNight,
@@ -25,13 +27,27 @@ export type ReadingLists = {
   last: <K extends ReadingKind>(kind: K, subjectId?: string) => ReadingOf<K> | undefined;
 };
 
-/** Which of them: about a subject; taken with a snapshot of a kind, as of one rig or site; an axis found to stay where it is. */
-export type About = { subjectId?: string; takenWith?: (snapshotId: string) => boolean; settledOn?: BalanceAxis };
+/** Which of them: about a subject; taken with a snapshot of a kind, as of one rig or site; an axis found to stay where it is;
+ *  what a step took. */
+export type About = {
+  subjectId?: string;
+  takenWith?: (snapshotId: string) => boolean;
+  settledOn?: BalanceAxis;
+  ofStep?: Step;
+};
+
+/** Under which names they are kept. */
+function keysAsked(kinds: readonly ReadingKind[], { subjectId, settledOn, ofStep }: About): string[] {
+  if (ofStep) return [stepKey(ofStep)];
+  return settledOn ? [settledKey(settledOn)] : kinds.map((kind) => keyOf(kind, subjectId));
+}
 
 /** Of many nights: to be asked from the latest backwards, for as long as an answer needs more. */
 export type PastReadings = {
   latest: <K extends TaughtKind>(kinds: K | readonly K[], about?: About) => Iterable<ReadingOf<K>>;
   last: <K extends TaughtKind>(kind: K, subjectId?: string) => ReadingOf<K> | undefined;
+  /** Half-turn tests of a mount's finder and turns of its plate's screws. */
+  plate: (mountId: string) => Iterable<ReadingOf<'halfTurn' | 'event'>>;
   /** How many nights hold a reading. */
   nights: () => number;
   /** Ids of snapshots with which most stars were good. */
@@ -124,6 +140,12 @@ export type StandingReadings = {
 
 const everything = (): boolean => true;
 
+/** Ids of snapshots that were known to be good by a night's end. */
+const goodBy = ({ nightId, night }: Entry, of: { nightId: string; endUtc: string }): string[] =>
+  night.summary.good
+    .filter(({ sinceUtc }) => nightId === of.nightId || sinceUtc < of.endUtc)
+    .map(({ snapshotId }) => snapshotId);
+
 /** Of a night that ends at a time. @param counts whether the night itself does, with all that was recorded after its end. */
 function pastReadings(nights: Nights, of: { nightId: string; endUtc: string; counts: boolean }): PastReadings {
   const { endUtc } = of;
@@ -133,9 +155,9 @@ function pastReadings(nights: Nights, of: { nightId: string; endUtc: string; cou
     return night.earliestUtc < endUtc ? (r) => knownSinceUtc(r) < endUtc : null;
   };
   const latest = <K extends TaughtKind>(kinds: K | readonly K[], about: About = {}): Iterable<ReadingOf<K>> => {
-    const { subjectId, takenWith, settledOn } = about;
+    const { takenWith } = about;
     const list = typeof kinds === 'string' ? [kinds] : kinds;
-    const keys = settledOn ? [settledKey(settledOn)] : list.map((kind) => keyOf(kind, subjectId));
+    const keys = keysAsked(list, about);
     const accept = (entry: Entry): ((r: Reading) => boolean) | null => {
       const timely = inTime(entry);
       if (!takenWith || !timely) return timely;
@@ -152,13 +174,15 @@ function pastReadings(nights: Nights, of: { nightId: string; endUtc: string; cou
       for (const reading of latest(kind, subjectId === undefined ? {} : { subjectId })) return reading;
       return undefined;
     },
-    nights: () => counted().filter(({ nightId }) => nightId !== NO_NIGHT).length,
-    goodSnapshotIds: () => {
-      const good = counted().flatMap(({ nightId, night }) =>
-        night.summary.good.filter(({ sinceUtc }) => nightId === of.nightId || sinceUtc < endUtc),
-      );
-      return new Set(good.map(({ snapshotId }) => snapshotId));
+    plate: (mountId) => {
+      const keys = [keyOf('halfTurn', mountId), plateKey(mountId)];
+      // Under these keys nothing else is kept.
+      return backwards(nights.having(bitsOf(['halfTurn', 'event'])), { keys, accept: inTime }) as Iterable<
+        ReadingOf<'halfTurn' | 'event'>
+      >;
     },
+    nights: () => counted().filter(({ nightId }) => nightId !== NO_NIGHT).length,
+    goodSnapshotIds: () => new Set(counted().flatMap((entry) => goodBy(entry, of))),
   };
 }
 

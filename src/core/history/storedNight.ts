@@ -1,7 +1,7 @@
 /** One night's readings as they are at hand: all of them, or only those that teach other nights, put away small and taken
  *  out when they are first asked for. What lists show of a night is told beside them. */
 import { oncePer } from '../once.ts';
-import { readingValues, type Reading, type ReadingKind } from '../records/reading.ts';
+import { readingValues, type Reading, type ReadingKind, type Step } from '../records/reading.ts';
 import type { BalanceAxis } from '../rig/axisLevers.ts';
 import { standingOf, type Ordered } from './standing.ts';
 import { knownSinceUtc, NOTHING_TOLD, summaryOf, type NightSummary, type Tell } from './nightSummary.ts';
@@ -56,9 +56,15 @@ export const keyOf = (kind: ReadingKind, subjectId?: string): string =>
 /** An axis is not balanced on every night: those on which it stayed where it was are found without taking out the others. */
 export const settledKey = (axis: BalanceAxis): string => keyOf('balance', `stays:${axis}`);
 
+/** So are turns of the screws of a finder's plate, and what a step took. */
+export const plateKey = (mountId: string): string => keyOf('event', `plate:${mountId}`);
+export const stepKey = (step: Step): string => keyOf('timing', `step:${step}`);
+
 function keysOf(r: Reading): string[] {
   const keys = [keyOf(r.kind), keyOf(r.kind, r.subject.id)];
   if (r.kind === 'balance' && r.values.drops === 'none') keys.push(settledKey(r.values.axis));
+  if (r.kind === 'event' && r.values.what === 'plateMoved') keys.push(plateKey(r.subject.id));
+  if (r.kind === 'timing') keys.push(stepKey(r.values.step));
   return keys;
 }
 

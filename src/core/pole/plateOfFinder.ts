@@ -60,7 +60,7 @@ function learnedGain(all: readonly Reading[]): number {
 }
 
 export const plateOfFinder = oncePer((records: NightRecords): PlateOfFinder => {
-  const all = firstOf(records.known.latest(['halfTurn', 'event'], { subjectId: records.rig.mountId }), KEPT).reverse();
+  const all = firstOf(records.known.plate(records.rig.mountId), KEPT).reverse();
   const finder = mountOf(records)?.finder ?? null;
   const last = all.findLastIndex(isTest);
   const test = all[last];

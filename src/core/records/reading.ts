@@ -111,6 +111,8 @@ export const readingValues = {
     residualArcsec: bounded(0, 3600).nullable(),
     /** Where no period was told: no wave of the drive swings by more than this, peak to peak. */
     swingUnderArcsec: bounded(0, 7200).nullable().optional(),
+    /** Up to which period that is known. */
+    upToPeriodS: bounded(1, 1_000_000).nullable().optional(),
     /** What the drive does besides drift and worm, in even steps at the axis; null or left out where nobody saw it. */
     rest: z
       .object({ stepS: bounded(0.1, 600), errorArcsec: z.array(bounded(-3600, 3600)).min(2).max(1024) })

@@ -2,13 +2,10 @@ import { expect } from 'chai';
 import { analyseTrack, type TrackAnalysis } from '../../../src/core/tracking/analyseTrack.ts';
 import {
   cutsOf,
-  middleHaH,
   courseOf,
-  earlierDrive,
   foldedOf,
   roundTimes,
   spectrumDots,
-  trackValues,
   turnDots,
 } from '../../../src/features/tracking/log/logModel.ts';
 import {
@@ -19,14 +16,11 @@ import {
   logSaying,
   type OwnTurn,
   logSentence,
-  earlierWords,
   guiderAdvice,
   periodName,
   rowsWords,
 } from '../../../src/text/logWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
-import type { ReadingOf } from '../../../src/core/records/reading.ts';
-import { reading } from '../../support/records.ts';
 import { plain } from '../../../src/text/said.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
@@ -69,43 +63,11 @@ describe('a log as it is drawn', () => {
     expect(model[0]!.y).to.be.closeTo(model.at(-1)!.y, 1e-9);
   });
 
-  it('the middle of a log that has just ended stood half its length farther east', () => {
-    expect(middleHaH(1.27, analysis)).to.equal(1);
-    expect(middleHaH(undefined, analysis)).to.equal(null);
-  });
-
-  it('a drive that was recorded before is shown on this sky, begun where this log begins', () => {
-    const values = trackValues(analysis, 60);
-    const last = reading('track', values, { id: 'old' }) as ReadingOf<'track'>;
-    const { harmonics } = analysis.periodic!;
-    const same = earlierDrive(analysis, last, 60)!;
-    same.harmonics.forEach((h, i) => {
-      expect(h.amplitudeArcsec).to.be.closeTo(harmonics[i]!.amplitudeArcsec, 1e-9);
-      expect(h.phaseDeg).to.be.closeTo(harmonics[i]!.phaseDeg, 1e-9);
-    });
-    expect(same.peakToPeakArcsec).to.be.closeTo(analysis.periodic!.peakToPeakArcsec, 1e-6);
-    expect(earlierDrive(analysis, last, 0)!.peakToPeakArcsec).to.be.closeTo(2 * same.peakToPeakArcsec, 1e-6);
-    expect(earlierDrive(analysis, undefined, 0)).to.equal(null);
-    expect(earlierDrive({ ...analysis, periodic: null }, last, 0)).to.equal(null);
-    expect(earlierWords(same, 12, f)).to.match(
-      /^Dashed: the drive as recorded on Tue 24 Nov.* It swung 12\.0″ then, 12\.0″ now\.$/,
-    );
-  });
-
   it('the spectrum stands by period, shortest first, highest at the worm', () => {
     const dots = spectrumDots(analysis);
     dots.slice(1).forEach((d, i) => expect(d.x).to.be.greaterThan(dots[i]!.x));
     const top = dots.reduce((a, b) => (b.y > a.y ? b : a));
     expect(top.x).to.be.closeTo(400, 40);
-  });
-
-  it('the reading holds the drive’s own errors: at 60 degrees twice what the sky shows', () => {
-    const [sky, axis] = [trackValues(analysis, 0), trackValues(analysis, 60)];
-    expect(axis.harmonics[0]!.amplitudeArcsec).to.be.closeTo(2 * sky.harmonics[0]!.amplitudeArcsec, 1e-9);
-    expect(axis.raDriftArcsecPerMin).to.be.closeTo(2 * sky.raDriftArcsecPerMin, 1e-9);
-    expect(axis.decDriftArcsecPerMin).to.equal(sky.decDriftArcsecPerMin);
-    expect(sky.harmonics[0]!.amplitudeArcsec).to.be.closeTo(6, 0.1);
-    expect([sky.periodS, sky.decDriftArcsecPerMin].map((v) => Math.round(v! * 10) / 10)).to.deep.equal([400, 1]);
   });
 });
 

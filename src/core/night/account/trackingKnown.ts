@@ -7,7 +7,6 @@ import type { NightRecords } from '../../history/nightRecords.ts';
 import { assumedGuided, assumedUnguided } from '../../rig/assumedTracking.ts';
 import { STEADY_DRIVE, type Tracking } from '../../verdict/plannedSub.ts';
 import { learnedOf } from '../learned/learned.ts';
-import { measuredDrive } from './measuredDrive.ts';
 import { ASSUMED_SOURCE, TOLD_SOURCE, type BudgetSources, type Source } from './sources.ts';
 
 export type TrackingKnown = { tracking: Tracking; sources: BudgetSources };
@@ -42,19 +41,17 @@ function guidedTracking(records: NightRecords, mount: MountPart | null): Trackin
 }
 
 function unguidedTracking(records: NightRecords, mount: MountPart | null): TrackingKnown {
-  const { track } = learnedOf(records);
-  const rate = track?.values.raDriftArcsecPerMin ?? null;
-  const drive = track ? measuredDrive(track, mount) : null;
+  const { drive, rate } = learnedOf(records);
   const usual = assumedUnguided(mount);
   return {
     tracking: {
       ...usual,
-      drive: drive ?? usual.drive,
-      raRateAxisArcsecPerMin: rate ?? usual.raRateAxisArcsecPerMin,
+      drive: drive?.drive ?? usual.drive,
+      raRateAxisArcsecPerMin: rate?.arcsecPerMin ?? usual.raRateAxisArcsecPerMin,
     },
     sources: {
-      periodicError: sourceOf(drive && track, records),
-      raRate: sourceOf(rate === null ? null : track, records),
+      periodicError: sourceOf(drive?.reading, records),
+      raRate: sourceOf(rate?.reading, records),
       refraction: TOLD_SOURCE,
     },
   };

@@ -14,12 +14,14 @@ import { scaleBias, type ScaleBias } from '../../pole/scaleBias.ts';
 import type { LearnedLockShift } from '../../mount/knobs.ts';
 import { opticsBlurLearned, type LearnedBlur } from './opticsBlur.ts';
 import { spacingTried, type SpacingTried } from './spacingTried.ts';
+import { mountOf } from '../../rig/rigState.ts';
+import type { Drive } from '../../verdict/plannedSub.ts';
+import { measuredDrive } from './measuredDrive.ts';
 import { learnedRaKgM } from './tipOfNight.ts';
 
 /** How far is looked back: what was long ago says little of the rig as it is. */
 const KEPT_FOCUS = 200;
 const KEPT_FLIPS = 50;
-const KEPT_PLAY = 10;
 
 export type Learned = {
   readonly knobs: Knobs;
@@ -31,7 +33,9 @@ export type Learned = {
   readonly raMomentKgM: number;
   /** The last of each of this rig, mount or camera on any night. */
   readonly flexure: ReadingOf<'flexure'> | undefined;
-  readonly track: ReadingOf<'track'> | undefined;
+  /** The last log that tells what the drive does, and the last one that tells its rate. */
+  readonly drive: { drive: Drive; reading: ReadingOf<'track'> } | undefined;
+  readonly rate: { arcsecPerMin: number; reading: ReadingOf<'track'> } | undefined;
   readonly decPlay: ReadingOf<'backlash'> | undefined;
   readonly steadiness: ReadingOf<'steadiness'> | undefined;
   readonly corners: ReadingOf<'corners'> | undefined;
@@ -65,6 +69,23 @@ function whenAsked<T extends object>(makers: { [K in keyof T]: () => T[K] }): T 
   return result;
 }
 
+function driveOf(records: NightRecords): Learned['drive'] {
+  const mount = mountOf(records);
+  for (const reading of records.known.latest('track', { subjectId: records.rig.mountId })) {
+    const drive = measuredDrive(reading, mount);
+    if (drive) return { drive, reading };
+  }
+  return undefined;
+}
+
+function rateOf({ known, rig }: NightRecords): Learned['rate'] {
+  for (const reading of known.latest('track', { subjectId: rig.mountId })) {
+    const arcsecPerMin = reading.values.raDriftArcsecPerMin;
+    if (arcsecPerMin !== null) return { arcsecPerMin, reading };
+  }
+  return undefined;
+}
+
 export const learnedOf = oncePer((records: NightRecords): Learned => {
   const { known, earlier, rig, snapshots } = records;
   return whenAsked<Learned>({
@@ -75,9 +96,9 @@ export const learnedOf = oncePer((records: NightRecords): Learned => {
     plate: () => plateOfFinder(records),
     raMomentKgM: () => learnedRaKgM(records),
     flexure: () => known.last('flexure', rig.id),
-    track: () => known.last('track', rig.mountId),
-    decPlay: () =>
-      firstOf(known.latest('backlash', { subjectId: rig.mountId }), KEPT_PLAY).find((r) => r.values.axis === 'dec'),
+    drive: () => driveOf(records),
+    rate: () => rateOf(records),
+    decPlay: () => firstOf(known.latest('backlash', { subjectId: rig.mountId }), 1, (r) => r.values.axis === 'dec')[0],
     steadiness: () => known.last('steadiness', rig.id),
     corners: () => known.last('corners', rig.cameraId),
     spacing: () => spacingTried(records),

@@ -1,14 +1,15 @@
 import { z } from 'zod';
 import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import { middleHaH, spanSOf } from '../../../core/tracking/trackReading.ts';
 import { readingValues } from '../../../core/records/reading.ts';
 import { RecordForm } from '../../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../../session/session.ts';
 import { useNightAt } from '../../../session/useTime.ts';
 import { LOG } from '../../../text/logWords.ts';
 import { QuantityField } from '../../../ui/form/Fields.tsx';
-import { middleHaH, tenth } from './logModel.ts';
+import { tenth } from './logModel.ts';
 
-const schema = readingValues.drift.omit({ rateArcsecPerMin: true });
+const schema = readingValues.drift.omit({ rateArcsecPerMin: true, spanH: true });
 type Fields = { haH: number | null; decDeg: number | null };
 
 /** The declination's drift as one more measurement of the pole, with its doubt. */
@@ -17,13 +18,14 @@ export function DriftForPole({ analysis }: { analysis: TrackAnalysis }) {
   const { target } = useNightAt();
   const { format } = useShared();
   const { perMin, sigmaPerMin } = analysis.decDrift;
+  const middle = middleHaH(target?.haH, analysis);
   return (
     <RecordForm<Fields, z.infer<typeof schema>>
       title={LOG.pole}
       button={LOG.recordPole}
       schema={schema}
       defaults={{
-        haH: middleHaH(target?.haH, analysis),
+        haH: middle === null ? null : tenth(middle),
         decDeg: targetSky ? tenth(targetSky.ofDate.decDeg) : null,
       }}
       toReading={(values) => ({
@@ -32,7 +34,7 @@ export function DriftForPole({ analysis }: { analysis: TrackAnalysis }) {
           subject: { type: 'night', id: records.night.id },
           kind: 'drift',
           source: 'log',
-          values: { ...values, rateArcsecPerMin: perMin },
+          values: { ...values, rateArcsecPerMin: perMin, spanH: spanSOf(analysis) / 3600 },
           sigma: { rateArcsecPerMin: sigmaPerMin },
         },
         said: LOG.poleRecorded,

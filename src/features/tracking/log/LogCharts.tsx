@@ -1,21 +1,13 @@
 import { line } from 'd3';
 import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
+import type { EarlierDrive } from '../../../core/tracking/trackReading.ts';
 import type { Gap } from '../../../core/tracking/trackSeries.ts';
 import { useShared } from '../../../session/session.ts';
 import { earlierWords, LOG } from '../../../text/logWords.ts';
 import { ChartFrame } from '../../../ui/charts/ChartFrame.tsx';
 import { DragLine } from '../../../ui/charts/DragX.tsx';
 import type { LogHere } from './useLog.ts';
-import {
-  courseOf,
-  cutsOf,
-  foldedOf,
-  roundTimes,
-  spectrumDots,
-  turnDots,
-  type Dot,
-  type EarlierDrive,
-} from './logModel.ts';
+import { courseOf, cutsOf, foldedOf, roundTimes, spectrumDots, turnDots, type Dot } from './logModel.ts';
 
 const path = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => number): string =>
   line<Dot>()

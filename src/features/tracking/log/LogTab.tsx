@@ -6,6 +6,7 @@ import type { FolderFile } from '../../../frames/folder.ts';
 import type { StandInMount } from '../../../standins/mountStream.ts';
 import type { MountPart } from '../../../core/records/part.ts';
 import { driveOfOtherNight } from '../../../core/night/learned/driveOfOtherNight.ts';
+import { earlierDrive, trackValues } from '../../../core/tracking/trackReading.ts';
 import { wormPeriodS } from '../../../core/tracking/periodicError.ts';
 import { toCsv } from '../../../formats/csv.ts';
 import { Queries } from '../../../session/Queries.tsx';
@@ -36,7 +37,7 @@ import { DriftForPole } from './DriftForPole.tsx';
 import { LogCourse, LogPeriods } from './LogCharts.tsx';
 import { LogMappingForm } from './LogMappingForm.tsx';
 import { LogCuts, type Shown } from './LogCuts.tsx';
-import { earlierDrive, tenth, trackValues } from './logModel.ts';
+import { tenth } from './logModel.ts';
 import { FolderDoor } from './FolderDoor.tsx';
 import { StandInDoor } from './StandInDoor.tsx';
 import { useFolder } from './useFolder.ts';
@@ -77,12 +78,12 @@ function RecordDrive({ analysis }: { analysis: TrackAnalysis }) {
               values: { arcsec: decPlayArcsec, axis: 'dec' },
             },
           ];
-    return { reading: [drive, ...rms, ...play], said: LOG.recorded };
+    return { reading: [drive, ...rms, ...play], said: analysis.periodic ? LOG.recorded : LOG.otherRecorded };
   };
   return (
     <RecordForm<Fields, z.infer<typeof schema>>
-      title={LOG.record}
-      button={LOG.record}
+      title={analysis.periodic ? LOG.record : LOG.recordOther}
+      button={analysis.periodic ? LOG.record : LOG.recordOther}
       schema={schema}
       defaults={{ decDeg: targetSky ? tenth(targetSky.ofDate.decDeg) : 0, atAxis: false }}
       toReading={toReading}
@@ -120,7 +121,7 @@ function Found({ log, state: { told, origin }, own, cuts }: FoundProps) {
       <p className="soft">{rowsWords(rows, unusable, gaps.length, analysis.jumps.length)}</p>
       {!analysis.isWhole && <p>{ONE_NIGHT}</p>}
       <LogCuts analysis={analysis} cutAt={log.cutAt} shown={cuts} />
-      {isReal && analysis.periodic && <RecordDrive analysis={analysis} />}
+      {isReal && <RecordDrive analysis={analysis} />}
       <div className="section">
         <FigureList figures={logFigures(analysis, own, format)} />
         {guiderAdvice(analysis.guider, format).map((words) => (

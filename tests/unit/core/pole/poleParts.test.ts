@@ -11,7 +11,7 @@ import { turnsTonight } from '../../../../src/core/night/advice/hands/turnsTonig
 import { azSigmaArcmin, UNKNOWN_POLE } from '../../../../src/core/mount/poleEstimate.ts';
 import type { Reading } from '../../../../src/core/records/reading.ts';
 import { at, error, mounts, night, turn } from '../../../support/polar.ts';
-import { nightRecords, NOW, reading, world } from '../../../support/records.ts';
+import { event, nightRecords, NOW, reading, world } from '../../../support/records.ts';
 
 describe('what a turn was to do', () => {
   const knob = { gainArcminPerTurn: -20, deadTurns: 0.1, basis: 'geometry' as const, learned: null };
@@ -115,6 +115,17 @@ describe('the plate of the finder', () => {
     expect(plate(4.1).good).to.equal(false);
     expect(plate(20).good).to.equal(false);
     expect(plate(20).sizeArcmin).to.be.closeTo(10, 1e-9);
+  });
+
+  it('is remembered until its own plate moved, whatever else is done at the mount', () => {
+    const own = mounts({});
+    const looks = Array.from({ length: 90 }, (_, i) => event('setByEye', { ...at(2 + i / 10), id: `look-${i}` }));
+    const known = (...more: Reading[]) =>
+      plateOfFinder(nightRecords({ readings: [test(20), ...looks, ...more], parts: own })).sizeArcmin;
+    expect(known()).to.be.closeTo(10, 1e-9);
+    expect(known(event('plateMoved', { ...at(20), id: 'screws' }))).to.equal(null);
+    const others = event('plateMoved', { ...at(20), id: 'screws', subject: { type: 'mount', id: 'another' } });
+    expect(known(others), 'of another mount').to.be.closeTo(10, 1e-9);
   });
 
   it('after the half turn each screw is reached opposite to where it is engraved', () => {

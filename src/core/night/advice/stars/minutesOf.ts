@@ -5,7 +5,7 @@ import type { Reading, Step } from '../../../records/reading.ts';
 import { ASSUMED } from '../../../verdict/assumptions.ts';
 import type { NightRecords } from '../../../history/nightRecords.ts';
 
-/** Nights and noted times that count, the last ones. */
+/** Nights and noted times of a step that count, the last ones. */
 const KEPT = 20;
 /** What lies further apart is another look, not the same work. */
 const LONGEST_PAUSE_MS = 30 * 60_000;
@@ -35,7 +35,7 @@ function alignedMinutes({ known }: NightRecords): number[] {
 }
 
 export function minutesOf(records: NightRecords, step: Step): { minutes: number; own: boolean } {
-  const noted = firstOf(records.known.latest('timing'), KEPT).filter((r) => r.values.step === step);
+  const noted = firstOf(records.known.latest('timing', { ofStep: step }), KEPT);
   const own = median(noted.map((r) => r.values.minutes)) ?? (step === 'polar' ? median(alignedMinutes(records)) : null);
   return own === null ? { minutes: guessOf(step), own: false } : { minutes: own, own: true };
 }

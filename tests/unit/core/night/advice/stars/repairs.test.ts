@@ -55,6 +55,16 @@ describe('worth the minutes', () => {
 
   it('prices a measured pole beyond the goal with this user’s own minutes', () => {
     const timing = before('timing', { step: 'polar', minutes: 20 }, 'old-t', { type: 'rig', id: 'demo-heron' });
+    const many = Array.from({ length: 30 }, (_, i) =>
+      before('timing', { step: 'balance', minutes: 90 }, `b${i}`, { type: 'rig', id: 'demo-heron' }),
+    );
+    expect(
+      minutesOf(nightRecords({ readings: [timing, ...many] }), 'polar'),
+      'each step forgets by its own',
+    ).to.deep.equal({
+      minutes: 20,
+      own: true,
+    });
     const other = before('timing', { step: 'balance', minutes: 90 }, 'old-b', { type: 'rig', id: 'demo-heron' });
     const long = (readings: Reading[]) => priced({ readings, plan: { subS: 600 } }).first;
     const [assumed] = long([error(1, 20, 20)]);

@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { measuredDrive } from '../../../../../src/core/night/account/measuredDrive.ts';
+import { measuredDrive } from '../../../../../src/core/night/learned/measuredDrive.ts';
 import { shareOfLength, unguidedSub } from '../../../../../src/core/night/advice/stars/usableOfNight.ts';
 import type { MountPart } from '../../../../../src/core/records/part.ts';
 import type { ReadingOf } from '../../../../../src/core/records/reading.ts';

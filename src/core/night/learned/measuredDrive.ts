@@ -7,8 +7,8 @@ import type { Drive } from '../../verdict/plannedSub.ts';
 /** Turns of the expected period after which a drive that shows none is taken to have none. */
 const ENOUGH_TURNS = 2;
 
-/** The worm's waves, all begun together, and whatever else the log saw, in stretches drawn at random. Null where no turn was
- *  told and the log was too short to have shown one. */
+/** The worm's waves, all begun together, and whatever else the log saw, in stretches drawn at random. Without a period what
+ *  the class of the mount does, as far as the log leaves room for it. Null where it was too short to have shown one. */
 export function measuredDrive({ values }: ReadingOf<'track'>, mount: MountPart | null): Drive | null {
   const { periodS, harmonics, rest = null } = values;
   if (periodS !== null) {
@@ -19,7 +19,12 @@ export function measuredDrive({ values }: ReadingOf<'track'>, mount: MountPart |
     }));
     return { sinusoids, curve: rest };
   }
-  const expectedS = Math.max(0, ...assumedSinusoids(mount).map((s) => s.periodS));
+  const assumed = assumedSinusoids(mount);
+  const expectedS = Math.max(0, ...assumed.map((s) => s.periodS));
   const seenS = rest ? rest.stepS * rest.errorArcsec.length : 0;
-  return rest && seenS >= ENOUGH_TURNS * expectedS ? { sinusoids: [], curve: rest } : null;
+  if (rest && seenS >= ENOUGH_TURNS * expectedS) return { sinusoids: [], curve: rest };
+  const { swingUnderArcsec: under, upToPeriodS = null } = values;
+  if (under == null || upToPeriodS === null || expectedS > upToPeriodS) return null;
+  const sinusoids = assumed.map((s) => ({ ...s, amplitudeArcsec: Math.min(s.amplitudeArcsec, under / 2) }));
+  return { sinusoids, curve: rest };
 }
