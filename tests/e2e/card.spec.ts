@@ -39,6 +39,7 @@ test('the night card prints on one page, black on white, with all that the night
     'Flange to sensor 55.5 mm',
     'NGC 281 262 × 2 min, 8 h 44',
     '18:43 68 × 2 min, pause 5 s',
+    'Longest sub',
     'The end stop stays on.',
   ])
     expect(pages[0]).toContain(words);

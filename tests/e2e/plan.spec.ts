@@ -137,3 +137,28 @@ test('in the south, on the phone in red, a bracket is carried over by hand, over
   expect(problems).toEqual([]);
   await context.close();
 });
+
+test('a cloud over the flip: on every bench the tube is told, then it goes over and the rest is laid', async ({
+  page,
+}) => {
+  const at = (path: string, utc: string) => open(page, `${HERON}/${path}`, undefined, `2026-11-24T${utc}:00.000Z`);
+  await at('watch', '20:50');
+  await page.getByRole('button', { name: 'Pause' }).press('Enter');
+  await expect(sentence(page)).toContainText('NGC 281 is paused.');
+  await expect(page.getByText('until the tube must go over or stop')).toBeVisible();
+  await at('balance', '21:20');
+  const told = 'Stop the tube or flip now: its limit on this side passed at 21:09.';
+  await expect(page.locator('.ledger-line')).toContainText(told);
+  await at('meridian', '21:20');
+  await expect(sentence(page)).toContainText(told);
+  await at('watch', '21:20');
+  await expect(sentence(page)).toContainText(told);
+  await page.getByRole('button', { name: 'Start flip' }).press('Enter');
+  await walkThrough(page, 9);
+  await page.getByRole('button', { name: /^(Flip done|Press once more, or hold)$/ }).click({ delay: 1000 });
+  await expect(page.locator('.toast')).toContainText('Flip recorded');
+  await expect(sentence(page)).toContainText('is paused');
+  await page.getByRole('button', { name: 'Go on' }).press('Enter');
+  await expect(sentence(page)).toContainText(/^Sub \d+ of \d+ is running|^Nothing to do until/);
+  await expect(page.getByText('Stop the tube')).toHaveCount(0);
+});

@@ -1,15 +1,21 @@
-/** One line above every bench: what was won and is lost, by which movement, and the way back; else what is to be won before
+/** One line above every bench: what the tube needs now; else what was won and is lost, by which movement, and the way back; else what is to be won before
  *  this bench's own movement. */
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
-import { useLocation, useSearchParams } from 'react-router';
+import { Link, useLocation, useSearchParams } from 'react-router';
+import { motorsOf } from '../../core/mount/motors.ts';
+import { isOfTube } from '../../core/night/advice/watch.ts';
 import { missingAt } from '../../core/night/ledger/benchNeeds.ts';
 import { mostPressing, orderOfNight } from '../../core/night/ledger/ledger.ts';
 import type { Held } from '../../core/night/ledger/movements.ts';
 import { STEPS } from '../../core/records/reading.ts';
 import type { HandStep } from '../../core/rig/assembly.ts';
 import { useNight, useShared } from '../../session/session.ts';
+import { useIsAhead, useWatch } from '../../session/useTime.ts';
 import { useWorkTick } from '../../session/useWorkTick.ts';
+import type { Said } from '../../text/said.ts';
+import { watchSentence } from '../../text/watchWords.ts';
+import { Said as Words } from '../../ui/Said.tsx';
 import { lostWords, missingWords, WON_BACK } from '../../text/ledgerWords.ts';
 
 /** What is won back by hand is said here, where it is missed. */
@@ -47,7 +53,34 @@ function BeforeThis() {
   );
 }
 
+/** Benches that say it themselves. */
+const OF_TUBE: readonly string[] = ['watch', 'meridian'];
+
+/** Whatever the hands are at: a tube that is due to go over or past its limit. Null = it is neither. */
+function useTubeWords(): Said | null {
+  const { numbers } = useNight();
+  const { pathname } = useLocation();
+  const { format } = useShared();
+  const watch = useWatch();
+  const ahead = useIsAhead();
+  const told = !ahead && isOfTube(watch) && !OF_TUBE.includes(pathname.split('/').at(-1) ?? '');
+  return told ? watchSentence(watch, format, motorsOf(numbers.mount)) : null;
+}
+
 export function LedgerLine() {
+  const tube = useTubeWords();
+  const { records } = useNight();
+  if (tube === null) return <OfLedger />;
+  return (
+    <Line>
+      <span>
+        <Words said={tube} /> <Link to={`/n/${records.night.id}/watch`}>Watch</Link>
+      </span>
+    </Line>
+  );
+}
+
+function OfLedger() {
   const night = useNight();
   const { format } = useShared();
   const tick = useWorkTick();

@@ -10,7 +10,7 @@ import { isAssumedOnly } from './account/sources.ts';
 import { plannedSubAt } from './account/budgetBase.ts';
 import { judgeStars, type Judgement } from './ledger/judgement.ts';
 import type { NightStatic } from './nightStatic.ts';
-import { subAt, type Plan } from './plan/plan.ts';
+import type { Plan } from './plan/plan.ts';
 import { altFromTrack } from './plan/skyOfNight.ts';
 
 export type SkyPhase = 'day' | 'civil' | 'nautical' | 'astronomical' | 'night';
@@ -46,9 +46,6 @@ export type NightAt = {
   polePattern: PolePoint[];
   /** The sub that would be taken now, its account and what that lets one say; null when the light path is incomplete. */
   stars: StarsAt | null;
-  next: NightEvent | null;
-  /** Index of the sub that runs at this time, or null. */
-  subIndex: number | null;
 };
 
 const DARKER: readonly (readonly [SkyPhase, 'sunset' | 'civil' | 'nautical' | 'astronomical'])[] = [
@@ -146,7 +143,5 @@ export function nightAt(night: NightStatic, timeMs: number): NightAt {
     poleStar: polePoint(night.sky.poleStar),
     polePattern: night.sky.polePattern.map(polePoint),
     stars: starsAt(night, target ?? OVERHEAD),
-    next: nightEventList(night).find((e) => e.timeMs > timeMs) ?? null,
-    subIndex: night.plan ? subAt(night.plan.subs, timeMs) : null,
   };
 }

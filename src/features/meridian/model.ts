@@ -14,7 +14,7 @@ import { CLEARANCE_MARGIN_M, HALF_TURN_H } from '../../core/night/plan/tubeClear
 import { atHourAngle } from '../../core/night/plan/sideWindows.ts';
 import { MS_PER_HOUR, SOLAR_PER_SIDEREAL } from '../../core/time/utc.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import type { Watch } from '../../core/night/advice/watch.ts';
+import { isOfTube, type Watch } from '../../core/night/advice/watch.ts';
 import { sideAt } from '../../core/night/life/tube.ts';
 import { cardGb, exposureGroups } from '../../core/night/advice/exposureGroups.ts';
 import { flipMinutesOf, slewWaitS } from '../../core/night/life/legs.ts';
@@ -189,7 +189,7 @@ const WAIT_MS = 600_000;
 
 /** The bench's sentence and its reason, the same on all its pages: what the tube needs now comes before the plan. */
 export function saidOf(night: NightStatic, watch: Watch, format: Format): { sentence: Said; reason: string } {
-  if (TUBE_FIRST.includes(watch.code)) {
+  if (isOfTube(watch)) {
     const motors = motorsOf(night.numbers.mount);
     const south = night.records.site.latDeg < 0;
     return { sentence: watchSentence(watch, format, motors), reason: watchReason(watch, south, motors) };
@@ -200,7 +200,6 @@ export function saidOf(night: NightStatic, watch: Watch, format: Format): { sent
     reason: meridianReason(saying, format, aboutOf(night, format)),
   };
 }
-const TUBE_FIRST: readonly Watch['code'][] = ['flipDue', 'tubeLate', 'flipping'];
 
 /** What a program that flips by itself is told. */
 export function automaticOf({ plan, limit, learned, numbers }: NightStatic) {

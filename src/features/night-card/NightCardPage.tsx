@@ -13,6 +13,7 @@ import { modelYearsWords } from '../../text/levelWords.ts';
 import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
 import { READING_NAMES } from '../../text/readingNames.ts';
 import { readingLine } from '../../text/readingWords.ts';
+import { longestWords } from '../../text/subWords.ts';
 import { saveFile } from '../../ui/saveFile.ts';
 import { CALENDAR_ALARMS, nightCard, type CardEvent, type DialRow, type NightCard } from './model.ts';
 import { PageTitle } from '../../ui/PageTitle.tsx';
@@ -138,7 +139,10 @@ function Plan({ card }: { card: NightCard }) {
           ...card.groups.map((g) => [format.clock(g.startMs), groupWords(g, format)] as const),
           ...latest.map((ms) => ['Latest flip', format.clock(ms)] as const),
           ...(card.stars
-            ? [[judgementName(card.stars.judgement), `${format.quantity(card.stars.share, 'percent')} usable`] as const]
+            ? ([
+                [judgementName(card.stars.judgement), `${format.quantity(card.stars.share, 'percent')} usable`],
+                ['Longest sub', longestWords(card.stars.answer, card.stars.answer, format)],
+              ] as const)
             : []),
         ]}
       />

@@ -2,6 +2,7 @@
 import { poleByCompassDeg } from '../../core/night/advice/hands/magneticOfNight.ts';
 import type { Judgement } from '../../core/night/ledger/judgement.ts';
 import { middleStars } from '../../core/night/advice/stars/middleStars.ts';
+import { subAnswer, type SubAnswer } from '../../core/night/advice/stars/subAnswer.ts';
 import { nightAt, nightEventList, type NightEvent } from '../../core/night/nightAt.ts';
 import { exposureGroups, type ExposureGroup } from '../../core/night/advice/exposureGroups.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
@@ -32,7 +33,7 @@ export type CardEvent = { code: NightEvent['code'] | 'setUp' | 'align'; timeMs: 
 export type NightCard = {
   events: CardEvent[];
   /** The account in the middle of the hours that can be used; null without a light path. */
-  stars: { judgement: Judgement; share: number } | null;
+  stars: { judgement: Judgement; share: number; answer: SubAnswer } | null;
   transits: { target: string | null; timeMs: number }[];
   /** Where the pole star belongs every half hour; empty for a mount without a polar axis or on the equator. */
   dial: DialRow[];
@@ -137,7 +138,9 @@ function workEvents({ dark, sky, run }: NightStatic, setUpMin: number): CardEven
 
 function starsOf(night: NightStatic): NightCard['stars'] {
   const stars = middleStars(night);
-  return stars && { judgement: stars.judgement, share: stars.budget.shareAcceptable };
+  if (!stars) return null;
+  const { judgement, budget, sub } = stars;
+  return { judgement, share: budget.shareAcceptable, answer: subAnswer(night, sub) };
 }
 
 /** @param settings whose tapes the places are read from.

@@ -22,6 +22,9 @@ export type Watch =
   | { code: 'tubeLate'; limitMs: number | null; fromMs: number | null; flips: boolean; state: Stage }
   | { code: 'flipping'; sinceMs: number };
 
+/** What comes before everything else: the tube itself. */
+export const isOfTube = ({ code }: Watch): boolean => code === 'flipDue' || code === 'tubeLate' || code === 'flipping';
+
 /** The flip may be begun this long before its planned moment. */
 export const FLIP_READY_MS = 60_000;
 

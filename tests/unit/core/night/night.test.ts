@@ -211,12 +211,10 @@ describe('snapshots', () => {
 });
 
 describe('nightAt', () => {
-  it('lists the events in order and finds the next', () => {
+  it('has the events in order', () => {
     const night = nightStatic(nightRecords());
     const codes = nightEventList(night).map((e) => e.code);
     expect(codes).to.deep.equal(['sunset', 'dark', 'start', 'flip', 'end', 'dawn', 'sunrise']);
-    expect(nightAt(night, (night.plan?.flips[0]?.startMs ?? 0) - 1).next?.code).to.equal('flip');
-    expect(nightAt(night, (night.plan?.subs[3]?.startMs ?? 0) + 1).subIndex).to.equal(3);
   });
 
   it('walks through the twilights', () => {
