@@ -3,6 +3,7 @@
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { writeBackup, type Backup } from '../../src/formats/backup.ts';
+import { ok, type Result } from '../../src/core/result.ts';
 import { readBackup } from '../../src/formats/readBackup.ts';
 import { TYPED } from '../../src/core/records/reading.ts';
 import { applyMerge, applyReplace, collect, previewImport, removeDemo, wipe } from '../../src/storage/backup.ts';
@@ -13,6 +14,7 @@ import { saveSetting } from '../../src/storage/settings.ts';
 import { undoLast } from '../../src/storage/undo.ts';
 import { pressedBy, type Writer } from '../../src/storage/writer.ts';
 import { demoWorld, TRIAL_NOW } from './demoWorld.ts';
+import { contentOf, dangling, storedContent } from './storeContent.ts';
 
 export type Move = {
   what:
@@ -95,7 +97,9 @@ async function fileOf(w: Writer): Promise<Backup> {
   return read.value;
 }
 
-type Command = (w: Writer) => Promise<unknown>;
+type Ended = Result<unknown>;
+/** `leaves`: what the store says afterwards, where that is known beforehand. */
+type Command = { run: (w: Writer) => Promise<Ended>; leaves?: string };
 
 /** The other device changes a part and records something; its file is previewed here, and conflicts are settled. */
 async function importOf(what: 'merge' | 'replace', pick: number, w: Writer, phone: Writer): Promise<Command> {
@@ -113,7 +117,8 @@ async function importOf(what: 'merge' | 'replace', pick: number, w: Writer, phon
       Object.fromEntries(c.fields.map((f, i) => [f.field, (pick + i) % 2 === 0 ? 'mine' : 'theirs'] as const)),
     ]),
   );
-  return what === 'merge' ? (of) => applyMerge(of, file, plan, choices) : (of) => applyReplace(of, file, print);
+  if (what === 'merge') return { run: (of) => applyMerge(of, file, plan, choices) };
+  return { run: (of) => applyReplace(of, file, print), leaves: contentOf(file) };
 }
 
 /** What a move does now; the same command is run twice for a doubled press. */
@@ -122,30 +127,30 @@ async function commandOf({ what, pick }: Move, w: Writer, phone: Writer): Promis
   const part = picked(parts, pick);
   switch (what) {
     case 'create':
-      return (of) => createHead(of, 'sites', site(pick));
+      return { run: (of) => createHead(of, 'sites', site(pick)) };
     case 'copy':
-      return (of) => copyHead(of, 'parts', part?.id ?? '', `Copy ${pick}`);
+      return { run: (of) => copyHead(of, 'parts', part?.id ?? '', `Copy ${pick}`) };
     case 'edit':
-      return (of) => updateHead(of, 'parts', part?.id ?? '', { massKg: (pick % 50) / 10 });
+      return { run: (of) => updateHead(of, 'parts', part?.id ?? '', { massKg: (pick % 50) / 10 }) };
     case 'delete':
-      return (of) => deleteHead(of, 'parts', part?.id ?? '');
+      return { run: (of) => deleteHead(of, 'parts', part?.id ?? '') };
     case 'setting':
-      return (of) => saveSetting(of, 'units', pick % 2 === 0 ? 'imperial' : 'metric');
+      return { run: (of) => saveSetting(of, 'units', pick % 2 === 0 ? 'imperial' : 'metric') };
     case 'record':
-      return (of) => recordReadings(of, pick % 2 === 0 ? [reading(pick)] : [reading(pick), reading(pick + 1)]);
+      return { run: (of) => recordReadings(of, pick % 2 === 0 ? [reading(pick)] : [reading(pick), reading(pick + 1)]) };
     case 'retract': {
       const one = picked((await w.db.nightReadings.get('n1'))?.readings ?? [], pick);
-      return (of) => (one ? retractReading(of, one) : Promise.resolve());
+      return { run: (of) => (one ? retractReading(of, one) : Promise.resolve(ok(null))) };
     }
     case 'merge':
     case 'replace':
       return importOf(what, pick, w, phone);
     case 'wipe':
-      return wipe;
+      return { run: wipe };
     case 'demo':
-      return removeDemo;
+      return { run: removeDemo };
     case 'undo':
-      return undoLast;
+      return { run: undoLast };
   }
 }
 
@@ -172,18 +177,40 @@ async function checkRoundTrip(w: Writer): Promise<void> {
   if (back !== writeBackup((await collect(w)).backup).join('')) throw new Error('the export is not read back equal');
 }
 
+/** A refusal changes nothing; what is put in place of everything is what is there afterwards; what is undone is as before. */
+async function moveHolds(one: Move, tab: Writer, phone: Writer, press: string): Promise<void> {
+  const { db } = tab;
+  const w = pressedBy(tab, press);
+  const { run, leaves } = await commandOf(one, tab, phone);
+  const [before, changes] = [await storedContent(tab), await db.changes.count()];
+  // Two tabs may carry out the same plan; a press is doubled in its own.
+  const ended = await (one.twice ? Promise.all([run(w), run(w)]) : Promise.all([run(w)]));
+  const isDone = ended.some((result) => result.ok);
+  const now = await storedContent(tab);
+  if (!isDone && now !== before) throw new Error(`${one.what} was refused and changed what is stored`);
+  if (isDone && leaves !== undefined && now !== leaves)
+    throw new Error(`${one.what} left something else than the file`);
+  if (one.what === 'undo') return;
+  const made = (await db.changes.count()) - changes;
+  if (made > 1) throw new Error(`${one.what} was done twice`);
+  if (made === 1 && one.pick % 3 === 0) await undoneHolds(one, tab, `${press}-back`, before);
+}
+
+async function undoneHolds(one: Move, tab: Writer, press: string, before: string): Promise<void> {
+  const back = await undoLast(pressedBy(tab, press));
+  if (!back.ok) throw new Error(`${one.what} is not taken back: ${back.code}`);
+  if ((await storedContent(tab)) !== before) throw new Error(`${one.what} taken back is not as before`);
+}
+
 export async function commandsHold(moves: readonly Move[]): Promise<void> {
   const [db, other] = [await smallStore(), await smallStore()];
   const tabs = writersOf(db, 'laptop');
   const [phone] = writersOf(other, 'phone');
   for (const [i, one] of moves.entries()) {
-    const w = pressedBy(tabs[one.tab], `press-${i}`);
-    const command = await commandOf(one, tabs[one.tab], phone);
-    const before = await db.changes.count();
-    // Two tabs may carry out the same plan; a press is doubled in its own.
-    await (one.twice ? Promise.all([command(w), command(w)]) : command(w));
-    if (one.what !== 'undo' && (await db.changes.count()) > before + 1) throw new Error(`${one.what} was done twice`);
+    await moveHolds(one, tabs[one.tab], phone, `press-${i}`);
   }
+  const lost = dangling((await collect(tabs[0])).backup);
+  if (lost.length > 0) throw new Error(`references to nothing: ${lost.join(', ')}`);
   await checkRows(db);
   await checkRoundTrip(tabs[0]);
   await Promise.all([db.delete(), other.delete()]);

@@ -166,7 +166,7 @@ export const TRIALS: readonly Trial[] = [
   everyCase('any-record', 'every bench draws whatever record the schemas take', 2000, anyRecordProperty),
   everyCase(
     'commands',
-    'random commands by two tabs, doubled, undone, merged: nothing twice, the export is read back equal',
+    'random commands by two tabs, doubled, undone, merged: nothing twice, undone is as before, replaced is as the file, nothing points to nothing',
     300,
     commandsProperty,
   ),

@@ -10,6 +10,7 @@ import { QUIETLY, type Work } from '../core/work.ts';
 import type { RowChange } from './changes.ts';
 import { contentOf } from './content.ts';
 import type { OwlDatabase } from './database.ts';
+import { inPages } from './tableSource.ts';
 import { digestChecked, digestCheckedSnapshots, digestNights, digestSnapshots, inParts } from './digests.ts';
 
 /** The tables that hold records. */
@@ -168,10 +169,28 @@ export async function changedSince(db: OwlDatabase, rows: readonly RowChange[]):
   return null;
 }
 
+/** Retractions of what is not there go with it. */
+function withoutLooseEnds(readings: readonly Reading[]): Reading[] {
+  const there = new Set(readings.map((r) => r.id));
+  const kept = readings.filter((r) => r.kind !== 'retract' || there.has(r.values.readingId));
+  return kept.length === readings.length ? kept : withoutLooseEnds(kept);
+}
+
 /** A night's readings as they were before a change, with those that came since. */
 function readingsBefore({ before, afterIds }: RowChange, now: Row | undefined): Reading[] {
   const after = new Set(afterIds);
-  return [...readingsOf(before), ...readingsOf(now).filter((r) => !after.has(r.id))];
+  return withoutLooseEnds([...readingsOf(before), ...readingsOf(now).filter((r) => !after.has(r.id))]);
+}
+
+/** Of some snapshots those that readings still name: what was recorded since may have been taken with what a file brought. */
+async function stillNamed(db: OwlDatabase, ids: readonly string[]): Promise<ReadonlySet<string>> {
+  const asked = new Set(ids);
+  const named = new Set<string>();
+  if (asked.size > 0)
+    await inPages<NightReadings>(db.nightReadings, (rows) => {
+      for (const { readings } of rows) for (const r of readings) if (asked.has(r.snapshotId)) named.add(r.snapshotId);
+    });
+  return named;
 }
 
 /** Sets the rows back. Runs inside the caller's transaction. */
@@ -193,14 +212,27 @@ function rowBefore(change: RowChange, now: Row | undefined): Row | null {
   return { ...change.before, ...rev };
 }
 
-async function setBack(db: OwlDatabase, rows: readonly RowChange[]): Promise<void> {
-  for (const name of new Set(rows.map(({ table }) => table))) {
-    const table = db.table<Row>(name);
-    for (const some of inParts(rows.filter((change) => change.table === name))) {
-      const now = await table.bulkGet(some.map(({ key }) => key));
-      const then = some.map((change, i) => rowBefore(change, now[i]));
-      await table.bulkPut(then.filter((row) => row !== null));
-      await table.bulkDelete(some.filter((_, i) => then[i] === null).map(({ key }) => key));
-    }
+async function setTableBack(db: OwlDatabase, name: string, rows: readonly RowChange[]): Promise<void> {
+  const table = db.table<Row>(name);
+  for (const some of inParts(rows)) {
+    const now = await table.bulkGet(some.map(({ key }) => key));
+    const then = some.map((change, i) => rowBefore(change, now[i]));
+    await table.bulkPut(then.filter((row) => row !== null));
+    await table.bulkDelete(some.filter((_, i) => then[i] === null).map(({ key }) => key));
   }
+}
+
+async function setBack(db: OwlDatabase, rows: readonly RowChange[]): Promise<void> {
+  const of = (name: string): RowChange[] => rows.filter(({ table }) => table === name);
+  const snapshots = of('snapshots');
+  for (const name of new Set(rows.map(({ table }) => table)))
+    if (name !== 'snapshots') await setTableBack(db, name, of(name));
+  // After the readings: only then it shows which of them are named.
+  const gone = snapshots.filter(({ before }) => before === null).map(({ key }) => key);
+  const named = await stillNamed(db, gone);
+  await setTableBack(
+    db,
+    'snapshots',
+    snapshots.filter(({ key }) => !named.has(key)),
+  );
 }
