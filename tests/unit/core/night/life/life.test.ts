@@ -249,6 +249,41 @@ describe('one target after the other', () => {
     expect(back.second.plan.subs.filter((s) => s.startMs < 1.5 * HOUR && s.startMs >= HOUR)).to.have.length(14);
   });
 
+  it('those passed over on the way to a later one are over, those behind it still come', () => {
+    const courses = ['one', 'two', 'three', 'four'].map((id) => courseOf(id, { ...base, count: 10 }));
+    const at = HOUR;
+    const sent = liveOf(courses, [said('started', 0), said('targetTaken', at, 'three')]);
+    expect(sent.told.map((t) => t.overMs)).to.deep.equal([at, at, null, null]);
+    expect(sent.leg).to.equal(2);
+    const back = liveOf(courses, [
+      said('started', 0),
+      said('targetTaken', at, 'three'),
+      said('started', 2 * HOUR, 'one'),
+    ]);
+    expect([back.leg, back.stage, back.told], 'from a tab that knew nothing of it').to.deep.equal([
+      2,
+      'running',
+      sent.told,
+    ]);
+  });
+
+  it('a flip to where the target may not be taken ends it: begun, with nothing to come, it is over at once', () => {
+    const early = { ...base, endMs: 3 * HOUR, count: 5 };
+    const { plan, overMs } = night([said('started', 0), flip(MIN, 2 * MIN)], early);
+    expect([plan.subs, plan.lost.length]).to.deep.equal([[], 1]);
+    expect(overMs).to.equal(2 * MIN);
+    expect(plan.flips[0], 'no flip was due').to.include({ startMs: MIN, latestMs: MIN, to: 'after' });
+    expect(night([], { ...early, endMs: -1 }).overMs, 'never begun').to.equal(null);
+  });
+
+  it('while it goes over nothing is taken, whatever else is said', () => {
+    for (const what of ['paused', 'stopped'] as const) {
+      const { life } = night([said('started', 0), begun(HOUR), said(what, 2 * HOUR)]);
+      expect(toldOf(life).kept.every((sub) => sub.endMs <= HOUR)).to.equal(true);
+      expect(toldOf(life).kept.length).to.equal(Math.floor((HOUR + 5000) / 125_000));
+    }
+  });
+
   it('what is said of a target is its own, and of one that is not in the plan nothing', () => {
     const own = said('started', HOUR, 'one');
     expect(night([said('stopped', 0.5 * HOUR, 'taken out'), own]).plan).to.deep.equal(night([own]).plan);
