@@ -7,26 +7,7 @@ import { firstUsedUp } from '../../../../src/core/mount/clearanceSearch.ts';
 import type { FlipState } from '../../../../src/core/mount/pose.ts';
 import { nearest, type Segment } from '../../../../src/core/math/segments.ts';
 import { finite, holds } from '../../../support/properties.ts';
-
-const GEOMETRY: ClearanceGeometry = {
-  pivotHeightM: 1.25,
-  axisForwardM: 0.06,
-  columnTopDropM: 0.22,
-  pier: false,
-  hubHeightM: 0.85,
-  columnRadiusM: 0.06,
-  footRadiusM: 0.55,
-  legRadiusM: 0.025,
-  firstFootAzimuthDeg: 60,
-  tubeOffsetM: 0.24,
-  tubeFrontM: 0.75,
-  tubeBackM: 0.8,
-  tubeRadiusM: 0.075,
-  cameraLengthM: 0.2,
-  cameraRadiusM: 0.045,
-  barLengthM: 0.5,
-  barRadiusM: 0.06,
-};
+import { GEOMETRY } from '../../../support/tripods.ts';
 
 type Point = [number, number, number];
 /** Turns about the west-east line so that a point made for the pole straight up stands at this latitude. */

@@ -7,26 +7,8 @@ import { clearanceOf, type ClearanceGeometry, type SkyPose } from '../../../../s
 import { doubtfulClearances, type LengthDoubts, type MeasuredGap } from '../../../../src/core/mount/clearanceDoubt.ts';
 import { slopedClearances, TUBE_LENGTHS, type TubeLength } from '../../../../src/core/mount/clearanceSlopes.ts';
 import { finite, holds } from '../../../support/properties.ts';
+import { GEOMETRY } from '../../../support/tripods.ts';
 
-const GEOMETRY: ClearanceGeometry = {
-  pivotHeightM: 1.25,
-  axisForwardM: 0.06,
-  columnTopDropM: 0.22,
-  pier: false,
-  hubHeightM: 0.85,
-  columnRadiusM: 0.06,
-  footRadiusM: 0.55,
-  legRadiusM: 0.025,
-  firstFootAzimuthDeg: 60,
-  tubeOffsetM: 0.24,
-  tubeFrontM: 0.75,
-  tubeBackM: 0.8,
-  tubeRadiusM: 0.075,
-  cameraLengthM: 0.2,
-  cameraRadiusM: 0.045,
-  barLengthM: 0.5,
-  barRadiusM: 0.06,
-};
 const LAT = 40;
 const sloped = (g: ClearanceGeometry, latDeg: number) => (pose: SkyPose) => slopedClearances(g, latDeg, 0)(pose)[0];
 const doubtful = (doubts: LengthDoubts, gaps: MeasuredGap[]) => (pose: SkyPose) =>

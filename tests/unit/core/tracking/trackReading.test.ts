@@ -14,25 +14,11 @@ import { recordsOfNight } from '../../../../src/core/history/nightRecords.ts';
 import type { ReadingOf } from '../../../../src/core/records/reading.ts';
 import { makeFormat } from '../../../../src/text/format.ts';
 import { earlierWords } from '../../../../src/text/logWords.ts';
+import { analysis, series } from '../../../support/logs.ts';
 import { holds } from '../../../support/properties.ts';
 import { NOW, reading, rigs, world } from '../../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
-const timeS = Float64Array.from({ length: 900 }, (_, i) => 2 * i);
-/** Six arcsec in 400 s, half an arcsec a minute, a jump of 20 in the middle. */
-const wave = (s: number) => 6 * Math.sin((2 * Math.PI * s) / 400 + 0.5) + (0.5 * s) / 60 + (s >= 900 ? 20 : 0);
-const rough = (i: number) => 0.2 * Math.sin(i * 12.9898) * Math.cos(i * 78.233);
-const series = {
-  timeS,
-  raArcsec: timeS.map((s, i) => wave(s) + rough(i)),
-  decArcsec: timeS.map((s, i) => s / 60 + rough(i + 5000)),
-  sentRaArcsec: null,
-  sentDecArcsec: null,
-  aimRaArcsec: null,
-  aimDecArcsec: null,
-};
-const analysis = analyseTrack(series, { wormTeeth: null })!;
-
 describe('what a log says of its mount, as it is kept', () => {
   it('the middle of a log that has just ended stood half its length farther east', () => {
     expect(middleHaH(1.27, analysis)).to.be.closeTo(1.02, 0.01);
