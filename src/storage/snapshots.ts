@@ -1,6 +1,6 @@
 /** Snapshots: rig, parts and site, the night's targets, limits and schools as they were when something was measured. */
 import { settingOf } from '../core/records/setting.ts';
-import { partsOfRig, sameState, type State } from '../core/rig/rigState.ts';
+import { holdsState, partsOfRig, targetsToKeep } from '../core/rig/rigState.ts';
 import type { Snapshot } from '../core/records/snapshot.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import type { Writer } from './writer.ts';
@@ -14,23 +14,24 @@ export async function snapshotFor(
   const night = nightId === null ? undefined : await w.db.heads('nights').get(nightId);
   if (!night) return null;
   const { rigId, siteId, plan } = night;
-  const [rig, site, all, found, settings, last] = await Promise.all([
+  const [rig, site, all, targets, settings, last] = await Promise.all([
     w.db.heads('rigs').get(rigId),
     w.db.heads('sites').get(siteId),
     w.db.heads('parts').toArray(),
-    w.db.heads('targets').bulkGet([...new Set(plan.map(({ targetId }) => targetId))]),
+    w.db.heads('targets').toArray(),
     w.db.heads('settings').toArray(),
     w.db.snapshots.where('[rig.id+site.id+takenAtUtc]').between([rigId, siteId, ''], [rigId, siteId, '\uffff']).last(),
   ]);
   if (!rig || !site) return null;
-  const state: State = {
+  const state = {
     rig,
     parts: partsOfRig(rig, all),
     site,
-    targets: found.flatMap((target) => target ?? []),
+    targets: targets.filter(({ id }) => plan.some(({ targetId }) => targetId === id)),
     limits: settingOf(settings, 'limits'),
     schools: settingOf(settings, 'schools'),
   };
-  if (last && sameState(last, state)) return { made: last, isNew: false };
-  return { made: { id: w.newId(), takenAtUtc: toUtcText(w.nowMs()), ...state }, isNew: true };
+  if (last && holdsState(last, state)) return { made: last, isNew: false };
+  const kept = targetsToKeep(state.targets, last?.targets, targets);
+  return { made: { id: w.newId(), takenAtUtc: toUtcText(w.nowMs()), ...state, targets: kept }, isNew: true };
 }

@@ -2,6 +2,7 @@
  *  keeps them. */
 import type { MountPart, Part } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
+import type { Target } from '../records/site.ts';
 import type { Snapshot } from '../records/snapshot.ts';
 
 type Naming = Pick<Rig, 'mountId' | 'supportId' | 'imagingTubeId' | 'cameraId' | 'train' | 'placed' | 'supplies'>;
@@ -36,9 +37,29 @@ export function partsOfRig(rig: Rig, parts: readonly Part[]): Part[] {
 /** What a snapshot keeps, without its own name and time. */
 export type State = Omit<Snapshot, 'id' | 'takenAtUtc'>;
 
-/** True when both hold exactly the same records. */
-export function sameState(a: State, b: State): boolean {
-  const listed = ({ rig, parts, site, targets, limits, schools }: State): string =>
-    JSON.stringify([rig, parts, site, targets, limits, schools]);
-  return listed(a) === listed(b);
+const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a) === JSON.stringify(b);
+
+const targetIn = (targets: State['targets'], target: Target): boolean =>
+  targets?.some((one) => one.id === target.id && isSame(one, target)) === true;
+
+/** True when a snapshot holds exactly these records, and these targets among its own. */
+export function holdsState(snapshot: State, { targets = [], ...state }: State): boolean {
+  const listed = ({ rig, parts, site, limits, schools }: Omit<State, 'targets'>): unknown[] => [
+    rig,
+    parts,
+    site,
+    limits,
+    schools,
+  ];
+  return isSame(listed(snapshot), listed(state)) && targets.every((target) => targetIn(snapshot.targets, target));
+}
+
+/** Targets that are taken in turn stay beside each other: who goes back to one needs no new snapshot. */
+const MOST_TARGETS = 40;
+
+/** Tonight's, and those of the snapshot before that are as they were. @param all as they stand. */
+export function targetsToKeep(tonight: readonly Target[], before: State['targets'], all: readonly Target[]): Target[] {
+  const chosen = new Set(tonight.map(({ id }) => id));
+  const others = (before ?? []).filter((target) => !chosen.has(target.id) && targetIn([...all], target));
+  return [...tonight, ...others].slice(0, Math.max(tonight.length, MOST_TARGETS));
 }

@@ -206,6 +206,29 @@ describe('readings', () => {
     expect(kept[2]?.schools).to.deep.equal(SETTING_DEFAULTS.schools);
   });
 
+  it('of targets taken in turn one snapshot is enough, however many nights', async () => {
+    const plan = async (targetId: string) => {
+      const [entry] = (await db.heads('nights').get('demo-tonight-heron'))!.plan;
+      await updateHead(w, 'nights', 'demo-tonight-heron', { plan: [{ ...entry!, targetId }] });
+      return recordOne(w, trial(0.3));
+    };
+    await plan('demo-ngc281');
+    await plan('demo-m33');
+    const both = await db.snapshots.count();
+    for (const id of ['demo-ngc281', 'demo-m33', 'demo-ngc281']) await plan(id);
+    expect(await db.snapshots.count()).to.equal(both);
+    await updateHead(w, 'targets', 'demo-ngc281', { raJ2000Deg: 14 });
+    const changed = await plan('demo-m33');
+    expect(await db.snapshots.count(), 'tonight’s own is as it was').to.equal(both);
+    const since = await plan('demo-ngc281');
+    const kept = await db.snapshots.get(since.ok ? since.value.snapshotId : '');
+    expect(kept?.targets?.map((t) => [t.id, Math.round(t.raJ2000Deg)])).to.deep.equal([
+      ['demo-ngc281', 14],
+      ['demo-m33', 23],
+    ]);
+    expect(changed.ok && changed.value.snapshotId).not.to.equal(kept?.id);
+  });
+
   it('undo retracts: the reading stays, a retraction is added', async () => {
     const made = await recordOne(w, trial(0.29));
     await undoLast(w);
