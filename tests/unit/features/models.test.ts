@@ -1,4 +1,5 @@
 import { expect } from 'chai';
+import { subAnswer } from '../../../src/core/night/advice/stars/subAnswer.ts';
 import { nightAt } from '../../../src/core/night/nightAt.ts';
 import { tellingPole } from '../../../src/core/pole/measuredErrors.ts';
 import { byNight } from '../../../src/core/history/readingIndex.ts';
@@ -198,7 +199,9 @@ describe('night card', () => {
     expect(codes).to.deep.equal([...codes].sort((a, b) => timeOf(a) - timeOf(b)));
     const at = night();
     const middle = nightAt(at, (at.usable!.fromMs + at.usable!.toMs) / 2).stars!;
-    expect(card.stars).to.deep.equal({ judgement: middle.judgement, share: middle.budget.shareAcceptable });
+    const { answer, ...stars } = card.stars!;
+    expect(stars).to.deep.equal({ judgement: middle.judgement, share: middle.budget.shareAcceptable });
+    expect(answer.longestS).to.equal(subAnswer(at, middle.sub).longestS);
     expect(card.dial).to.have.length(28);
     const steps = card.dial.slice(1).map((row, i) => row.timeMs - card.dial[i]!.timeMs);
     expect(new Set(steps)).to.deep.equal(new Set([1_800_000]));
