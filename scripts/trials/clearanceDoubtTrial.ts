@@ -82,7 +82,9 @@ function gapReading(
   rest: { sigmaM?: number; atLeast?: true; south?: boolean } = {},
 ) {
   const { haH, decDeg, moreM, sigmaM } = m.gap;
-  const gapM = tube.at({ haH, decDeg, state: 'beforeFlip' }).drawnM + moreM;
+  // The narrowest that the drawing has there, whichever pair is the least sure.
+  const drawnM = clearanceOf(tube.geometry, m.latDeg)({ haH, decDeg, state: 'beforeFlip' }).clearanceM;
+  const gapM = drawnM + moreM;
   const sky = { haH, decDeg: rest.south ? -decDeg : decDeg, state: 'beforeFlip' as const };
   return trialReading('gap', { ...sky, gapM, ...(rest.atLeast && { atLeast: true }) }, 1, {
     subject: { type: 'rig', id: 'demo-heron' },
