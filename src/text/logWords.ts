@@ -16,7 +16,7 @@ export const LOG = {
   record: 'Record this drive',
   recorded: 'The drive is recorded.',
   recordOther: 'Record what this log shows',
-  otherRecorded: 'Recorded: rate, rest and what the largest wave may be.',
+  otherRecorded: 'Recorded: what this log shows of the drive.',
   curve: 'The log, drift and cuts',
   folded: 'All turns laid over each other',
   spectrum: 'What turns, by its period',

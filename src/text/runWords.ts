@@ -11,7 +11,7 @@ const NEXT: RunAction = { what: 'stopped', button: 'On to the next target', said
 const DONE: RunAction = {
   what: 'stopped',
   button: 'Done for tonight',
-  said: 'Done for tonight: the mount is stopped.',
+  said: 'Done for tonight. Stop the mount itself, too: it tracks on.',
 };
 const TAKEN: RunAction = { what: 'targetTaken', button: 'The mount is there', said: 'The subs are laid from now.' };
 

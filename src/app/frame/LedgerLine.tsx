@@ -1,5 +1,5 @@
-/** One line above every bench: what the tube needs now; else what was won and is lost, by which movement, and the way back; else what is to be won before
- *  this bench's own movement. */
+/** One line above every bench: what the tube needs now; else what was won and is lost, by which movement, and the way back;
+ *  else what is to be won before this bench's own movement. */
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useLocation, useSearchParams } from 'react-router';

@@ -21,7 +21,7 @@ type Tab = 'hand' | 'subs' | 'log' | 'play' | 'flexure' | 'checks';
 type OneTab = { key: Tab; name: string };
 
 /** Without a motor, or without gears between it and the axis, nothing in declination has play; an off-axis guider looks through
- *  the same tube as the camera; a night that is over cannot be pressed any more. */
+ *  the same tube as the camera, and where one axis alone is guided the pole's drift hides what bends; a night that is over cannot be pressed any more. */
 function tabsOf({ numbers, records }: NightStatic): [OneTab, ...OneTab[]] {
   const { mount, eyepiece } = numbers;
   const motors = motorsOf(mount);
@@ -29,7 +29,7 @@ function tabsOf({ numbers, records }: NightStatic): [OneTab, ...OneTab[]] {
   if (motors === 'none') return [HAND, CHECKS];
   const open = !records.fromSnapshot;
   const hasPlay = open && motors === 'both' && mount?.drive !== 'frictionOrDirect';
-  const sags = open && records.rig.guiding === 'guideScope';
+  const sags = open && motors === 'both' && numbers.train !== null && records.rig.guiding === 'guideScope';
   return [SUBS, LOG, ...(hasPlay ? [PLAY] : []), ...(sags ? [FLEXURE] : []), CHECKS];
 }
 
