@@ -84,7 +84,10 @@ function answerOf(read: LogRead, found: TrackAnalysis): JsonObject {
     sample_count: read.series.timeS.length,
     gaps: gapsOf(read.series).map((g) => ({ after_t_s: rounded(g.afterS, 3), length_s: rounded(g.lengthS, 3) })),
     ...(guided
-      ? { guided_rms_ra_arcsec: rounded(guided.rmsRaArcsec), guided_rms_dec_arcsec: rounded(guided.rmsDecArcsec) }
+      ? {
+          guided_rms_ra_arcsec: rounded(guided.values.rmsRaArcsec),
+          guided_rms_dec_arcsec: rounded(guided.values.rmsDecArcsec),
+        }
       : {}),
   };
 }

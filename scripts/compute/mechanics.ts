@@ -49,6 +49,7 @@ function trackingOf(input: JsonObject): Tracking {
       rmsDecArcsec: num(input, 'guideRmsDecArcsec', 0),
       guideStarArcsec: [gx, gy],
       flexureArcsecPerMin: num(input, 'flexureArcsecPerMin', 0),
+      flexureSigmaArcsecPerMin: num(input, 'flexureSigmaArcsecPerMin', 0),
       flexureDirectionDeg: isNumber(input['flexureDirectionDeg']) ? num(input, 'flexureDirectionDeg') : null,
     };
   }

@@ -205,8 +205,8 @@ export function logFigures(found: TrackAnalysis, own: OwnTurn | null, f: Format)
     ...tableFigure(found, f),
     ...(guided
       ? [
-          { name: 'Guided, right ascension', value: f.quantity(guided.rmsRaArcsec, 'arcsec') },
-          { name: 'Guided, declination', value: f.quantity(guided.rmsDecArcsec, 'arcsec') },
+          { name: 'Guided, right ascension', value: f.quantity(guided.values.rmsRaArcsec, 'arcsec') },
+          { name: 'Guided, declination', value: f.quantity(guided.values.rmsDecArcsec, 'arcsec') },
         ]
       : []),
     ...(found.decPlayArcsec === null

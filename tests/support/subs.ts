@@ -28,6 +28,7 @@ export const GUIDED: GuidedTracking = {
   guideStarArcsec: [0, 0],
   flexureArcsecPerMin: 0,
   flexureDirectionDeg: null,
+  flexureSigmaArcsecPerMin: 0,
 };
 export const size = (errorArcmin: number): PlannedSub['polar'] => ({ known: 'size', errorArcmin });
 

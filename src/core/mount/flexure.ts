@@ -7,8 +7,8 @@ export type Flexure = { arcsecPerMin: number; sigmaArcsecPerMin: number; directi
 
 /** How well the middle of a star is read on a screen, px, in each of the two. */
 const READ_PX = 0.5;
-/** In the frame from right ascension toward declination. */
-const DIRECTION_DEG = { ra: 0, dec: 90 } as const;
+/** From north through east. */
+const DIRECTION_DEG = { ra: 90, dec: 0 } as const;
 
 /** Of a star in the middle of the frame, where the turn of the field moves nothing.
  *  @param scaleArcsecPerPx of the camera. */

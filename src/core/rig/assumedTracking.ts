@@ -20,6 +20,7 @@ export const assumedGuided = (mount: Driven | null): GuidedTracking => ({
   guideStarArcsec: [0, 0],
   flexureArcsecPerMin: ASSUMED.flexureArcsecPerMin,
   flexureDirectionDeg: null,
+  flexureSigmaArcsecPerMin: 0,
 });
 
 export const assumedUnguided = (mount: Driven | null): UnguidedTracking => ({

@@ -2,6 +2,7 @@
  *  and, where a guider was at work, how well it did.
  *  Source: harmonic least squares on a joint model (`driveModel`); a period counts from one and a half turns on. */
 import { binned, type Points } from './binned.ts';
+import { guidedRms, type Guided } from './guidedRms.ts';
 import { guiderSigns, type GuiderSigns } from './guiderSigns.ts';
 import { driftOf, fitModel, residualsOf, wavesOf, type ModelFit, type ModelShape } from './driveModel.ts';
 import { RAD_PER_DEG } from '../math/angles.ts';
@@ -14,7 +15,7 @@ import { restOfDrive } from './restOfDrive.ts';
 import type { Spectrum } from './spectrum.ts';
 import { peakToPeak, type Harmonic } from './turn.ts';
 import { HIGHEST_HARMONIC, periodsIn, type Found } from './wormOfCurve.ts';
-import { mountDec, mountRa, oneNight, rmsOf, wasGuided, type TrackSeries } from './trackSeries.ts';
+import { mountDec, mountRa, oneNight, wasGuided, type TrackSeries } from './trackSeries.ts';
 
 export type GearTerm = { periodS: number; amplitudeArcsec: number; phaseDeg: number };
 export type Periodic = {
@@ -43,7 +44,7 @@ export type TrackAnalysis = {
   residualRaArcsec: number;
   residualDecArcsec: number;
   spectrum: Spectrum;
-  guided: { rmsRaArcsec: number; rmsDecArcsec: number } | null;
+  guided: Guided | null;
   /** How the guider behaved; null where it cannot be told. */
   guider: GuiderSigns | null;
   /** What the declination gears lose at each reversal; null where none shows. */
@@ -222,7 +223,7 @@ export function analyseTrack(whole: TrackSeries, options: AnalyseOptions): Track
     residualRaArcsec: model.sigmaArcsec,
     residualDecArcsec: decModel.sigmaArcsec,
     spectrum: found.spectrum,
-    guided: isGuided ? { rmsRaArcsec: rmsOf(series.raArcsec), rmsDecArcsec: rmsOf(series.decArcsec) } : null,
+    guided: isGuided ? guidedRms(series) : null,
     guider: isGuided ? guiderSigns(series) : null,
     decPlayArcsec: play?.playArcsec ?? null,
     isWhole,

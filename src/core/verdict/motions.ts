@@ -108,13 +108,22 @@ export function polarSizeArcmin(polar: PolarError): number {
 
 type OfTracking = Omit<Motions, 'points' | 'axis' | 'ownTurn' | 'spacing'>;
 
+function flexureOff(tracking: GuidedTracking): Off {
+  const { flexureArcsecPerMin, flexureDirectionDeg, flexureSigmaArcsecPerMin } = tracking;
+  const sigma = flexureSigmaArcsecPerMin / 60;
+  return {
+    ...offToward(flexureArcsecPerMin / 60, flexureDirectionDeg === null ? null : flexureDirectionDeg * RAD_PER_DEG),
+    doubt: sigma > 0 ? [sigma, 0, sigma] : null,
+  };
+}
+
 /** Guided: the common motion goes; what stays is the turn about the guide star and the sag of what looks at it. Where only
  *  right ascension is held, the drift in declination stays too, and what the air does there. */
 function guidedMotions(sub: PlannedSub, tracking: GuidedTracking): OfTracking {
   const [gx, gy] = tracking.guideStarArcsec;
   const dec = sub.declinationDeg * RAD_PER_DEG;
   const guideStar = (gy / 3600) * RAD_PER_DEG;
-  const { flexureDirectionDeg, rmsRaArcsec, rmsDecArcsec } = tracking;
+  const { rmsRaArcsec, rmsDecArcsec } = tracking;
   const both = tracking.axes === 'both';
   return {
     wobble: 0,
@@ -123,10 +132,7 @@ function guidedMotions(sub: PlannedSub, tracking: GuidedTracking): OfTracking {
     drifts: both ? NONE : [0, -1],
     turn: RAD_PER_DEG / 3600 / (Math.cos(dec) - guideStar * Math.sin(dec)),
     about: both ? [gx, gy] : [0, gy],
-    flexure: offToward(
-      tracking.flexureArcsecPerMin / 60,
-      flexureDirectionDeg === null ? null : flexureDirectionDeg * RAD_PER_DEG,
-    ),
+    flexure: flexureOff(tracking),
     guiding: [rmsRaArcsec ** 2, both ? rmsDecArcsec ** 2 : 0],
   };
 }

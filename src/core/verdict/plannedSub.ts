@@ -46,6 +46,8 @@ export type GuidedTracking = {
   flexureArcsecPerMin: number;
   /** Direction in which the guide scope sags against the camera, from north through east; null = not known. */
   flexureDirectionDeg: number | null;
+  /** One sigma of what was measured, any way; 0 = exactly. */
+  flexureSigmaArcsecPerMin: number;
 };
 
 export type Tracking = UnguidedTracking | GuidedTracking;

@@ -20,8 +20,8 @@ export type PossibleSubs = {
   /** Per member: variance of the drive's wobble at the axis (arcsec^2) and its covariance with time (arcsec s). */
   readonly wobbleVariance: Float64Array;
   readonly wobbleWithTime: Float64Array;
-  /** Per member: which way an axis and a sag lie whose direction nobody knows, and how far off a doubtful axis is, both ways
-   *  in its own sigmas. */
+  /** Per member: which way an axis and a sag lie whose direction nobody knows, and how far off each is where it is doubted, both
+   *  ways in its own sigmas. */
   readonly axis: Drawn;
   readonly flexure: Drawn;
 };
@@ -66,7 +66,9 @@ const STARTS = POINTS.slice(3, -2);
 const [DOUBT_SIZE = NO_POINTS, DOUBT_TURN = NO_POINTS] = POINTS.slice(-2);
 const NORMAL = normals(DOUBT_SIZE, DOUBT_TURN);
 const AXIS_DRAWN: Drawn = { direction: directions(AXIS), normal: NORMAL };
-const FLEXURE_DRAWN: Drawn = { direction: directions(FLEXURE), normal: NORMAL };
+/** A sag counts only where a guider is at work, which leaves the drive nothing to chance. */
+const [SAG_SIZE = NO_POINTS, SAG_TURN = NO_POINTS] = STARTS;
+const FLEXURE_DRAWN: Drawn = { direction: directions(FLEXURE), normal: normals(SAG_SIZE, SAG_TURN) };
 /** So many waves may have phases of their own. */
 export const MOST_FREE_WAVES = STARTS.length;
 

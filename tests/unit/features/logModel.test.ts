@@ -110,7 +110,8 @@ describe('what is said of a log', () => {
       'A correction table would leave',
     ]);
     const gears = [{ periodS: 61, amplitudeArcsec: 1, phaseDeg: 0 }];
-    const guided = { rmsRaArcsec: 0.7, rmsDecArcsec: 0.6 };
+    const rms = { rmsRaArcsec: 0.7, rmsDecArcsec: 0.6 };
+    const guided = { values: rms, sigma: rms };
     expect(names({ ...analysis, periodic: null, gears, guided })).to.include.members([
       'Every 61.0 s',
       'Guided, right ascension',

@@ -3,6 +3,7 @@ import { motorsOf } from '../../mount/motors.ts';
 import { SIDEREAL_ARCSEC_PER_S } from '../../sky/fieldRotation.ts';
 import { basisOf } from '../../known.ts';
 import type { MountPart } from '../../records/part.ts';
+import type { ReadingOf } from '../../records/reading.ts';
 import type { NightRecords } from '../../history/nightRecords.ts';
 import { assumedGuided, assumedUnguided } from '../../rig/assumedTracking.ts';
 import { STEADY_DRIVE, type Tracking } from '../../verdict/plannedSub.ts';
@@ -16,24 +17,32 @@ const sourceOf = (
   { night }: NightRecords,
 ): Source => (reading ? { basis: basisOf(reading, night.id), asOf: reading.takenAtUtc } : ASSUMED_SOURCE);
 
+/** A spread that is not exactly known is, over all that it may be, the root of its mean square. */
+const withDoubt = ({ values, sigma }: ReadingOf<'guiding'>, axis: 'rmsRaArcsec' | 'rmsDecArcsec'): number =>
+  Math.hypot(values[axis], sigma[axis] ?? 0);
+
 /** None with an off-axis guider; measured on any night of this rig; assumed before that. */
 function guidedTracking(records: NightRecords, mount: MountPart | null): TrackingKnown {
-  const guiding = records.tonight.last('guiding')?.values;
+  const guiding = records.tonight.last('guiding');
   const { flexure } = learnedOf(records);
   const usual = assumedGuided(mount);
   const offAxis = records.rig.guiding === 'offAxis';
   return {
     tracking: {
       ...usual,
-      ...(guiding && { rmsRaArcsec: guiding.rmsRaArcsec, rmsDecArcsec: guiding.rmsDecArcsec }),
+      ...(guiding && {
+        rmsRaArcsec: withDoubt(guiding, 'rmsRaArcsec'),
+        rmsDecArcsec: withDoubt(guiding, 'rmsDecArcsec'),
+      }),
       ...(flexure && {
         flexureArcsecPerMin: flexure.values.arcsecPerMin,
         flexureDirectionDeg: flexure.values.directionDeg,
+        flexureSigmaArcsecPerMin: flexure.sigma['arcsecPerMin'] ?? 0,
       }),
-      ...(offAxis && { flexureArcsecPerMin: 0, flexureDirectionDeg: null }),
+      ...(offAxis && { flexureArcsecPerMin: 0, flexureDirectionDeg: null, flexureSigmaArcsecPerMin: 0 }),
     },
     sources: {
-      guiding: sourceOf(records.tonight.last('guiding'), records),
+      guiding: sourceOf(guiding, records),
       flexure: offAxis ? TOLD_SOURCE : sourceOf(flexure, records),
       refraction: TOLD_SOURCE,
     },

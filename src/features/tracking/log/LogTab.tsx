@@ -63,7 +63,7 @@ function RecordDrive({ analysis }: { analysis: TrackAnalysis }) {
     const { guided } = analysis;
     const night = { type: 'night' as const, id: records.night.id };
     const rms: NewReadingHere[] = guided
-      ? [{ step: 'tracking', subject: night, kind: 'guiding', source: 'log', values: guided }]
+      ? [{ step: 'tracking', subject: night, kind: 'guiding', source: 'log', ...guided }]
       : [];
     const { decPlayArcsec } = analysis;
     const play: NewReadingHere[] =

@@ -26,8 +26,8 @@ describe('flexure by two subs', () => {
       if (!sub.tracking.guided) throw new Error('guided');
       return [sub.tracking.flexureArcsecPerMin, sub.tracking.flexureDirectionDeg];
     };
-    expect(seen('ra')).to.deep.equal([2, 0]);
-    expect(seen('dec')).to.deep.equal([2, 90]);
+    expect(seen('ra'), 'from north through east').to.deep.equal([2, 90]);
+    expect(seen('dec')).to.deep.equal([2, 0]);
     expect(seen(null)).to.deep.equal([2, null]);
   });
 });

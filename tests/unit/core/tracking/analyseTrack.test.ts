@@ -78,7 +78,7 @@ describe('what a log says of a drive', () => {
     expect(guided.periodic!.periodS).to.be.closeTo(480, 3);
     expect(guided.periodic!.peakToPeakArcsec).to.be.closeTo(15.4, 0.6);
     expect(guided.raDrift.perMin).to.be.closeTo(0.8, 0.1);
-    expect(guided.guided!.rmsRaArcsec).to.be.within(0.5, 1.5);
+    expect(guided.guided!.values.rmsRaArcsec).to.be.within(0.5, 1.5);
     expect(analysed().guided).to.equal(null);
   });
 

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { seeded } from '../../../../src/core/math/random.ts';
+import { normal, seeded } from '../../../../src/core/math/random.ts';
 import { roundnessBudget, stretchesOf } from '../../../../src/core/verdict/budget.ts';
 import { cornersStretch, evenVariance, partsOfWidth } from '../../../../src/core/verdict/evenWidth.ts';
 import type { PlannedSub, PoleDoubt } from '../../../../src/core/verdict/plannedSub.ts';
@@ -21,10 +21,9 @@ describe('what is known with a doubt', () => {
     const doubt: PoleDoubt = { altVar: 25, azVar: 81, covariance: -30 };
     const sub = { ...base, exposureS: 300, tracking: STILL };
     const random = seeded(7);
-    const normal = (): number => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random());
     const drawn = Array.from({ length: 3000 }, () => {
-      const alt = 5 * normal();
-      const az = (-30 / 25) * alt + Math.sqrt(81 - 30 ** 2 / 25) * normal();
+      const alt = 5 * normal(random);
+      const az = (-30 / 25) * alt + Math.sqrt(81 - 30 ** 2 / 25) * normal(random);
       return stretchesOf({ ...sub, polar: measured(4 + alt, -6 + az, null) }).stretch50;
     }).sort((a, b) => a - b);
     const found = stretchesOf({ ...sub, polar: measured(4, -6, doubt) });
@@ -46,6 +45,30 @@ describe('what is known with a doubt', () => {
     );
   });
   const spread = (sigma: number): PoleDoubt => ({ altVar: sigma ** 2, azVar: sigma ** 2, covariance: 0 });
+
+  it('a sag spreads the subs as sags drawn one by one from its doubt do, and more doubt is never better', () => {
+    const sag = (east: number, north: number, sigma: number) =>
+      stretchesOf({
+        ...base,
+        exposureS: 300,
+        tracking: {
+          ...GUIDED,
+          flexureArcsecPerMin: Math.hypot(east, north),
+          flexureDirectionDeg: (Math.atan2(east, north) * 180) / Math.PI,
+          flexureSigmaArcsecPerMin: sigma,
+        },
+      });
+    const random = seeded(11);
+    const drawn = Array.from(
+      { length: 3000 },
+      () => sag(0.6 + 0.4 * normal(random), -0.2 + 0.4 * normal(random), 0).stretch50,
+    ).sort((a, b) => a - b);
+    const found = sag(0.6, -0.2, 0.4);
+    expect(found.stretch90).to.be.closeTo(drawn[2700]!, 0.02 * drawn[2700]!);
+    expect(found.stretch50).to.be.closeTo(drawn[1500]!, 0.02 * drawn[1500]!);
+    const series = [0, 0.1, 0.2, 0.4, 0.8].map((sigma) => sag(0.6, -0.2, sigma).stretch90);
+    series.slice(1).forEach((stretch, i) => expect(stretch).to.be.greaterThan(series[i]!));
+  });
 
   it('one motor that guides leaves what moves in declination', () => {
     const polar = measured(10, 0, null);
