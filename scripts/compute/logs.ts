@@ -4,8 +4,9 @@ import { analyseTrack, type TrackAnalysis } from '../../src/core/tracking/analys
 import { gapsOf } from '../../src/core/tracking/trackSeries.ts';
 import type { ColumnRole, ErrorUnit } from '../../src/formats/logs/columnRoles.ts';
 import { layoutOf, type LogLayout } from '../../src/formats/logs/layout.ts';
-import { guessMapping, readLogText, type Told } from '../../src/formats/logs/mapping.ts';
-import type { LogMapping, LogRead } from '../../src/formats/logs/readLog.ts';
+import { guessMapping, readLogText, sureOfTime, type Told } from '../../src/formats/logs/mapping.ts';
+import type { LogMapping } from '../../src/formats/logs/readLog.ts';
+import type { LogRead } from '../../src/formats/logs/seriesRead.ts';
 import { timeKindOf } from '../../src/formats/logs/timeCells.ts';
 import { InputError, type Adapter, type JsonObject } from './types.ts';
 
@@ -46,10 +47,12 @@ function axisRole(m: string, axis: 'Ra' | 'Dec', guessed: ColumnRole): ColumnRol
 function roleOf(meaning: string, guessed: ColumnRole, cell: string): ColumnRole {
   const m = meaning.toLowerCase();
   if (/\b(ra|dec)\b/.test(m)) return axisRole(m, /\bra\b/.test(m) ? 'Ra' : 'Dec', guessed);
+  const picture = /\b(?:picture|image|frame|camera|sensor)\W+([xy])\b|^([xy])\b/.exec(m);
+  if (picture) return axisRole(m, (picture[1] ?? picture[2]) === 'x' ? 'Ra' : 'Dec', guessed);
   if (!/time|utc|clock|date/.test(m)) return { is: 'other' };
   if (guessed.is === 'time' || guessed.is === 'date') return guessed;
   const seen = timeKindOf(cell);
-  if (seen === 'dateTime' || seen === 'timeOfDay') return { is: 'time', kind: seen };
+  if (seen !== null && seen !== 'date') return { is: 'time', kind: seen };
   return { is: 'time', kind: /milli/.test(m) ? 'ms' : 's' };
 }
 
@@ -97,6 +100,9 @@ const WORDS: Record<string, string> = {
   logNoTime: 'no column of times',
   logNoError: 'no column of errors in right ascension',
   logNoScale: 'the errors are in pixels and no scale is told',
+  logTimeUnit: 'the time names no unit',
+  logUnsigned: 'the corrections have no sign and no column tells their direction',
+  logTimesBackward: 'the times of many rows run backwards',
   logNoRate: 'the corrections are in milliseconds and no rate is told',
 };
 
@@ -109,10 +115,15 @@ export const logs: Adapter = (input, files) => {
   const guess = guessMapping(layout, toldOf(input));
   const meanings = input['column_meaning'];
   const mapping = Array.isArray(meanings) ? withMeanings(guess.mapping, layout, meanings) : guess.mapping;
-  const read = readLogText(text, layout, mapping);
+  const guessed = Array.isArray(meanings) ? [] : guess.doubts;
+  const { read, doubts } = sureOfTime(readLogText(text, layout, mapping), mapping, guessed);
   if (!read.ok) return { refuse: WORDS[read.code] ?? read.code, code: read.code };
   const found = analyseTrack(read.value.series, { wormTeeth: orUndefined(input, 'worm_teeth_told') ?? null });
   if (!found) return { refuse: 'too few rows to tell anything', code: 'logEmpty' };
-  const doubts = Array.isArray(meanings) ? [] : guess.doubts;
-  return { out: { ...answerOf(read.value, found), ...(doubts.length > 0 ? { warnings: doubts } : {}) } };
+  const warnings = [
+    ...doubts,
+    ...read.value.notes.map((n) => n.code),
+    ...(found.untold && found.untold !== 'nothing' ? [found.untold] : []),
+  ];
+  return { out: { ...answerOf(read.value, found), ...(warnings.length > 0 ? { warnings } : {}) } };
 };

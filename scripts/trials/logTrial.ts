@@ -117,6 +117,9 @@ const CODES: ReadonlySet<string> = new Set([
   'logNoScale',
   'logNoRate',
   'logTooLong',
+  'logTimesBackward',
+  'logTimeUnit',
+  'logUnsigned',
   'logNotText',
 ]);
 

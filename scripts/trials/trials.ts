@@ -18,6 +18,7 @@ import { driftTrial } from './driftTrial.ts';
 import { knobTrial } from './knobTrial.ts';
 import { lifeTrial } from './lifeTrial.ts';
 import { logProperty } from './logTrial.ts';
+import { logTruthProperty } from './logTruthTrial.ts';
 import { pastNightsTrial } from './pastNightsTrial.ts';
 import { lightNeverFalls, planHolds, plans, replanHolds } from './planTrial.ts';
 import { plateTrial } from './plateTrial.ts';
@@ -148,6 +149,13 @@ export const TRIALS: readonly Trial[] = [
   driveTrial,
   windowsTrial,
   everyCase('logs', 'mutated logs: refused by name, or read to finite figures', 1000, logProperty),
+  everyCase(
+    'log-truth',
+    'logs of a known drive in many shapes and disorders: the truth within its doubt, or a named refusal',
+    1000,
+    logTruthProperty,
+    0.03,
+  ),
   driftTrial,
   plateTrial,
   knobTrial,

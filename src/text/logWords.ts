@@ -1,10 +1,10 @@
 /** Words of tracking logs: how they are laid out, what they say of the drive. */
 import { tableOf, type TrackAnalysis } from '../core/tracking/analyseTrack.ts';
+import type { Untold } from '../core/tracking/trust.ts';
 import { eveningDate, formatDate } from '../core/time/civil.ts';
-import type { ColumnRole, Doubt, ErrorUnit } from '../formats/logs/columnRoles.ts';
 import type { LogCode } from '../formats/logs/readLog.ts';
-import type { TimeKind } from '../formats/logs/timeCells.ts';
 import type { Format } from './format.ts';
+import { logRefusal } from './logReadingWords.ts';
 import type { Said } from './said.ts';
 
 export const LOG = {
@@ -12,6 +12,7 @@ export const LOG = {
   other: 'Choose another log',
   drop: 'or drop it here: text of any program, with times and the star’s error in right ascension and declination.',
   layout: 'How this log is read',
+  howRead: 'What was made of this log',
   again: 'Read it this way',
   record: 'Record this drive',
   recorded: 'The drive is recorded.',
@@ -55,75 +56,25 @@ export const LOG = {
   saveCurve: 'Save the curve as CSV',
 } as const;
 
-export const LOG_REFUSALS: Record<LogCode, string> = {
-  logEmpty: 'This log holds no row with usable numbers. Choose another one, or say below which columns hold them.',
-  logNoTime: 'No column holds times. Say below which one does.',
-  logNoError: 'No column holds the error in right ascension. Say below which one does.',
-  logNoScale: 'The errors are in pixels. Type in the scale of the log’s camera, then read it again.',
-  logNoRate: 'The corrections are in milliseconds. Type in the guiding rate, then read it again.',
-  logTooLong: 'This is no log: a line of it has no end. Nothing was read. Choose another file.',
-  logNotText: 'This is no log of numbers in columns. Nothing was read. Choose another file.',
-};
-
-export const DOUBT_WORDS: Record<Doubt, string> = {
-  namesMissing: 'Its columns have no names: the one that rises is taken for the time.',
-  unitMissing: 'No unit is named: the errors are taken for arcseconds.',
-  axesByOrder: 'Its axes have no names: right ascension is taken to stand before declination.',
-  pixelAxes: 'x is taken for right ascension and y for declination.',
-};
-
-type RoleKey = Exclude<ColumnRole['is'], never>;
-export const ROLE_NAMES: Record<RoleKey, string> = {
-  time: 'time',
-  date: 'date',
-  ra: 'error in right ascension',
-  dec: 'error in declination',
-  sentRa: 'correction in right ascension',
-  sentDec: 'correction in declination',
-  aimRa: 'aim in right ascension',
-  aimDec: 'aim in declination',
-  other: 'something else',
-};
-/** Which way a column's numbers grow, by its axis: as the star moves, or against it. */
-export const SIGN_NAMES: Record<'ra' | 'dec', Record<'1' | '-1', string>> = {
-  ra: { '1': 'plus is east', '-1': 'plus is west' },
-  dec: { '1': 'plus is north', '-1': 'plus is south' },
-};
-export const UNIT_NAMES: Record<ErrorUnit | 'ms' | 's', string> = {
-  arcsec: 'arcseconds',
-  px: 'pixels',
-  arcmin: 'arcminutes',
-  deg: 'degrees',
-  mas: 'milliarcseconds',
-  ms: 'milliseconds',
-  s: 'seconds',
-};
-export const TIME_KIND_NAMES: Record<TimeKind, string> = {
-  s: 'seconds',
-  ms: 'milliseconds',
-  min: 'minutes',
-  h: 'hours',
-  days: 'days',
-  dateTime: 'date and time',
-  timeOfDay: 'time of day',
-};
-
 /** One turn of the mount's own drive. */
 export type OwnTurn = { periodS: number; drive: 'worm' | 'drive' };
 
 export type LogSaying =
   | { code: 'none' }
-  | { code: 'refused'; why: LogCode }
-  | { code: 'noPeriod'; turns: number | null; spanS: number; drive: OwnTurn['drive'] }
+  | { code: 'refused'; why: LogCode; figures: Readonly<Record<string, number | string>> }
+  | { code: 'noPeriod'; why: Untold; turns: number | null; spanS: number; drive: OwnTurn['drive'] }
   | { code: 'few' | 'told' | 'standIn'; periodS: number; sigmaS: number; turns: number; peakToPeakArcsec: number };
 
 /** Turns from which a period is trusted. */
 const TRUSTED_TURNS = 3;
 
 /** @param own tells how much of a turn a short log holds; null = nobody knows it. */
-export function logSaying({ periodic, points }: TrackAnalysis, own: OwnTurn | null): LogSaying {
+export function logSaying({ periodic, points, untold }: TrackAnalysis, own: OwnTurn | null): LogSaying {
   const spanS = (points.timeS.at(-1) ?? 0) - (points.timeS[0] ?? 0);
-  if (!periodic) return { code: 'noPeriod', turns: own && spanS / own.periodS, spanS, drive: own?.drive ?? 'worm' };
+  if (!periodic) {
+    const turns = own && spanS / own.periodS;
+    return { code: 'noPeriod', why: untold ?? 'nothing', turns, spanS, drive: own?.drive ?? 'worm' };
+  }
   const { periodS, sigmaPeriodS, turns, peakToPeakArcsec } = periodic;
   return { code: turns < TRUSTED_TURNS ? 'few' : 'told', periodS, sigmaS: sigmaPeriodS, turns, peakToPeakArcsec };
 }
@@ -141,9 +92,12 @@ export function logSentence(s: LogSaying, f: Format): Said {
     case 'refused':
       return 'Say **how this log is read**, or choose another one.';
     case 'noPeriod':
-      return isShort(s)
-        ? `Log **longer**: at least one and a half turns of the ${s.drive}, better three.`
-        : '**Nothing turns** in this log that stands out of the air.';
+      if (s.why === 'tooFarApart') return 'Log **more often**: rows every few seconds show how the drive turns.';
+      if (s.why === 'tooShort' || isShort(s))
+        return `Log **longer**: at least one and a half turns of the ${s.drive}, better three.`;
+      return s.why === 'nothing'
+        ? '**Nothing turns** in this log that stands out of the air.'
+        : 'Log **once more**, longer: what turns in this one cannot be told.';
     case 'few':
       return `Log **longer** to be sure: so far the drive swings **${f.quantity(s.peakToPeakArcsec, 'arcsec', 1)}** in ${f.quantity(s.periodS, 'seconds', 1)}.`;
     case 'told':
@@ -158,11 +112,15 @@ export function logReason(s: LogSaying, f: Format): string {
     case 'none':
       return 'From it follow the drive’s own curve, its drift, and the longest sub that it allows.';
     case 'refused':
-      return LOG_REFUSALS[s.why];
-    case 'noPeriod':
-      return s.turns === null
-        ? `It covers ${f.duration(s.spanS)}.`
-        : `It covers ${f.duration(s.spanS)}, ${f.number(s.turns, 1)} turns of this mount’s ${s.drive}.`;
+      return logRefusal(s.why, s.figures);
+    case 'noPeriod': {
+      const covers =
+        s.turns === null
+          ? `It covers ${f.duration(s.spanS)}.`
+          : `It covers ${f.duration(s.spanS)}, ${f.number(s.turns, 1)} turns of this mount’s ${s.drive}.`;
+      const why = UNTOLD_WHY[s.why];
+      return why === '' ? covers : `${why} ${covers}`;
+    }
     case 'few':
     case 'told':
     case 'standIn':
@@ -170,13 +128,28 @@ export function logReason(s: LogSaying, f: Format): string {
   }
 }
 
+const UNTOLD_WHY: Record<Untold, string> = {
+  nothing: '',
+  tooShort: '',
+  tooFarApart: 'Its rows are too far apart: a turn between them looks like another one.',
+  beyondRange: 'What fits best would swing by more than the whole log does.',
+  repeatsNot: 'Its first half and its second do not turn alike.',
+};
+
 type Figure = { name: string; value: string };
 
+/** A table that leaves more than it takes is none. */
 function tableFigure(found: TrackAnalysis, f: Format): Figure[] {
   const table = tableOf(found);
   if (!table) return [];
-  const value = `${f.quantity(table.leftArcsec, 'arcsec')} of ${f.quantity(table.nowArcsec, 'arcsec')}`;
-  return [{ name: 'A correction table would leave', value }];
+  const { leftArcsec, nowArcsec } = table;
+  const figures = `${f.quantity(leftArcsec, 'arcsec')} of ${f.quantity(nowArcsec, 'arcsec')}`;
+  const isWorth = leftArcsec < nowArcsec - leftArcsec;
+  return [
+    isWorth
+      ? { name: 'A correction table would leave', value: figures }
+      : { name: 'A correction table', value: `is not worth it: ${figures} would stay` },
+  ];
 }
 
 const driftFigure = ({ perMin, sigmaPerMin }: TrackAnalysis['raDrift'], f: Format): string =>
@@ -247,7 +220,7 @@ export function periodName(periodS: number, own: OwnTurn | null, f: Format): str
   return `unknown, about ${f.quantity(periodS, 'seconds')}`;
 }
 
-export const ONE_NIGHT = 'The log holds several nights: the one with most rows is told.';
+export const ONE_SESSION = 'The log holds several sessions that do not turn alike: the one with most rows is told.';
 
 export const takeCutAway = (atS: number, f: Format): string => `Take the cut at ${f.quantity(atS, 'seconds')} away`;
 

@@ -4,6 +4,7 @@ import { analyseTrack, type TrackAnalysis } from '../core/tracking/analyseTrack.
 import { gapsOf, type Gap } from '../core/tracking/trackSeries.ts';
 import { openLog, type OpenedLog } from '../formats/logs/openLog.ts';
 import type { LogCode, LogMapping } from '../formats/logs/readLog.ts';
+import type { LogNote } from '../formats/logs/seriesRead.ts';
 import type { Context, Task } from './protocol.ts';
 import { serve } from './serve.ts';
 
@@ -11,7 +12,7 @@ export type LogAsked = { file: Blob; mapping: LogMapping | null; wormTeeth: numb
 export type LogTold = Pick<OpenedLog, 'layout' | 'mapping' | 'doubts'> & {
   /** What the rows came to; a word where the mapping does not do. */
   found: Result<
-    { rows: number; unusable: number; gaps: Gap[]; clockSteps: number[]; analysis: TrackAnalysis },
+    { rows: number; unusable: number; gaps: Gap[]; clockSteps: number[]; notes: LogNote[]; analysis: TrackAnalysis },
     LogCode
   >;
 };
@@ -25,10 +26,10 @@ async function* chunksOf(file: Blob): AsyncGenerator<Uint8Array> {
 function foundIn({ read }: OpenedLog, { wormTeeth, cutsS }: LogAsked, context: Context): LogTold['found'] {
   if (!read.ok) return read;
   context.report('analysing', 0.9);
-  const { series, rows, unusable, clockSteps } = read.value;
+  const { series, rows, unusable, clockSteps, notes } = read.value;
   const analysis = analyseTrack(series, { wormTeeth, cutsS });
   if (!analysis) return refuse('logEmpty');
-  return ok({ rows, unusable, gaps: gapsOf(series), clockSteps, analysis });
+  return ok({ rows, unusable, gaps: gapsOf(series), clockSteps, notes, analysis });
 }
 
 serve<LogAsked, Result<LogTold, LogCode>>(async (asked, context) => {

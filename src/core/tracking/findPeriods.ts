@@ -21,6 +21,8 @@ const SHORTEST_S = 8;
 /** A peak must stand so far above the middle of its surroundings, and above what chance makes. */
 const LEAST_OVER_MIDDLE = 14;
 const LEAST_CHANCE = 1e-5;
+/** Nearer than so much of the breadth of a peak a log cannot part two periods. */
+export const PARTED = 0.75;
 /** The model of the whole curve moves them once more. */
 const ROUGHLY = 8;
 /** Slower than so many turns in the log is drift. */
@@ -92,9 +94,14 @@ export function findPeriods(
     first ??= spectrum;
     const peak = peakOf(spectrum, rows);
     if (peak === null) break;
-    found.push(
-      refined(points, values, (hz) => shape([...found, hz]), { hz: peak, reachHz: 0.5 / spanS, steps: ROUGHLY }),
-    );
+    const next = refined(points, values, (hz) => shape([...found, hz]), {
+      hz: peak,
+      reachHz: 0.5 / spanS,
+      steps: ROUGHLY,
+    });
+    // What is left of a period that wanders stands beside it.
+    if (found.some((hz) => Math.abs(hz - next) < PARTED / spanS)) break;
+    found.push(next);
     // The one before moves a little now that another is known.
     const at = found.length - 2;
     if (at >= 0)

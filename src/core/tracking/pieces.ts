@@ -48,6 +48,10 @@ export const merged = (found: readonly number[], known: readonly number[]): numb
   [...known, ...found.filter((i) => known.every((k) => Math.abs(k - i) > NEAR_POINTS))].sort((a, b) => a - b);
 const NEAR_POINTS = 10;
 
+/** All of both, in order, each once. */
+const withAll = (found: readonly number[], known: readonly number[]): number[] =>
+  [...new Set([...found, ...known])].sort((a, b) => a - b);
+
 /** Where each axis is cut: as it is told, or where it jumps. A jump of one axis is none of the other.
  *  @param alone what the mount does on either axis, in all rows. */
 export function jumpsPerAxis(
@@ -64,8 +68,14 @@ export function jumpsPerAxis(
       points,
       jumpsOf([axis]).map((i) => series.timeS[i] as number),
     );
+  // What was sent while nothing was logged is missing on both axes.
+  const unlogged = piecesAt(
+    points,
+    (series.unlogged ?? []).map((row) => series.timeS[row] as number),
+  );
   // Where the aim was logged the mount's own course goes on through a dither, where it was not it is cut there.
   const aims = aimChanges(series, points);
-  const withAims = (found: number[], aim: Float64Array | null): number[] => (aim ? found : merged(found, aims));
+  const withAims = (found: number[], aim: Float64Array | null): number[] =>
+    withAll(aim ? found : merged(found, aims), unlogged);
   return [withAims(jumpsIn(alone[0]), series.aimRaArcsec), withAims(jumpsIn(alone[1]), series.aimDecArcsec)];
 }

@@ -77,7 +77,8 @@ export function restOfDrive(points: Points, values: Float64Array, noiseArcsec: n
   const variance = meanOf((i) => ((means[i] as number) - middle) ** 2);
   const perPoint = weights.reduce((sum, w) => sum + w, 0) / weights.length;
   const ofAir = meanOf((i) => (noiseArcsec ** 2 * perPoint) / (rows[i] as number));
-  if (variance < ofAir * (1 + LEAST_SIGMAS * Math.sqrt(2 / known.length))) return null;
+  // Without any variance there is no rest either.
+  if (!(variance > ofAir * (1 + LEAST_SIGMAS * Math.sqrt(2 / known.length)))) return null;
   const share = Math.sqrt((variance - ofAir) / variance);
   const errorArcsec = Array.from(filled(means, rows), (v) => Math.round(100 * share * (v - middle)) / 100);
   return { stepS, errorArcsec };

@@ -13,11 +13,16 @@ export type TrackSeries = {
   /** Where the star was to be held; null = always the same place. */
   aimRaArcsec: Float64Array | null;
   aimDecArcsec: Float64Array | null;
+  /** First rows of sessions of which nobody knows how long after the one before they began;
+   *  left out where there are none. */
+  starts?: readonly number[];
+  /** Rows before which some were not logged, and with them what a guider sent in them; left out where there are none. */
+  unlogged?: readonly number[];
 };
 
 export type Gap = { afterS: number; lengthS: number };
 
-const HOLE_OF_CADENCES = 2.5;
+export const HOLE_OF_CADENCES = 2.5;
 
 /** The usual time from row to row; 0 for fewer than two rows. */
 export function cadenceOf(timeS: Float64Array): number {
@@ -39,31 +44,33 @@ export function gapsOf({ timeS }: TrackSeries): Gap[] {
   return gaps;
 }
 
-/** No night is longer; between two the mount was turned by hand. */
-const NIGHT_S = 16 * 3600;
-
-/** Of a log of several nights the one with most rows; a log of one night as it is. */
-export function oneNight(series: TrackSeries): { night: TrackSeries; isWhole: boolean } {
-  const { timeS } = series;
-  const n = timeS.length;
-  if ((timeS[n - 1] ?? 0) - (timeS[0] ?? 0) <= NIGHT_S) return { night: series, isWhole: true };
-  let [from, to, end] = [0, 0, 0];
-  for (let i = 0; i < n; i += 1) {
-    while (end < n && (timeS[end] as number) - (timeS[i] as number) <= NIGHT_S) end += 1;
-    if (end - i > to - from) [from, to] = [i, end];
+/** Where rows stand among those that are kept, or the next ones after them; none at the beginning. */
+export function placesFrom(kept: readonly number[], rows: readonly number[] = []): number[] {
+  const places: number[] = [];
+  let place = 0;
+  for (const row of rows) {
+    while (place < kept.length && (kept[place] as number) < row) place += 1;
+    if (place > 0 && place < kept.length && places.at(-1) !== place) places.push(place);
   }
-  const part = <T extends Float64Array | null>(values: T): T =>
-    (values === null ? null : values.subarray(from, to)) as T;
-  const night: TrackSeries = {
-    timeS: part(timeS),
-    raArcsec: part(series.raArcsec),
-    decArcsec: part(series.decArcsec),
-    sentRaArcsec: part(series.sentRaArcsec),
-    sentDecArcsec: part(series.sentDecArcsec),
-    aimRaArcsec: part(series.aimRaArcsec),
-    aimDecArcsec: part(series.aimDecArcsec),
+  return places;
+}
+
+/** Rows that are wanted, in their order. */
+export function pickRows(series: TrackSeries, isWanted: (row: number) => boolean): TrackSeries {
+  const rows = Array.from(series.timeS.keys()).filter(isWanted);
+  const pick = <T extends Float64Array | null>(values: T): T =>
+    (values === null ? null : Float64Array.from(rows, (i) => values[i] as number)) as T;
+  return {
+    timeS: pick(series.timeS),
+    raArcsec: pick(series.raArcsec),
+    decArcsec: pick(series.decArcsec),
+    sentRaArcsec: pick(series.sentRaArcsec),
+    sentDecArcsec: pick(series.sentDecArcsec),
+    aimRaArcsec: pick(series.aimRaArcsec),
+    aimDecArcsec: pick(series.aimDecArcsec),
+    starts: placesFrom(rows, series.starts),
+    unlogged: placesFrom(rows, series.unlogged),
   };
-  return { night, isWhole: false };
 }
 
 /** Columns of corrections that all stay at zero are of a guider that was told to watch only. */

@@ -1,6 +1,6 @@
 /** Which of the periods of a curve is its worm's, which are of other gears, and when nothing can be said of either. */
 import { fitModel, wavesOf } from './driveModel.ts';
-import { findPeriods } from './findPeriods.ts';
+import { findPeriods, PARTED } from './findPeriods.ts';
 import { wormPeriodS } from './periodicError.ts';
 import { spanOf, type Curve } from './pieces.ts';
 import type { Spectrum } from './spectrum.ts';
@@ -15,6 +15,12 @@ function harmonicOf(hz: number, wormHz: number, spanS: number): number | null {
   const k = Math.round(hz / wormHz);
   const near = Math.abs(hz - k * wormHz) < SAME_PEAK / spanS;
   return k >= 1 && k <= HIGHEST_HARMONIC && near ? k : null;
+}
+
+/** Too near to a harmonic to be parted from it by this log. */
+function isBesideHarmonic(hz: number, wormHz: number, spanS: number): boolean {
+  const k = Math.min(HIGHEST_HARMONIC, Math.max(1, Math.round(hz / wormHz)));
+  return Math.abs(hz - k * wormHz) < PARTED / spanS;
 }
 
 /** Of the frequencies found the one whose multiples explain most; of equals the faster one. */
@@ -47,6 +53,6 @@ export function periodsIn({ points, jumps }: Curve, rows: number, wormTeeth: num
   const slow = found.filter((f) => f.hz * spanS < FEWEST_TURNS).some((f) => turning.every((t) => t.power < f.power));
   const wormHz = slow ? null : tellsTold ? told : wormOf(turning, spanS);
   if (wormHz === null) return { wormHz, gearsHz: [], spectrum };
-  const gearsHz = turning.map((f) => f.hz).filter((hz) => harmonicOf(hz, wormHz, spanS) === null);
+  const gearsHz = turning.map((f) => f.hz).filter((hz) => !isBesideHarmonic(hz, wormHz, spanS));
   return { wormHz, gearsHz, spectrum };
 }

@@ -1,6 +1,7 @@
 /** What the columns of a log are, guessed from their names and numbers; what the guess rests on is told with it. */
 import type { LogLayout } from './layout.ts';
 import { numberIn, timeKindOf, type TimeKind } from './timeCells.ts';
+import { timeGuess } from './timeRole.ts';
 
 export type ErrorUnit = 'arcsec' | 'px' | 'arcmin' | 'deg' | 'mas';
 export type CorrectionUnit = ErrorUnit | 'ms' | 's';
@@ -9,8 +10,10 @@ export type ColumnRole =
   | { is: 'date' }
   | { is: 'ra' | 'dec' | 'aimRa' | 'aimDec'; unit: ErrorUnit | null; sign: 1 | -1 }
   | { is: 'sentRa' | 'sentDec'; unit: CorrectionUnit | null; sign: 1 | -1 }
+  /** Which way what was sent went, where that has a column of its own. */
+  | { is: 'towardRa' | 'towardDec' }
   | { is: 'other' };
-export type Doubt = 'namesMissing' | 'unitMissing' | 'axesByOrder' | 'pixelAxes';
+export type Doubt = 'namesMissing' | 'unitMissing' | 'axesByOrder' | 'pixelAxes' | 'timeUnit' | 'clockParts';
 export type GuessedRoles = { roles: ColumnRole[]; doubts: Doubt[] };
 
 const OTHER: ColumnRole = { is: 'other' };
@@ -29,6 +32,7 @@ function wordsOf(name: string): string[] {
 const RA = /^(ra|ar|ad|rekt\w*|rektaszension|ascension|rightascension|alpha|α|raerr\w*|rax|x|dx|ew|east|west)$/;
 const DEC = /^(dec|de|dek|dekl\w*|decl\w*|delta|δ|decerr\w*|y|dy|ns|north|south)$/;
 const SENT = /^(corr\w*|korr\w*|puls\w*|impuls\w*|guid\w*|move\w*|cmd|command|sent|duration|dur)$/;
+const TOWARD = /^(dir\w*|richtung\w*|sens|sentido|sign|vorzeichen|signe|signo|toward\w*)$/;
 const AIM = /^(target|aim|lock|dither|ziel|soll|setpoint|goal|cible|objetivo)$/;
 const ASIDE =
   /^(snr|flux|mass|fwhm|hfd|mag|adu|count\w*|temp\w*|sky|peak|frame|nr|no|row|index|idx|id|num\w*|zeile|status|code|airmass|alt\w*|az\w*)$/;
@@ -53,61 +57,73 @@ function correctionUnitOf(name: string, words: readonly string[]): CorrectionUni
 
 const signOf = (words: readonly string[]): 1 | -1 => (hasWord(words, /^(west|south|w|sud|sued|oeste|ouest)$/) ? -1 : 1);
 
-function numberKind(words: readonly string[], first: number): Exclude<TimeKind, 'dateTime' | 'timeOfDay'> {
-  if (hasWord(words, /^(ms|msec\w*|millis\w*)$/) || first > 1e11) return 'ms';
-  if (hasWord(words, /^(mins?|minutes?|minuten)$/)) return 'min';
-  if (hasWord(words, /^(hours?|h|stunden)$/)) return 'h';
-  return hasWord(words, /^(jd|mjd|days?|tage)$/) || (first > 2.4e6 && first < 2.5e6) ? 'days' : 's';
-}
-
 /** A column of one of the axes; null when its name says neither or both. */
 function axisRole(name: string, words: readonly string[]): ColumnRole | null {
   const [ra, dec] = [hasWord(words, RA), hasWord(words, DEC)];
   if (ra === dec || hasWord(words, ASIDE)) return null;
   const sign = signOf(words);
   const unit = correctionUnitOf(name, words);
+  if (hasWord(words, TOWARD)) return { is: ra ? 'towardRa' : 'towardDec' };
   if (hasWord(words, AIM)) return { is: ra ? 'aimRa' : 'aimDec', unit: errorUnitOf(name, words), sign };
   if (hasWord(words, SENT) || unit === 'ms') return { is: ra ? 'sentRa' : 'sentDec', unit, sign };
   return { is: ra ? 'ra' : 'dec', unit: errorUnitOf(name, words), sign };
 }
 
-/** By its name and first cell alone; null when neither says anything. */
-function roleByName(name: string, cell: string, decimalComma: boolean): ColumnRole | null {
+type Seen = { role: ColumnRole; doubt: Doubt | null };
+const sure = (role: ColumnRole): Seen => ({ role, doubt: null });
+
+function timeSeen(words: readonly string[], cells: readonly string[], decimalComma: boolean): Seen {
+  const { kind, doubt } = timeGuess(words, cells, decimalComma);
+  return { role: { is: 'time', kind }, doubt };
+}
+
+/** By its name and cells alone; null when neither says anything. */
+function roleByName(name: string, cells: readonly string[], decimalComma: boolean): Seen | null {
   const words = wordsOf(name);
-  const seen = timeKindOf(cell);
-  if (seen === 'date') return { is: 'date' };
-  if (seen !== null) return { is: 'time', kind: seen };
+  const looks = timeKindOf(cells[0] ?? '');
+  if (looks === 'date') return sure({ is: 'date' });
+  if (looks !== null) return timeSeen(words, cells, decimalComma);
   const axis = axisRole(name, words);
-  if (axis) return axis;
-  if (hasWord(words, DATE)) return { is: 'date' };
-  if (hasWord(words, ASIDE)) return OTHER;
-  if (hasWord(words, TIME)) return { is: 'time', kind: numberKind(words, numberIn(cell, decimalComma)) };
-  return name === '' ? null : OTHER;
+  if (axis) return sure(axis);
+  if (hasWord(words, DATE)) return sure({ is: 'date' });
+  if (hasWord(words, ASIDE)) return sure(OTHER);
+  if (hasWord(words, TIME)) return timeSeen(words, cells, decimalComma);
+  return name === '' ? null : sure(OTHER);
 }
 
-/** Only the first of several of one kind is taken; of errors one in arcsec before others. */
-function firstOfEach(roles: readonly (ColumnRole | null)[]): (ColumnRole | null)[] {
-  const chosen = new Map<string, number>();
-  roles.forEach((role, i) => {
+/** Only one of several of one kind is taken: of errors one that is named for its axis before one of a camera's, one in arcsec
+ *  before others, else the first. */
+function oneOfEach(roles: readonly (ColumnRole | null)[], header: readonly string[]): (ColumnRole | null)[] {
+  const chosen = new Map<string, { at: number; rank: number }>();
+  roles.forEach((role, at) => {
     if (role === null || role.is === 'other') return;
-    const before = chosen.get(role.is);
-    const better = before === undefined || ('unit' in role && role.unit === 'arcsec' && !isArcsec(roles[before]));
-    if (better) chosen.set(role.is, i);
+    const rank = rankOf(role, header[at] ?? '');
+    if (rank > (chosen.get(role.is)?.rank ?? -1)) chosen.set(role.is, { at, rank });
   });
-  return roles.map((role, i) => (role === null || role.is === 'other' || chosen.get(role.is) === i ? role : OTHER));
+  return roles.map((role, i) => (role === null || role.is === 'other' || chosen.get(role.is)?.at === i ? role : OTHER));
 }
 
-const isArcsec = (role: ColumnRole | null | undefined): boolean => !!role && 'unit' in role && role.unit === 'arcsec';
+const isOfCamera = (name: string): boolean => wordsOf(name).some((w) => /^d?[xy]$/.test(w));
+const rankOf = (role: ColumnRole, name: string): number =>
+  (isOfCamera(name) ? 0 : 2) + ('unit' in role && role.unit === 'arcsec' ? 1 : 0);
 
-/** A column that only rises, not by one from row to row. */
-function risingColumn({ sample, decimalComma }: LogLayout, free: readonly number[]): number | null {
-  const column = (i: number): number[] => sample.map((row) => numberIn(row[i] ?? '', decimalComma));
-  const rising = free.filter((i) => {
-    const values = column(i).filter(Number.isFinite);
-    return values.length > 2 && values.every((v, k) => k === 0 || v > (values[k - 1] ?? v));
+/** Of all steps that go one way. */
+const STEADY = 0.9;
+
+/** A column that nearly only rises or falls, not by one from row to row. */
+function steadyColumn({ sample, decimalComma }: LogLayout, free: readonly number[]): number | null {
+  const column = (i: number): number[] =>
+    sample.map((row) => numberIn(row[i] ?? '', decimalComma)).filter(Number.isFinite);
+  const steps = (i: number): number[] => {
+    const values = column(i);
+    return values.slice(1).map((v, k) => v - (values[k] as number));
+  };
+  const steady = free.filter((i) => {
+    const all = steps(i);
+    const most = Math.max(all.filter((s) => s > 0).length, all.filter((s) => s < 0).length);
+    return all.length > 1 && most > STEADY * all.length;
   });
-  const counts = (i: number): boolean => column(i).every((v, k, all) => k === 0 || v - (all[k - 1] ?? 0) === 1);
-  return rising.find((i) => !counts(i)) ?? rising[0] ?? null;
+  return steady.find((i) => !steps(i).every((s) => Math.abs(s) === 1)) ?? steady[0] ?? null;
 }
 
 /** What has no name is taken by its order: time first, then right ascension and declination. */
@@ -115,11 +131,12 @@ function byOrder(layout: LogLayout, roles: (ColumnRole | null)[], doubts: Set<Do
   const found = [...roles];
   const free = (): number[] => found.flatMap((role, i) => (role === null ? [i] : []));
   if (!found.some((r) => r?.is === 'time')) {
-    const at = risingColumn(layout, free());
+    const at = steadyColumn(layout, free());
     if (at !== null) {
-      const first = numberIn(tellingCell(layout, at), layout.decimalComma);
-      found[at] = { is: 'time', kind: numberKind([], first) };
+      const { role, doubt } = timeSeen([], tellingCells(layout, at), layout.decimalComma);
+      found[at] = role;
       doubts.add('namesMissing');
+      if (doubt) doubts.add(doubt);
     }
   }
   for (const is of ['ra', 'dec'] as const) {
@@ -131,23 +148,30 @@ function byOrder(layout: LogLayout, roles: (ColumnRole | null)[], doubts: Set<Do
   return found.map((role) => role ?? OTHER);
 }
 
-/** A number or time that can be, past words such as for a lost star; else the first cell that is not empty. */
-function tellingCell({ sample, decimalComma }: LogLayout, i: number): string {
+/** Numbers and times that can be, past words such as for a lost star; else all cells that are not empty. */
+function tellingCells({ sample, decimalComma }: LogLayout, i: number): string[] {
   const cells = sample.map((row) => row[i] ?? '').filter((cell) => cell !== '');
-  const tells = (cell: string): boolean =>
-    timeKindOf(cell) !== null || Math.abs(numberIn(cell, decimalComma)) < MOST_TELLING;
-  return cells.find(tells) ?? cells[0] ?? '';
+  const telling = cells.filter(
+    (cell) => timeKindOf(cell) !== null || Math.abs(numberIn(cell, decimalComma)) < MOST_TELLING,
+  );
+  return telling.length > 0 ? telling : cells;
 }
 const MOST_TELLING = 1e14;
 
 export function guessRoles(layout: LogLayout): GuessedRoles {
   const { header, decimalComma } = layout;
-  const filled = (i: number): string => tellingCell(layout, i);
-  const named = header.map((name, i) => roleByName(name, filled(i), decimalComma));
+  const seen = header.map((name, i) => roleByName(name, tellingCells(layout, i), decimalComma));
   const doubts = new Set<Doubt>();
-  const roles = byOrder(layout, firstOfEach(named), doubts);
+  const named = oneOfEach(
+    seen.map((s) => s?.role ?? null),
+    header,
+  );
+  seen.forEach((s, i) => {
+    if (s?.doubt && named[i]?.is === 'time') doubts.add(s.doubt);
+  });
+  const roles = byOrder(layout, named, doubts);
   const errors = roles.flatMap((r, i) => (r.is === 'ra' || r.is === 'dec' ? [{ role: r, name: header[i] ?? '' }] : []));
   if (errors.some(({ role }) => role.unit === null)) doubts.add('unitMissing');
-  if (errors.some(({ name }) => /^d?[xy]\b/i.test(name))) doubts.add('pixelAxes');
+  if (errors.some(({ name }) => isOfCamera(name))) doubts.add('pixelAxes');
   return { roles, doubts: [...doubts] };
 }

@@ -13,6 +13,8 @@ export type LogLayout = {
   headerLines: string[];
   /** Lines set apart as remarks, without their marks. */
   remarks: string[];
+  /** Rows with fewer cells than names are whole where many have as few. */
+  widths: number[];
   /** First rows as cells, to guess by and to show. */
   sample: string[][];
 };
@@ -50,20 +52,30 @@ export const isDataRow = (cells: readonly string[]): boolean => {
   const filled = cells.filter((c) => !MISSING.test(c));
   return cells.length > 1 && filled.length > 0 && filled.filter(isData).length * 2 > filled.length;
 };
-/** Says in words what its columns are. */
-export const isHeaderRow = (cells: readonly string[]): boolean =>
-  cells.length > 1 &&
-  cells.filter((c) => /\p{L}/u.test(c) && !isData(c) && !MISSING.test(c)).length * 2 >= cells.length;
+/** Longer words are remarks. */
+const LONGEST_WORD = 12;
+/** A number or a time, and beside it nothing but short words for values that are missing. */
+const hasLostValues = (cells: readonly string[]): boolean =>
+  cells.some(isData) && cells.every((c) => isData(c) || c.length <= LONGEST_WORD);
+const isWord = (c: string): boolean => /\p{L}/u.test(c) && !isData(c) && !MISSING.test(c);
+/** Says in words what its columns are, each in its own. A row with a number or a time among its words tells of a lost value. */
+export function isHeaderRow(cells: readonly string[]): boolean {
+  const words = cells.filter(isWord);
+  return cells.length > 1 && words.length * 2 >= cells.length && new Set(words).size > 1 && !cells.some(isData);
+}
+
+/** How many rows have so many cells. */
+function widthCounts(rows: readonly (readonly string[])[]): Map<number, number> {
+  const counts = new Map<number, number>();
+  for (const { length } of rows) counts.set(length, (counts.get(length) ?? 0) + 1);
+  return counts;
+}
 
 /** The one that parts most lines into the same number of cells; of equals the one that stands less often inside numbers. */
 function delimiterOf(lines: readonly string[]): Delimiter | null {
   let best: { delimiter: Delimiter; score: number } | null = null;
   for (const delimiter of DELIMITERS) {
-    const counts = new Map<number, number>();
-    for (const line of lines) {
-      const cells = cellsOf(line, delimiter);
-      if (cells.length > 1 && isDataRow(cells)) counts.set(cells.length, (counts.get(cells.length) ?? 0) + 1);
-    }
+    const counts = widthCounts(lines.map((line) => cellsOf(line, delimiter)).filter(isDataRow));
     const score = Math.max(0, ...counts.values());
     if (score > (best?.score ?? 0)) best = { delimiter, score };
   }
@@ -92,6 +104,7 @@ function headerIn(remark: string | undefined, delimiter: Delimiter, columns: num
 
 /** Rows under the line that names them; the part with most rows is the log. */
 function sectionsOf(lines: readonly string[], delimiter: Delimiter): Section[] {
+  const columns = usualWidth(lines.filter((line) => !isRemark(line)).map((line) => cellsOf(line, delimiter)));
   const sections: Section[] = [];
   let [open, remark]: [Section, string | undefined] = [{ header: null, lines: [], rows: [] }, undefined];
   sections.push(open);
@@ -101,7 +114,7 @@ function sectionsOf(lines: readonly string[], delimiter: Delimiter): Section[] {
       continue;
     }
     const cells = cellsOf(line, delimiter);
-    if (isDataRow(cells)) {
+    if (isDataRow(cells) || (cells.length === columns && hasLostValues(cells))) {
       if (isFresh(open)) open.header ??= headerIn(remark, delimiter, cells.length);
       open.rows.push(cells);
     } else if (isHeaderRow(cells)) {
@@ -114,6 +127,11 @@ function sectionsOf(lines: readonly string[], delimiter: Delimiter): Section[] {
     }
   }
   return sections;
+}
+
+/** How many cells most rows of data have. */
+function usualWidth(rows: readonly (readonly string[])[]): number {
+  return [...widthCounts(rows.filter(isDataRow))].reduce((most, one) => (one[1] > most[1] ? one : most), [0, 0])[0];
 }
 
 const isFresh = ({ rows }: Section): boolean => rows.length === 0;
@@ -149,8 +167,15 @@ export function layoutOf(text: string): LogLayout | null {
     headerLine: best.header,
     headerLines: best.lines,
     remarks,
+    widths: usualWidths(best.rows, columns),
     sample: best.rows.slice(0, MOST_SAMPLED),
   };
+}
+
+/** Of rows; fewer are torn. */
+const USUAL = 0.1;
+function usualWidths(rows: readonly (readonly string[])[], columns: number): number[] {
+  return [columns, ...[...widthCounts(rows)].filter(([, n]) => n > USUAL * rows.length).map(([width]) => width)];
 }
 
 /** A heading without a single row is still a log, an empty one; words between blanks may be anything. */

@@ -1,8 +1,9 @@
 /** How a log is read until its user says otherwise, and what its remarks say of scale and rate. */
 import { guessRoles, type Doubt } from './columnRoles.ts';
 import type { LogLayout } from './layout.ts';
-import { logReader, type LogCode, type LogMapping, type LogRead } from './readLog.ts';
-import type { Result } from '../../core/result.ts';
+import { logReader, type LogCode, type LogMapping } from './readLog.ts';
+import type { LogRead } from './seriesRead.ts';
+import { refuse, type Result } from '../../core/result.ts';
 
 export type Told = Partial<Pick<LogMapping, 'unit' | 'scaleArcsecPerPx' | 'rateArcsecPerS' | 'raFromXDeg'>>;
 
@@ -45,4 +46,18 @@ export function readLogText(text: string, layout: LogLayout, mapping: LogMapping
   const reader = logReader(layout, mapping);
   for (const line of text.replace(/^\uFEFF/, '').split(/\r\n|\r|\n/)) reader.line(line);
   return reader.done();
+}
+
+/** No log of a night is shorter. */
+const SHORTEST_S = 300;
+type Sure = { read: Result<LogRead, LogCode>; doubts: Doubt[] };
+
+/** What the log's length says of the unit of its time: numbers without one are seconds, unless as such they would be over within
+ *  minutes, when only its user knows. */
+export function sureOfTime(read: Result<LogRead, LogCode>, { roles }: LogMapping, doubts: readonly Doubt[]): Sure {
+  const isSeconds = roles.some((r) => r.is === 'time' && r.kind === 's');
+  if (!read.ok || !isSeconds || !doubts.includes('timeUnit')) return { read, doubts: [...doubts] };
+  const spanS = read.value.series.timeS.at(-1) ?? 0;
+  if (spanS < SHORTEST_S) return { read: refuse('logTimeUnit', { spanS: Math.round(spanS) }), doubts: [...doubts] };
+  return { read, doubts: doubts.filter((d) => d !== 'timeUnit') };
 }

@@ -10,8 +10,11 @@ export const logMappingSchema: z.ZodType<LogMapping> = z.object({
   roles: z
     .array(
       z.discriminatedUnion('is', [
-        z.object({ is: z.literal('time'), kind: z.enum(['s', 'ms', 'min', 'h', 'days', 'dateTime', 'timeOfDay']) }),
-        z.object({ is: z.enum(['date', 'other']) }),
+        z.object({
+          is: z.literal('time'),
+          kind: z.enum(['s', 'ms', 'min', 'h', 'days', 'dateTime', 'timeOfDay', 'minutesSeconds']),
+        }),
+        z.object({ is: z.enum(['date', 'towardRa', 'towardDec', 'other']) }),
         z.object({ is: z.enum(['ra', 'dec', 'aimRa', 'aimDec']), unit: z.enum(errorUnits).nullable(), sign }),
         z.object({ is: z.enum(['sentRa', 'sentDec']), unit: z.enum([...errorUnits, 'ms', 's']).nullable(), sign }),
       ]),

@@ -3,8 +3,9 @@
 import { refuse, ok, type Result } from '../../core/result.ts';
 import type { Doubt } from './columnRoles.ts';
 import { layoutOf, type LogLayout } from './layout.ts';
-import { guessMapping, type Told } from './mapping.ts';
-import { logReader, type LogCode, type LogMapping, type LogRead } from './readLog.ts';
+import { guessMapping, sureOfTime, type Told } from './mapping.ts';
+import { logReader, type LogCode, type LogMapping } from './readLog.ts';
+import type { LogRead } from './seriesRead.ts';
 
 export type OpenOptions = {
   told: Told;
@@ -84,7 +85,7 @@ function opening({ told, mapping }: OpenOptions) {
       const found = opened as NonNullable<typeof opened>;
       const { layout, doubts, reader } = found;
       const shown = { ...layout, sample: layout.sample.slice(0, SHOWN_ROWS) };
-      return ok({ layout: shown, mapping: found.mapping, doubts, read: reader.done() });
+      return ok({ layout: shown, mapping: found.mapping, ...sureOfTime(reader.done(), found.mapping, doubts) });
     },
   };
 }

@@ -9,8 +9,6 @@ import {
   turnDots,
 } from '../../../src/features/tracking/log/logModel.ts';
 import {
-  DOUBT_WORDS,
-  LOG_REFUSALS,
   logFigures,
   logReason,
   logSaying,
@@ -20,6 +18,7 @@ import {
   periodName,
   rowsWords,
 } from '../../../src/text/logWords.ts';
+import { DOUBT_WORDS, logRefusal } from '../../../src/text/logReadingWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import { plain } from '../../../src/text/said.ts';
 import { analysis } from '../../support/logs.ts';
@@ -121,9 +120,21 @@ describe('what is said of a log', () => {
   });
 
   it('has words for every refusal and doubt, that say what to do', () => {
-    for (const words of [...Object.values(LOG_REFUSALS), ...Object.values(DOUBT_WORDS)])
-      expect(words).to.match(/^[A-Zx].*\.$/);
-    expect(logReason({ code: 'refused', why: 'logNoScale' }, f)).to.include('Type in the scale');
+    const codes = [
+      'logEmpty',
+      'logNoTime',
+      'logNoError',
+      'logNoScale',
+      'logNoRate',
+      'logTooLong',
+      'logNotText',
+    ] as const;
+    const refusals = [...codes, 'logUnsigned' as const, 'logTimesBackward' as const].map((why) =>
+      logRefusal(why, { backward: 399, rows: 900 }),
+    );
+    for (const words of [...refusals, ...Object.values(DOUBT_WORDS)]) expect(words).to.match(/^[A-Zx].*\.$/);
+    expect(refusals.at(-1)).to.match(/^The times of 399 of 900 rows run backwards/);
+    expect(logReason({ code: 'refused', why: 'logNoScale', figures: {} }, f)).to.include('Type in the scale');
     expect(plain(logSentence({ code: 'none' }, f))).to.match(/^Choose a log/);
   });
 

@@ -6,7 +6,8 @@ import type { ColumnRole } from '../../../formats/logs/columnRoles.ts';
 import type { LogMapping } from '../../../formats/logs/readLog.ts';
 import { timeKindOf, type TimeKind } from '../../../formats/logs/timeCells.ts';
 import { useShared } from '../../../session/session.ts';
-import { DOUBT_WORDS, LOG, ROLE_NAMES, SIGN_NAMES, TIME_KIND_NAMES, UNIT_NAMES } from '../../../text/logWords.ts';
+import { ROLE_NAMES, SIGN_NAMES, TIME_KIND_NAMES, UNIT_NAMES } from '../../../text/logReadingWords.ts';
+import { LOG } from '../../../text/logWords.ts';
 import { QuantityField } from '../../../ui/form/Fields.tsx';
 import { formResolver } from '../../../ui/form/formResolver.ts';
 import { ScrollTable } from '../../../ui/ScrollTable.tsx';
@@ -24,9 +25,9 @@ const ROOM_CHARACTERS = 14;
 function roleOf(is: ColumnRole['is'], cell: string): ColumnRole {
   if (is === 'time') {
     const seen = timeKindOf(cell);
-    return { is, kind: seen === 'dateTime' || seen === 'timeOfDay' ? seen : 's' };
+    return { is, kind: seen === null || seen === 'date' ? 's' : seen };
   }
-  if (is === 'date' || is === 'other') return { is };
+  if (is === 'date' || is === 'other' || is === 'towardRa' || is === 'towardDec') return { is };
   return { is, unit: null, sign: 1 };
 }
 
@@ -39,7 +40,6 @@ type Choice = {
 
 /** What may be said of a column's numbers; null when nothing. @param unit of errors that name none. */
 function unitChoice(role: ColumnRole, unit: LogMapping['unit']): Choice | null {
-  if (role.is === 'date' || role.is === 'other') return null;
   if (role.is === 'time')
     return {
       value: role.kind,
@@ -47,6 +47,7 @@ function unitChoice(role: ColumnRole, unit: LogMapping['unit']): Choice | null {
       names: TIME_KIND_NAMES,
       put: (kind) => ({ ...role, kind: kind as TimeKind }),
     };
+  if (!('unit' in role)) return null;
   const options = role.is === 'sentRa' || role.is === 'sentDec' ? SENT_UNITS : ERROR_UNITS;
   const put = (chosen: string): ColumnRole => ({ ...role, unit: chosen }) as ColumnRole;
   return { value: role.unit ?? unit, options, names: UNIT_NAMES, put };
@@ -154,11 +155,6 @@ export function LogMappingForm({ told, readAs }: Props) {
   return (
     <FormProvider {...form}>
       <form onSubmit={(event) => void read(event)} noValidate>
-        {told.doubts.map((doubt) => (
-          <p key={doubt} className="mb-1">
-            {DOUBT_WORDS[doubt]}
-          </p>
-        ))}
         <ScrollTable label={LOG.layout} headings={LOG.columns}>
           {roles.map((role, i) => (
             <ColumnRow

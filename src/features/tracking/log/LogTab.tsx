@@ -20,11 +20,12 @@ import {
   logSaying,
   logSentence,
   logFigures,
-  ONE_NIGHT,
+  ONE_SESSION,
   rowsWords,
   type LogSaying,
   type OwnTurn,
 } from '../../../text/logWords.ts';
+import { columnsWords, DOUBT_WORDS, lostWords, noteWords } from '../../../text/logReadingWords.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { FigureList } from '../../../ui/FigureList.tsx';
 import { CheckField, QuantityField } from '../../../ui/form/Fields.tsx';
@@ -119,7 +120,7 @@ function Found({ log, state: { told, origin }, own, cuts }: FoundProps) {
     <>
       <LogCourse analysis={analysis} breaks={{ gaps, clockSteps }} cutAt={log.cutAt} />
       <p className="soft">{rowsWords(rows, unusable, gaps.length, analysis.jumps.length)}</p>
-      {!analysis.isWhole && <p>{ONE_NIGHT}</p>}
+      {!analysis.isWhole && <p>{ONE_SESSION}</p>}
       <LogCuts analysis={analysis} cutAt={log.cutAt} shown={cuts} />
       {isReal && <RecordDrive analysis={analysis} />}
       <div className="section">
@@ -146,10 +147,10 @@ function Found({ log, state: { told, origin }, own, cuts }: FoundProps) {
 }
 
 function sayingOf(state: LogState, own: OwnTurn | null): LogSaying {
-  if (state.at === 'refused') return { code: 'refused', why: state.why };
+  if (state.at === 'refused') return { code: 'refused', why: state.why, figures: {} };
   if (state.at !== 'read') return { code: 'none' };
   const { found } = state.told;
-  if (!found.ok) return { code: 'refused', why: found.code };
+  if (!found.ok) return { code: 'refused', why: found.code, figures: found.figures };
   const saying = logSaying(found.value.analysis, own);
   return saying.code === 'told' && state.origin === 'standIn' ? { ...saying, code: 'standIn' } : saying;
 }
@@ -187,6 +188,24 @@ function Door({ isFirst, choose }: { isFirst: boolean; choose: (file: File) => v
       />
       <span className="soft">{LOG.drop}</span>
     </div>
+  );
+}
+
+/** What was chosen and made of it, before anything is told by it. */
+function HowRead({ told: { layout, mapping, doubts, found } }: { told: LogTold }) {
+  const { format } = useShared();
+  const said = [
+    columnsWords(layout.header, mapping),
+    ...doubts.map((doubt) => DOUBT_WORDS[doubt]),
+    ...(found.ok ? found.value.notes.map((note) => noteWords(note, format)) : []),
+    ...(found.ok ? lostWords(found.value.analysis.lost) : []),
+  ];
+  return (
+    <ul className="soft plain-list" aria-label={LOG.howRead}>
+      {said.map((words) => (
+        <li key={words}>{words}</li>
+      ))}
+    </ul>
   );
 }
 
@@ -256,6 +275,7 @@ function LogBench({ tabs }: { tabs: ReactNode }) {
     >
       {going ? <WorkGoing going={going} /> : <Door isFirst={state.at === 'none'} choose={choose} />}
       {state.at === 'failed' && <Problem>{state.problem}</Problem>}
+      {shown && <HowRead told={shown.told} />}
       {shown && <Found log={log} state={shown} own={own} cuts={{ isOpen: cutsOpen, set: setCutsOpen }} />}
       {shown && <Layout told={shown.told} readAs={log.readAs} />}
       <FolderDoor folder={folder} />

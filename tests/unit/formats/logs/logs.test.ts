@@ -143,8 +143,8 @@ describe('reading a log', () => {
     const found = read('t,ra,dec,ra_corr\n0,1,0,1\n4,3,0,1\n2,2,0,1\n4,5,0,1\n6,4,0,1');
     expect(list(found.series.timeS)).to.deep.equal([0, 2, 4, 4, 6]);
     expect(list(found.series.raArcsec)).to.deep.equal([1, 2, 3, 5, 4]);
-    // What was sent is summed in the order in which it was sent.
-    expect(list(found.series.sentRaArcsec)).to.deep.equal([0, 2, 1, 3, 4]);
+    // What was sent is summed in the order of its times.
+    expect(list(found.series.sentRaArcsec)).to.deep.equal([0, 1, 2, 3, 4]);
     expect(found.unusable).to.equal(0);
   });
 

@@ -27,7 +27,7 @@ describe('the door of logs', () => {
   });
 
   it('takes wide letters by their byte marks', async () => {
-    const text = 't,ra,dec\n0,1,2\n1,2,3\n';
+    const text = 'time_s,ra,dec\n0,1,2\n1,2,3\n';
     const wide = new Uint8Array([0xff, 0xfe, ...Array.from(text).flatMap((c) => [c.charCodeAt(0), 0])]);
     expect(await codeOf(wide)).to.equal('read');
   });
@@ -36,7 +36,7 @@ describe('the door of logs', () => {
     expect(await codeOf(new Uint8Array(5000))).to.equal('logNotText');
     expect(await codeOf(textBytes('Dear diary,\nit was cloudy.'))).to.equal('logNotText');
     expect(await codeOf(new Uint8Array(0))).to.equal('logNotText');
-    expect(await codeOf(textBytes(`t,ra,dec\n${'NaN,NaN,NaN\n'.repeat(50)}`))).to.equal('logEmpty');
+    expect(await codeOf(textBytes(`time_s,ra,dec\n${'NaN,NaN,NaN\n'.repeat(50)}`))).to.equal('logEmpty');
     expect(await codeOf(textBytes(`1,2,3\n${'9'.repeat(200_000)}`))).to.equal('logTooLong');
   });
 
@@ -55,7 +55,7 @@ describe('the door of logs', () => {
 
   it('stops where it is told to', async () => {
     const between = () => Promise.reject(new Cancelled());
-    const stopped = open(textBytes('t,ra,dec\n0,1,2\n'), { between });
+    const stopped = open(textBytes('time_s,ra,dec\n0,1,2\n'), { between });
     expect(
       await stopped.then(
         () => 'went on',
@@ -65,7 +65,7 @@ describe('the door of logs', () => {
   });
 
   it('a mapping of another number of columns is not used', async () => {
-    const bytes = textBytes('t,ra,dec\n0,1,2\n1,2,3\n');
+    const bytes = textBytes('time_s,ra,dec\n0,1,2\n1,2,3\n');
     const guessed = await open(bytes);
     const mapping = { roles: [], unit: 'px' as const, scaleArcsecPerPx: null, rateArcsecPerS: null, raFromXDeg: null };
     expect(await open(bytes, { mapping })).to.deep.equal(guessed);
@@ -73,7 +73,8 @@ describe('the door of logs', () => {
 
   it('a row that tells no time or no place that can be is left out, wherever it stands, and spoils no other', async () => {
     const rows = Array.from({ length: 40 }, (_, i) => `${i},${i % 5},1`);
-    const spoilt = (at: number, row: string) => ['t,ra,dec', ...rows.slice(0, at), row, ...rows.slice(at)].join('\n');
+    const spoilt = (at: number, row: string) =>
+      ['time_s,ra,dec', ...rows.slice(0, at), row, ...rows.slice(at)].join('\n');
     for (const at of [1, 20, 40])
       for (const row of ['lost,1,2', '1e300,1,2', `${at - 0.5},1e308,2`, `${at - 0.5},1,-1e7`, ',,']) {
         const found = await open(textBytes(spoilt(at, row)));
@@ -89,7 +90,7 @@ describe('the door of logs', () => {
 
   it('a first row without a time takes nothing from the others', async () => {
     for (const row of ['lost,1,2', '1e300,1,2', '-,-,-']) {
-      const found = await open(textBytes(['t,ra,dec', row, '5,1,2', '6,2,3', '8,1,2'].join('\n')));
+      const found = await open(textBytes(['time_s,ra,dec', row, '5,1,2', '6,2,3', '8,1,2'].join('\n')));
       if (!found.ok || !found.value.read.ok) throw new Error(`${row} was not read`);
       expect(Array.from(found.value.read.value.series.timeS), row).to.deep.equal([0, 1, 3]);
     }
