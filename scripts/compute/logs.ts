@@ -1,6 +1,7 @@
 /** Adapter of tracking logs: files of any shape, with or without what their columns are. */
 import { readFileSync } from 'node:fs';
 import { analyseTrack, type TrackAnalysis } from '../../src/core/tracking/analyseTrack.ts';
+import { wormPeriodS } from '../../src/core/tracking/periodicError.ts';
 import { gapsOf } from '../../src/core/tracking/trackSeries.ts';
 import type { ColumnRole, ErrorUnit } from '../../src/formats/logs/columnRoles.ts';
 import { layoutOf, type LogLayout } from '../../src/formats/logs/layout.ts';
@@ -118,7 +119,8 @@ export const logs: Adapter = (input, files) => {
   const guessed = Array.isArray(meanings) ? [] : guess.doubts;
   const { read, doubts } = sureOfTime(readLogText(text, layout, mapping), mapping, guessed);
   if (!read.ok) return { refuse: WORDS[read.code] ?? read.code, code: read.code };
-  const found = analyseTrack(read.value.series, { wormTeeth: orUndefined(input, 'worm_teeth_told') ?? null });
+  const teeth = orUndefined(input, 'worm_teeth_told');
+  const found = analyseTrack(read.value.series, { ownTurnS: teeth === undefined ? null : wormPeriodS(teeth) });
   if (!found) return { refuse: 'too few rows to tell anything', code: 'logEmpty' };
   const warnings = [
     ...doubts,

@@ -31,7 +31,7 @@ export const textOf = (truth: DriveTruth, plan: LogPlan, seed: number): string =
 export function analysed(text: string): TrackAnalysis | null {
   const layout = layoutOf(text);
   const read = layout && readLogText(text, layout, guessMapping(layout).mapping);
-  return read?.ok === true ? analyseTrack(read.value.series, { wormTeeth: null }) : null;
+  return read?.ok === true ? analyseTrack(read.value.series, { ownTurnS: null }) : null;
 }
 
 /** Off by how many of its own sigmas each figure is; null = the period was not found. */

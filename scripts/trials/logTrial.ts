@@ -131,7 +131,7 @@ export async function logProblem({ seed, changes }: LogCase): Promise<string | n
   if (!opened.ok) return CODES.has(opened.code) ? null : opened.code;
   const { read } = opened.value;
   if (!read.ok) return CODES.has(read.code) ? null : read.code;
-  const found = analyseTrack(read.value.series, { wormTeeth: null });
+  const found = analyseTrack(read.value.series, { ownTurnS: null });
   if (!found) return null;
   const { periodic, raDrift, decDrift, residualRaArcsec } = found;
   const figures = [raDrift, decDrift].flatMap(({ perMin, sigmaPerMin }) => [perMin, sigmaPerMin]);

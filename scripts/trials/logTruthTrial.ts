@@ -104,7 +104,7 @@ export async function logTruth(one: LogTruthCase): Promise<LogTruth> {
   const read = opened.ok ? opened.value.read : opened;
   const untold = (why: string): LogTruth => ({ told: false, problem: expected === 'told' ? `refused: ${why}` : null });
   if (!read.ok) return untold(read.code);
-  const found = analyseTrack(read.value.series, { wormTeeth: null });
+  const found = analyseTrack(read.value.series, { ownTurnS: null });
   if (!found) return untold('too few rows');
   if (found.periodic && expected === 'never') return { told: true, problem: 'a period of nothing' };
   const isOwn = !one.disorders.some((d) => MAKES_ROWS.has(d));

@@ -1,5 +1,6 @@
 /** Words of tracking logs: how they are laid out, what they say of the drive. */
 import { tableOf, type TrackAnalysis } from '../core/tracking/analyseTrack.ts';
+import type { OwnTurn } from '../core/rig/driveTurn.ts';
 import type { Untold } from '../core/tracking/trust.ts';
 import { eveningDate, formatDate } from '../core/time/civil.ts';
 import type { LogCode } from '../formats/logs/readLog.ts';
@@ -55,9 +56,6 @@ export const LOG = {
   died: 'The reading stopped on this device. Nothing was changed. Choose the log again.',
   saveCurve: 'Save the curve as CSV',
 } as const;
-
-/** One turn of the mount's own drive. */
-export type OwnTurn = { periodS: number; drive: 'worm' | 'drive' };
 
 export type LogSaying =
   | { code: 'none' }

@@ -8,7 +8,7 @@ import type { LogNote } from '../formats/logs/seriesRead.ts';
 import type { Context, Task } from './protocol.ts';
 import { serve } from './serve.ts';
 
-export type LogAsked = { file: Blob; mapping: LogMapping | null; wormTeeth: number | null; cutsS: number[] | null };
+export type LogAsked = { file: Blob; mapping: LogMapping | null; ownTurnS: number | null; cutsS: number[] | null };
 export type LogTold = Pick<OpenedLog, 'layout' | 'mapping' | 'doubts'> & {
   /** What the rows came to; a word where the mapping does not do. */
   found: Result<
@@ -23,11 +23,11 @@ async function* chunksOf(file: Blob): AsyncGenerator<Uint8Array> {
   for (let next = await reader.read(); !next.done; next = await reader.read()) yield next.value;
 }
 
-function foundIn({ read }: OpenedLog, { wormTeeth, cutsS }: LogAsked, context: Context): LogTold['found'] {
+function foundIn({ read }: OpenedLog, { ownTurnS, cutsS }: LogAsked, context: Context): LogTold['found'] {
   if (!read.ok) return read;
   context.report('analysing', 0.9);
   const { series, rows, unusable, clockSteps, notes } = read.value;
-  const analysis = analyseTrack(series, { wormTeeth, cutsS });
+  const analysis = analyseTrack(series, { ownTurnS, cutsS });
   if (!analysis) return refuse('logEmpty');
   return ok({ rows, unusable, gaps: gapsOf(series), clockSteps, notes, analysis });
 }

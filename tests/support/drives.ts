@@ -47,5 +47,5 @@ export const analysed = (
   truth?: Partial<DriveTruth>,
   plan?: Partial<LogPlan>,
   seed?: number,
-  wormTeeth: number | null = null,
-) => analyseTrack(seriesOf(truth, plan, seed), { wormTeeth })!;
+  ownTurnS: number | null = null,
+) => analyseTrack(seriesOf(truth, plan, seed), { ownTurnS })!;

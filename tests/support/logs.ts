@@ -14,4 +14,4 @@ export const series = {
   aimRaArcsec: null,
   aimDecArcsec: null,
 };
-export const analysis = analyseTrack(series, { wormTeeth: null })!;
+export const analysis = analyseTrack(series, { ownTurnS: null })!;

@@ -2,6 +2,7 @@
 import { motorsOf } from '../mount/motors.ts';
 import type { MountPart } from '../records/part.ts';
 import { wormPeriodS, type Sinusoid } from '../tracking/periodicError.ts';
+import { turnOfDrive } from './driveTurn.ts';
 import { isTracker } from './rigNumbers.ts';
 import { ASSUMED } from '../verdict/assumptions.ts';
 
@@ -14,7 +15,6 @@ export function assumedSinusoids(mount: Driven | null): Sinusoid[] {
   if (mount === null) return [{ amplitudeArcsec: geared / 2, periodS: wormPeriodS(ASSUMED.wormTeeth), phaseDeg: null }];
   const peakToPeak =
     mount.drive === 'strainWave' ? strainWave : isTracker(mount) ? smallTracker : mount.belt ? belt : geared;
-  const ownPeriod =
-    mount.drive === 'strainWave' ? ASSUMED.strainWavePeriodS : wormPeriodS(mount.wormTeeth ?? ASSUMED.wormTeeth);
-  return [{ amplitudeArcsec: peakToPeak / 2, periodS: mount.drivePeriodS ?? ownPeriod, phaseDeg: null }];
+  const usualS = mount.drive === 'strainWave' ? ASSUMED.strainWavePeriodS : wormPeriodS(ASSUMED.wormTeeth);
+  return [{ amplitudeArcsec: peakToPeak / 2, periodS: turnOfDrive(mount)?.periodS ?? usualS, phaseDeg: null }];
 }

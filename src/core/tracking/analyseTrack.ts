@@ -10,7 +10,7 @@ import { RAD_PER_DEG } from '../math/angles.ts';
 import { noiseOf } from './jumps.ts';
 import { withoutLost, type LostRows } from './lostRows.ts';
 import { jumpsPerAxis, merged, thinned, unmixed, type Curve } from './pieces.ts';
-import { wormPeriodS, type ErrorCurve } from './periodicError.ts';
+import type { ErrorCurve } from './periodicError.ts';
 import { playOf, type Play } from './play.ts';
 import { restOfDrive } from './restOfDrive.ts';
 import type { Spectrum } from './spectrum.ts';
@@ -52,8 +52,8 @@ export type TrackAnalysis = {
 type Analysed = Omit<TrackAnalysis, 'isWhole' | 'lost'>;
 
 export type AnalyseOptions = {
-  /** Teeth of the worm's wheel; null = not known. */
-  wormTeeth: number | null;
+  /** One turn of this mount's drive; null = not known. */
+  ownTurnS: number | null;
   /** Jumps set by hand, as times; null = they are looked for. */
   cutsS?: readonly number[] | null;
 };
@@ -106,7 +106,7 @@ function analysed(series: TrackSeries, options: AnalyseOptions): Analysed | null
   const isThinned = points.timeS.length < timeS.length;
   const inPieces = (jumps: readonly number[]): Points => (isThinned ? unmixed(points, jumps) : points);
   const decModel = fitModel(inPieces(decJumps), points.dec, { jumps: decJumps, ...NO_PERIOD });
-  const drive = driveIn({ points: inPieces(raJumps), jumps: raJumps }, timeS.length, options.wormTeeth);
+  const drive = driveIn({ points: inPieces(raJumps), jumps: raJumps }, timeS.length, options.ownTurnS);
   if (!drive || !decModel) return null;
   return {
     points,
@@ -129,10 +129,9 @@ type DriveFound = Pick<
 >;
 
 /** What turns in a curve, as far as it may be told. */
-function driveIn(curve: Curve, rows: number, wormTeeth: number | null): DriveFound | null {
+function driveIn(curve: Curve, rows: number, ownTurnS: number | null): DriveFound | null {
   const thin = thinned(curve);
-  const found = periodsIn(thin, rows, wormTeeth);
-  const ownTurnS = wormTeeth === null ? null : wormPeriodS(wormTeeth);
+  const found = periodsIn(thin, rows, ownTurnS);
   const unseen = unseenIn(curve.points, ownTurnS);
   const turning = unseen === null ? fitted(curve, thin, found) : null;
   const told = turning && periodicOf(curve.points, turning);

@@ -1,7 +1,6 @@
 /** Which of the periods of a curve is its worm's, which are of other gears, and when nothing can be said of either. */
 import { fitModel, wavesOf } from './driveModel.ts';
 import { findPeriods, PARTED } from './findPeriods.ts';
-import { wormPeriodS } from './periodicError.ts';
 import { spanOf, type Curve } from './pieces.ts';
 import type { Spectrum } from './spectrum.ts';
 
@@ -39,7 +38,7 @@ export type Found = { wormHz: number | null; gearsHz: number[]; spectrum: Spectr
 const LEAST_OF_POWER = 1e-4;
 
 /** Periods that stand out, and which of them is the worm's. */
-export function periodsIn({ points, jumps }: Curve, rows: number, wormTeeth: number | null): Found {
+export function periodsIn({ points, jumps }: Curve, rows: number, ownTurnS: number | null): Found {
   const spanS = spanOf(points);
   const { frequenciesHz, spectrum } = findPeriods(points, points.ra, jumps, rows);
   const model = fitModel(points, points.ra, { jumps, wormHz: null, harmonics: [], gearsHz: frequenciesHz });
@@ -47,7 +46,7 @@ export function periodsIn({ points, jumps }: Curve, rows: number, wormTeeth: num
   const found = frequenciesHz.map((hz, i) => ({ hz, power: (waves[i]?.amplitudeArcsec ?? 0) ** 2 }));
   const strongestPower = Math.max(0, ...found.map((f) => f.power));
   const turning = found.filter((f) => f.hz * spanS >= FEWEST_TURNS && f.power > LEAST_OF_POWER * strongestPower);
-  const told = wormTeeth === null ? null : 1 / wormPeriodS(wormTeeth);
+  const told = ownTurnS === null ? null : 1 / ownTurnS;
   const tellsTold = told !== null && turning.some((f) => harmonicOf(f.hz, told, spanS) !== null);
   // Where something slower than a turn and a half is stronger than all that turns, nothing can be said of periods.
   const slow = found.filter((f) => f.hz * spanS < FEWEST_TURNS).some((f) => turning.every((t) => t.power < f.power));

@@ -9,7 +9,7 @@ import {
   type UsablePoint,
 } from '../../core/night/advice/stars/usableOfNight.ts';
 import { WANTED_SHARE } from '../../core/verdict/budget.ts';
-import { wormPeriodS } from '../../core/tracking/periodicError.ts';
+import { turnOfDrive } from '../../core/rig/driveTurn.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
@@ -149,13 +149,13 @@ const schema = z.object({ peakToPeakArcsec: z.number().min(0).max(600), periodS:
 function RecordSwing() {
   const { records, numbers } = useNight();
   const { format } = useShared();
-  const teeth = numbers.mount?.wormTeeth ?? null;
+  const own = turnOfDrive(numbers.mount);
   return (
     <RecordForm<Fields, z.infer<typeof schema>>
       title="The drive’s periodic error"
       button="Record this swing"
       schema={schema}
-      defaults={{ peakToPeakArcsec: null, periodS: teeth === null ? null : Number(wormPeriodS(teeth).toFixed(1)) }}
+      defaults={{ peakToPeakArcsec: null, periodS: own && Number(own.periodS.toFixed(1)) }}
       keep
       toReading={({ peakToPeakArcsec, periodS }) => ({
         reading: {

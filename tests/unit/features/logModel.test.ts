@@ -12,12 +12,12 @@ import {
   logFigures,
   logReason,
   logSaying,
-  type OwnTurn,
   logSentence,
   guiderAdvice,
   periodName,
   rowsWords,
 } from '../../../src/text/logWords.ts';
+import type { OwnTurn } from '../../../src/core/rig/driveTurn.ts';
 import { DOUBT_WORDS, logRefusal } from '../../../src/text/logReadingWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import { plain } from '../../../src/text/said.ts';

@@ -19,7 +19,7 @@ async function found(mount: StandInMount) {
   const opened = await openLog(bytesOf(text), { told: {}, mapping: null, between: () => Promise.resolve() });
   if (!opened.ok || !opened.value.read.ok) throw new Error('not read');
   expect(opened.value.doubts, 'its own columns are sure').to.deep.equal([]);
-  return analyseTrack(opened.value.read.value.series, { wormTeeth: null });
+  return analyseTrack(opened.value.read.value.series, { ownTurnS: null });
 }
 
 describe('the stand-in mount', () => {

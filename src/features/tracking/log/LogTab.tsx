@@ -4,10 +4,9 @@ import { z } from 'zod';
 import type { TrackAnalysis } from '../../../core/tracking/analyseTrack.ts';
 import type { FolderFile } from '../../../frames/folder.ts';
 import type { StandInMount } from '../../../standins/mountStream.ts';
-import type { MountPart } from '../../../core/records/part.ts';
 import { driveOfOtherNight } from '../../../core/night/learned/driveOfOtherNight.ts';
+import { turnOfDrive, type OwnTurn } from '../../../core/rig/driveTurn.ts';
 import { earlierDrive, trackValues } from '../../../core/tracking/trackReading.ts';
-import { wormPeriodS } from '../../../core/tracking/periodicError.ts';
 import { toCsv } from '../../../formats/csv.ts';
 import { Queries } from '../../../session/Queries.tsx';
 import { RecordForm } from '../../../session/RecordForm.tsx';
@@ -23,7 +22,6 @@ import {
   ONE_SESSION,
   rowsWords,
   type LogSaying,
-  type OwnTurn,
 } from '../../../text/logWords.ts';
 import { columnsWords, DOUBT_WORDS, lostWords, noteWords } from '../../../text/logReadingWords.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
@@ -219,14 +217,6 @@ function Layout({ told, readAs }: { told: LogTold; readAs: LogHere['readAs'] }) 
   );
 }
 
-/** One turn of this mount's drive; null = nobody knows it. */
-function turnOf(mount: MountPart | null): OwnTurn | null {
-  if (!mount) return null;
-  const { wormTeeth, drivePeriodS } = mount;
-  if (mount.drive === 'worm' && wormTeeth !== null) return { periodS: wormPeriodS(wormTeeth), drive: 'worm' };
-  return drivePeriodS === null ? null : { periodS: drivePeriodS, drive: mount.drive === 'worm' ? 'worm' : 'drive' };
-}
-
 /** Where logs come from: one at a time, whichever was asked for last. */
 function useSources(log: LogHere) {
   const folder = useFolder((file) => log.readOn(file, 'mount'));
@@ -257,12 +247,12 @@ function useSources(log: LogHere) {
 function LogBench({ tabs }: { tabs: ReactNode }) {
   const { mount } = useNight().numbers;
   const { format } = useShared();
-  // Only a worm's wheel has teeth that tell a period.
-  const log = useLog(mount?.drive === 'worm' ? mount.wormTeeth : null);
+  const ofMount = turnOfDrive(mount);
+  const log = useLog(ofMount?.periodS ?? null);
   const { choose, folder, standIn } = useSources(log);
   const [cutsOpen, setCutsOpen] = useState(false);
   const { state, going } = log;
-  const own = state.at === 'read' && state.origin === 'standIn' ? null : turnOf(mount);
+  const own = state.at === 'read' && state.origin === 'standIn' ? null : ofMount;
   const saying = sayingOf(state, own);
   const shown = state.at === 'read' && !going ? state : null;
   return (

@@ -64,14 +64,14 @@ function useReadingOn(
 }
 
 /** A log in this tab, read and analysed in a worker. */
-export function useLog(wormTeeth: number | null): LogHere {
+export function useLog(ownTurnS: number | null): LogHere {
   const { going, watch } = useWatched();
   const [state, setState] = useState<LogState>({ at: 'none' });
   const askWith = async (options: Partial<Watched>, asked: Asked): Promise<LogState> => {
     const { origin, ...log } = asked;
     // What does not exist has not this mount's gears.
-    const teeth = origin === 'mount' ? wormTeeth : null;
-    const answer = await (await opened()).run({ ...log, wormTeeth: teeth }, options);
+    const turnS = origin === 'mount' ? ownTurnS : null;
+    const answer = await (await opened()).run({ ...log, ownTurnS: turnS }, options);
     if (!answer.ok) return { at: 'refused', why: answer.code };
     const kept = log.mapping ? null : keptMapping(headingOf(answer.value));
     return kept && fits(kept, answer.value)

@@ -1,5 +1,6 @@
 /** What a class takes until it is measured, and what a rig that lacks something is taken for. */
 import { expect } from 'chai';
+import { turnOfDrive } from '../../../../src/core/rig/driveTurn.ts';
 import { assumedSinusoids } from '../../../../src/core/rig/assumedDrive.ts';
 import { cableNeededM } from '../../../../src/core/rig/cableRuns.ts';
 import { massPoints } from '../../../../src/core/rig/footingOfRig.ts';
@@ -17,6 +18,17 @@ describe('what a class takes until it is measured', () => {
   const mountWith = (change: Partial<MountPart>): MountPart => ({
     ...parts.find((p): p is MountPart => p.id === 'demo-heron-mount')!,
     ...change,
+  });
+
+  it('one turn of a drive is told in seconds before teeth, and by teeth only of a worm’s wheel', () => {
+    const worm = { drive: 'worm' as const, wormTeeth: 180, drivePeriodS: null };
+    expect(turnOfDrive(worm)!.periodS).to.be.closeTo(478.69, 0.01);
+    expect(turnOfDrive({ ...worm, drivePeriodS: 430 })).to.deep.equal({ periodS: 430, drive: 'worm' });
+    expect(turnOfDrive({ ...worm, drive: 'strainWave' })).to.equal(null);
+    expect(turnOfDrive({ ...worm, drive: 'strainWave', drivePeriodS: 288 })!.drive).to.equal('drive');
+    expect([turnOfDrive(null), turnOfDrive({ ...worm, wormTeeth: null })]).to.deep.equal([null, null]);
+    // What the benches assume and what a log is held against are the same turn.
+    expect(assumedSinusoids(mountWith({ wormTeeth: 180, drivePeriodS: 430 }))[0]!.periodS).to.equal(430);
   });
 
   it('a strain wave has a period of its own, a worm that of its teeth', () => {

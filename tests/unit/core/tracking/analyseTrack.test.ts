@@ -59,7 +59,7 @@ describe('what a log says of a drive', () => {
       { k: 2, amplitudeArcsec: 9, phaseDeg: 0 },
     ];
     const periodS = 86_164.0905 / 180;
-    const { periodic } = analysed({ harmonics, periodS }, {}, 3, 180);
+    const { periodic } = analysed({ harmonics, periodS }, {}, 3, 86_164.0905 / 180);
     expect(periodic!.periodS).to.be.closeTo(periodS, 2);
     expect(periodic!.harmonics[1]!.amplitudeArcsec).to.be.closeTo(9, 0.2);
   });
@@ -85,14 +85,14 @@ describe('what a log says of a drive', () => {
   it('cuts set by hand stand instead of those found', () => {
     const series = seriesOf();
     const jumped = { ...series, raArcsec: series.raArcsec.map((v, i) => v + (i >= 400 ? 6 : 0)) };
-    expect(analyseTrack(jumped, { wormTeeth: null })!.jumps).to.deep.equal([400]);
-    expect(analyseTrack(jumped, { wormTeeth: null, cutsS: [] })!.jumps).to.deep.equal([]);
-    expect(analyseTrack(jumped, { wormTeeth: null, cutsS: [800] })!.jumps).to.deep.equal([400]);
-    expect(analyseTrack(series, { wormTeeth: null })!.jumps).to.deep.equal([]);
+    expect(analyseTrack(jumped, { ownTurnS: null })!.jumps).to.deep.equal([400]);
+    expect(analyseTrack(jumped, { ownTurnS: null, cutsS: [] })!.jumps).to.deep.equal([]);
+    expect(analyseTrack(jumped, { ownTurnS: null, cutsS: [800] })!.jumps).to.deep.equal([400]);
+    expect(analyseTrack(series, { ownTurnS: null })!.jumps).to.deep.equal([]);
   });
 
   it('is null for a handful of rows', () => {
-    expect(analyseTrack(seriesOf({}, { durationS: 10 }), { wormTeeth: null })).to.equal(null);
+    expect(analyseTrack(seriesOf({}, { durationS: 10 }), { ownTurnS: null })).to.equal(null);
   });
 });
 

@@ -17,7 +17,7 @@ describe('a long log', () => {
   };
 
   it('of more rows than are fitted is cut nowhere where nothing jumped, and tells the period all the finer', () => {
-    const found = analyseTrack(long(50_000, 0.2), { wormTeeth: null })!;
+    const found = analyseTrack(long(50_000, 0.2), { ownTurnS: null })!;
     expect(found.jumps).to.deep.equal([]);
     expect(found.periodic!.periodS).to.be.closeTo(480, 4 * found.periodic!.sigmaPeriodS);
     expect(found.periodic!.sigmaPeriodS).to.be.lessThan(0.02);
@@ -48,8 +48,8 @@ describe('a long log', () => {
     const join = (key: 'raArcsec' | 'decArcsec') => Float64Array.from([...short[key], ...full[key]]);
     const timeS = Float64Array.from([...short.timeS, ...full.timeS.map((s) => s + 86_400)]);
     const both = { ...full, timeS, raArcsec: join('raArcsec'), decArcsec: join('decArcsec') };
-    const found = analyseTrack(both, { wormTeeth: null })!;
-    const alone = analyseTrack(full, { wormTeeth: null })!;
+    const found = analyseTrack(both, { ownTurnS: null })!;
+    const alone = analyseTrack(full, { ownTurnS: null })!;
     expect([found.isWhole, alone.isWhole, found.points.timeS[0]]).to.deep.equal([false, true, 86_400]);
     expect(found.periodic!.periodS).to.be.closeTo(alone.periodic!.periodS, 1e-3);
     expect(found.raDrift.perMin).to.be.closeTo(alone.raDrift.perMin, 1e-6);
@@ -59,7 +59,7 @@ describe('a long log', () => {
     const calm = long(24_000, 2);
     const levels = Array.from({ length: 200 }, (_, k) => 8 * (-1) ** k + Math.sin(k * k));
     const raArcsec = calm.raArcsec.map((v, i) => v + levels[Math.floor(i / 60)]!);
-    const found = analyseTrack({ ...calm, raArcsec }, { wormTeeth: null })!;
+    const found = analyseTrack({ ...calm, raArcsec }, { ownTurnS: null })!;
     expect(found.jumps).to.have.lengthOf(199);
     expect(found.periodic!.periodS).to.be.closeTo(480, 4 * found.periodic!.sigmaPeriodS);
     expect(found.periodic!.peakToPeakArcsec).to.be.closeTo(12, 0.3);

@@ -85,7 +85,7 @@ function logOf({
       raArcsec: times.map((t) => (swing / 2) * Math.sin((2 * Math.PI * t) / periodS + seed) + noise()),
       decArcsec: times.map(() => noise()),
     },
-    { wormTeeth: null },
+    { ownTurnS: null },
   )!;
 }
 

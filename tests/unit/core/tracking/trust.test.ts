@@ -17,7 +17,7 @@ function logOf(ra: (s: number, random: () => number) => number, rows = 1000, eve
   return { timeS, raArcsec: timeS.map((s) => ra(s, random) + air()), decArcsec: timeS.map(air), ...NONE };
 }
 const worm = (s: number): number => 6 * Math.sin((2 * Math.PI * s) / 480) + 0.01 * s;
-const told = (series: TrackSeries, wormTeeth: number | null = null) => analyseTrack(series, { wormTeeth })!;
+const told = (series: TrackSeries, ownTurnS: number | null = null) => analyseTrack(series, { ownTurnS })!;
 
 describe('what a log cannot tell is not told', () => {
   it('a curve that only wanders has no period, and says that its halves differ or nothing stands out', () => {
@@ -38,8 +38,8 @@ describe('what a log cannot tell is not told', () => {
 
   it('rows too far apart for the worm make no other period of it', () => {
     const far = logOf(worm, 120, 300);
-    for (const teeth of [null, 180]) expect(told(far, teeth).untold, String(teeth)).to.equal('tooFarApart');
-    expect(told(logOf(worm, 300, 60), 180).periodic!.periodS).to.be.closeTo(478.7, 3);
+    for (const turnS of [null, 478.7]) expect(told(far, turnS).untold, String(turnS)).to.equal('tooFarApart');
+    expect(told(logOf(worm, 300, 60), 478.7).periodic!.periodS).to.be.closeTo(478.7, 3);
     expect(plain(logSentence(logSaying(told(far), null), f))).to.match(/^Log more often/);
   });
 

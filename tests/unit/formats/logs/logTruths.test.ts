@@ -81,7 +81,7 @@ describe('times of a log in disorder', () => {
     const found = await read([...log(every2), ...second]);
     expect(found.notes.map((n) => n.code)).to.deep.equal(['sessions']);
     expect(found.series.starts).to.deep.equal([900]);
-    const told = analyseTrack(found.series, { wormTeeth: null })!;
+    const told = analyseTrack(found.series, { ownTurnS: null })!;
     expect([told.isWhole, Math.round(told.periodic!.periodS)]).to.deep.equal([false, 480]);
   });
 
@@ -137,7 +137,7 @@ describe('cells of a log that hold no value', () => {
     const lines = log(every2).map((line, i) => (i === 300 ? line.replace(/^[^,]*,/, '') : line));
     const found = await read(lines);
     expect([found.rows, found.unusable]).to.deep.equal([900, 1]);
-    expect(analyseTrack(found.series, { wormTeeth: null })!.jumps).to.deep.equal([]);
+    expect(analyseTrack(found.series, { ownTurnS: null })!.jumps).to.deep.equal([]);
   });
 });
 
