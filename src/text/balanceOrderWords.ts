@@ -1,4 +1,6 @@
 /** The order of balancing and of taking a rig down, in hand movements. */
+import type { RearEnd } from '../core/rig/lookerPlace.ts';
+import { TUBE_ENDS } from './tubeEnds.ts';
 import { isTrial, type OrderStep, type TrialStep, type UnloadStep } from '../core/night/advice/hands/balanceOrder.ts';
 import type { Motors } from '../core/mount/motors.ts';
 import { ASSEMBLY_WORDS } from './packingWords.ts';
@@ -17,18 +19,23 @@ const TRIAL_WORDS: Record<TrialStep, { do: string; why: string }> = {
 export const orderWords = (step: OrderStep): { do: string; why: string } =>
   isTrial(step) ? TRIAL_WORDS[step] : ASSEMBLY_WORDS[step];
 
-export const UNLOAD_WORDS: Record<UnloadStep, string> = {
+const UNLOAD: Record<Exclude<UnloadStep, 'cameraOff'>, string> = {
   park: 'Weights straight down, tube to the pole, both clutches tight',
   parkBare: 'Tube to the pole, axes locked',
   powerOff: 'Power off',
   cablesOff: 'Cables off, thick ones first',
-  cameraOff: 'Camera off with one hand on the tube: without it the front drops',
   tubeOff: 'Tube out of the saddle, held before the clamp opens',
   weightsOff: 'Weights off last of the load, the end stop after them',
   barOff: 'Bar out or drawn in',
   headOff: 'Head off; two people above 20 kg',
   legsLast: 'Legs in last. Look round the ground with a light',
 };
+
+/** @param rear a reflector's camera hangs at its open end. */
+export function unloadWords(step: UnloadStep, rear: RearEnd): string {
+  if (step !== 'cameraOff') return UNLOAD[step];
+  return `Camera off with one hand on the tube: without it the ${rear === 'mirror' ? TUBE_ENDS.mirror.rear : 'front'} drops`;
+}
 
 /** Why weights come off after the tube. */
 export const UNLOAD_REASON =

@@ -6,6 +6,7 @@ import type { Drops } from '../core/night/learned/tipOfNight.ts';
 import type { MountPart } from '../core/records/part.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
+import { ANY_ENDS, capital, type TubeEnds } from './tubeEnds.ts';
 
 type Drive = MountPart['drive'];
 /** Places are readings of the user's tape; movements are signed along the position. */
@@ -14,6 +15,8 @@ export type BalanceSaying =
   | { code: 'incomplete' }
   | { code: 'noWeight'; momentKgM: number }
   | { code: 'noMover'; axis: BalanceAxis }
+  /** A camera at the tube's side: the tube is turned in its rings; null = what else hangs there outweighs it. */
+  | { code: 'turnRings'; byDeg: number | null }
   /** Masses or trials put the balance off the bar; from the polar axis. */
   | { code: 'beyondEnd'; positionM: number; endM: number; fits: number }
   | { code: 'insideStart'; positionM: number; startM: number; fits: number }
@@ -32,15 +35,15 @@ export type Why =
   | { code: 'lastTime'; atM: number; added: string[]; removed: string[]; moved: string[] }
   | { code: 'stated'; withinM: number };
 
-export const DROP_NAMES: Record<Drops, string> = {
+const DROP_NAMES: Record<Exclude<Drops, 'front' | 'rear'>, string> = {
   tube: 'Tube side dropped',
   weight: 'Weight side dropped',
-  front: 'Front dropped',
-  rear: 'Camera end dropped',
   upper: 'Swings to the upper side',
   lower: 'Swings to the lower side',
   none: 'Stays anywhere',
 };
+export const dropName = (drops: Drops, ends: TubeEnds = ANY_ENDS): string =>
+  drops === 'front' || drops === 'rear' ? `${capital(ends[drops])} dropped` : DROP_NAMES[drops];
 
 export const AXIS_TABS: Record<BalanceAxis, string> = {
   ra: 'Right ascension',
@@ -48,11 +51,12 @@ export const AXIS_TABS: Record<BalanceAxis, string> = {
   sideways: 'Sideways',
 };
 
-const TOWARD: Record<BalanceAxis, readonly [more: string, less: string]> = {
-  ra: ['outward', 'inward'],
-  dec: ['toward the front', 'toward the camera end'],
-  sideways: ['to the upper side', 'to the lower side'],
-};
+const toward = (axis: BalanceAxis, ends: TubeEnds): readonly [more: string, less: string] =>
+  ({
+    ra: ['outward', 'inward'] as const,
+    dec: [`toward the ${ends.front}`, `toward the ${ends.rear}`] as const,
+    sideways: ['to the upper side', 'to the lower side'] as const,
+  })[axis];
 
 /** How each axis is tried. */
 const HOW_TO_TRY: Record<BalanceAxis, Said> = {
@@ -80,14 +84,40 @@ const MOVED_PIECE: Record<BalanceAxis, (name: string) => string> = {
   sideways: (name) => name,
 };
 
-function moveSentence(s: Extract<BalanceSaying, { code: 'move' }>, f: Format): Said {
+function moveSentence(s: Extract<BalanceSaying, { code: 'move' }>, f: Format, ends: TubeEnds): Said {
   const by = f.quantity(Math.abs(s.moveM), 'barLength');
-  const way = TOWARD[s.axis][s.moveM > 0 ? 0 : 1];
+  const way = toward(s.axis, ends)[s.moveM > 0 ? 0 : 1];
   return `Slide the **${MOVED_PIECE[s.axis](s.name)} ${by} ${way}**, to **${f.quantity(s.toM, 'barLength')}**. Hold the tube.`;
 }
 
+/** Less of a turn no hand sets on purpose. */
+export const SET_DEG = 3;
+export const RINGS = {
+  turned: 'The tube is turned',
+  said: 'The rig’s record has the tube turned in its rings.',
+} as const;
+
+function ringsSentence(byDeg: number | null, f: Format): Said {
+  if (byDeg === null) return 'Hang a piece of the other side **lower or nearer**: turning the tube cannot outweigh it.';
+  if (Math.abs(byDeg) < SET_DEG) return `Leave the tube as it lies in its rings. ${HOW_TO_TRY.sideways}`;
+  const way = byDeg > 0 ? 'upper' : 'lower';
+  return `Hold the tube and **turn it in its rings by ${f.quantity(Math.abs(byDeg), 'angleDeg', 0)}**: what looks into it goes to the ${way} side.`;
+}
+
+/** Off the bar, where other sets of one's box fit it, and where none does. */
+const OFF_BAR: Record<'beyondEnd' | 'insideStart', Record<'others' | 'none', Said>> = {
+  beyondEnd: {
+    others: 'The bar is **too short for this weight**. Use another set.',
+    none: 'The bar is **too short**. Lengthen it or move the clamp.',
+  },
+  insideStart: {
+    others: 'This weight is **too heavy for this bar**. Use another set.',
+    none: 'The weight is **too heavy**. Take a lighter one, or move the clamp.',
+  },
+};
+
 /** The sentence for the hand. */
-export function balanceSentence(s: BalanceSaying, f: Format): Said {
+export function balanceSentence(s: BalanceSaying, f: Format, ends: TubeEnds): Said {
   switch (s.code) {
     case 'notNeeded':
       return s.drive === 'strainWave'
@@ -101,18 +131,15 @@ export function balanceSentence(s: BalanceSaying, f: Format): Said {
       return s.axis === 'sideways'
         ? 'Leave this out: **nothing hangs beside the tube** that could be shifted.'
         : 'Say in **Kit** what slides with the tube, and what it weighs.';
+    case 'turnRings':
+      return ringsSentence(s.byDeg, f);
     case 'beyondEnd':
-      return s.fits > 0
-        ? 'The bar is **too short for this weight**. Use another set.'
-        : 'The bar is **too short**. Lengthen it or move the clamp.';
     case 'insideStart':
-      return s.fits > 0
-        ? 'This weight is **too heavy for this bar**. Use another set.'
-        : 'The weight is **too heavy**. Take a lighter one, or move the clamp.';
+      return OFF_BAR[s.code][s.fits > 0 ? 'others' : 'none'];
     case 'offSaddle':
-      return `The saddle does not reach: **move a piece toward the ${s.toward === 'front' ? 'front' : 'camera end'}** instead.`;
+      return `The saddle does not reach: **move a piece toward the ${ends[s.toward]}** instead.`;
     case 'move':
-      return moveSentence(s, f);
+      return moveSentence(s, f, ends);
     case 'try':
       return s.axis === 'sideways'
         ? HOW_TO_TRY.sideways
@@ -144,10 +171,10 @@ function changeWords({
   ].filter((words) => words !== '');
 }
 
-function whyWords(why: Why, f: Format): string {
+function whyWords(why: Why, f: Format, ends: TubeEnds): string {
   switch (why.code) {
     case 'answers':
-      return `${DROP_NAMES[why.lastDrop]}. By your answers it balances between ${f.quantity(Math.min(why.lowM, why.highM), 'barLength')} and ${f.quantity(Math.max(why.lowM, why.highM), 'barLength')}.`;
+      return `${dropName(why.lastDrop, ends)}. By your answers it balances between ${f.quantity(Math.min(why.lowM, why.highM), 'barLength')} and ${f.quantity(Math.max(why.lowM, why.highM), 'barLength')}.`;
     case 'lastTime': {
       const changes = changeWords(why);
       const since = changes.length === 0 ? 'Nothing changed since.' : `Since then ${changes.join('; ')}.`;
@@ -159,7 +186,7 @@ function whyWords(why: Why, f: Format): string {
 }
 
 /** The reason, one smaller line. */
-export function balanceReason(s: BalanceSaying, f: Format): string {
+export function balanceReason(s: BalanceSaying, f: Format, ends: TubeEnds): string {
   switch (s.code) {
     case 'notNeeded':
       return 'Clutch and counterweight steps are left out of this run.';
@@ -171,6 +198,8 @@ export function balanceReason(s: BalanceSaying, f: Format): string {
       return s.axis === 'sideways'
         ? 'With the tube straight up only what sits beside its middle line can swing it.'
         : 'Declination is balanced by sliding the tube in its rings.';
+    case 'turnRings':
+      return 'What looks into a reflector from its side swings it round when the tube points straight up.';
     case 'beyondEnd':
       return `It would balance at ${f.quantity(s.positionM, 'barLength')} from the polar axis; the bar ends at ${f.quantity(s.endM, 'barLength')}.`;
     case 'insideStart':
@@ -179,7 +208,7 @@ export function balanceReason(s: BalanceSaying, f: Format): string {
       return 'The tube would have to slide past the end that the saddle holds.';
     case 'move':
     case 'try':
-      return whyWords(s.why, f);
+      return whyWords(s.why, f, ends);
     case 'again':
       return 'A stiff clutch can hide a small weight; two answers rule that out.';
     case 'balanced':
@@ -197,10 +226,13 @@ export const BAR_EDGES: Record<BarEdge, { choice: string; caption: string }> = {
     caption: 'from the end stop to the weight’s far edge',
   },
 };
-export const TUBE_EDGES: Record<TubeEdge, { choice: string; caption: string }> = {
-  saddleToFront: { choice: 'Saddle’s middle to the front end', caption: 'from the saddle’s middle to the front end' },
-  saddleToRear: { choice: 'Saddle’s middle to the rear end', caption: 'from the saddle’s middle to the rear end' },
-};
+export function tubeEdges(ends: TubeEnds): Record<TubeEdge, { choice: string; caption: string }> {
+  const to = (end: string) => ({
+    choice: `Saddle’s middle to the ${end}`,
+    caption: `from the saddle’s middle to the ${end}`,
+  });
+  return { saddleToFront: to(ends.front), saddleToRear: to(ends.rear) };
+}
 export const ANSWER_WORDS = 'A button records the answer with this place';
 /** What the place of each axis is called in its field. */
 /** The pale number is reckoned, not read. */
@@ -214,13 +246,13 @@ export const PLACE_LABELS: Record<BalanceAxis, string> = {
 
 /** What is named in the drawings. */
 export const DRAWING_WORDS = {
-  saddle: { front: 'front', rear: 'camera end', saddle: 'saddle' },
+  saddle: 'saddle',
   upright: { upper: 'upper side of the level tube', lower: 'lower side', axis: 'declination axis' },
 };
 
 /** A trial as it was recorded. */
-export function trialSaid(drops: Drops, placeM: number, f: Format): string {
-  return `${DROP_NAMES[drops]} at ${f.quantity(placeM, 'barLength')}: recorded.`;
+export function trialSaid(drops: Drops, placeM: number, f: Format, ends: TubeEnds): string {
+  return `${dropName(drops, ends)} at ${f.quantity(placeM, 'barLength')}: recorded.`;
 }
 
 /** Two explanations of one balance. */

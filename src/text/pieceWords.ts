@@ -1,6 +1,8 @@
 /** What another piece does to the balance, in words. */
 import type { Format } from './format.ts';
+import type { RearEnd } from '../core/rig/lookerPlace.ts';
 import type { Said } from './said.ts';
+import type { TubeEnds } from './tubeEnds.ts';
 
 type Shifted = { axis: 'ra' | 'dec'; moveM: number; toM: number; onRange: boolean };
 export type PiecesSaying =
@@ -11,18 +13,19 @@ export type PiecesSaying =
 /** Less than this no hand notices. */
 const NOTICED_M = 0.001;
 
-const MOVES: Record<Shifted['axis'], readonly [piece: string, more: string, less: string]> = {
-  ra: ['weight', 'outward', 'inward'],
-  dec: ['tube', 'toward the front', 'toward the camera end'],
-};
+const movesOf = (
+  axis: Shifted['axis'],
+  { front, rear }: TubeEnds,
+): readonly [piece: string, more: string, less: string] =>
+  axis === 'ra' ? ['weight', 'outward', 'inward'] : ['tube', `toward the ${front}`, `toward the ${rear}`];
 
-function shiftWords({ axis, moveM, toM }: Shifted, f: Format): string {
-  const [piece, more, less] = MOVES[axis];
+function shiftWords({ axis, moveM, toM }: Shifted, f: Format, ends: TubeEnds): string {
+  const [piece, more, less] = movesOf(axis, ends);
   if (Math.abs(moveM) < NOTICED_M) return `the ${piece} stays`;
   return `**${piece} ${f.quantity(Math.abs(moveM), 'barLength')} ${moveM > 0 ? more : less}**, to ${f.quantity(toM, 'barLength')}`;
 }
 
-export function piecesSentence(s: PiecesSaying, f: Format): Said {
+export function piecesSentence(s: PiecesSaying, f: Format, ends: TubeEnds): Said {
   switch (s.code) {
     case 'incomplete':
       return 'Complete the rig in **Kit** first.';
@@ -35,7 +38,7 @@ export function piecesSentence(s: PiecesSaying, f: Format): Said {
           ? `${s.code === 'on' ? 'With' : 'Without'} it the weight runs **off the bar**: take another set first.`
           : `${s.code === 'on' ? 'With' : 'Without'} it the **saddle does not reach**: move another piece along.`;
       }
-      const words = s.shifts.map((shift) => shiftWords(shift, f)).join('; ');
+      const words = s.shifts.map((shift) => shiftWords(shift, f, ends)).join('; ');
       return words === '' ? 'Nothing changes.' : `Then move: ${words}.`;
     }
   }
@@ -60,10 +63,16 @@ export function smallThingsWords(
   cableKg: number,
   travelM: number,
   f: Format,
+  rear: RearEnd,
 ): string[] {
   const at = (m: number): string => f.quantity(m, 'barLength');
   return [
     `${f.quantity(cableKg, 'mass', 1)} of cable pulling at the camera counts for ${at(t.cableRaM)} of weight and ${at(t.cableDecM)} of tube: tie cables before you balance, with slack for the whole swing.`,
-    `Racking the focuser out by ${at(travelM)} asks for ${at(t.focusM)} of tube toward the front: balance at rough focus.`,
+    // A focuser at the tube's side moves nothing along it.
+    ...(rear === 'mirror'
+      ? []
+      : [
+          `Racking the focuser out by ${at(travelM)} asks for ${at(t.focusM)} of tube toward the front: balance at rough focus.`,
+        ]),
   ];
 }

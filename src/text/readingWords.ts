@@ -2,7 +2,7 @@
 import { PLACES } from '../core/records/corners.ts';
 import type { EventName, Reading, ReadingKind, ReadingOf } from '../core/records/reading.ts';
 import { fromUtcText } from '../core/time/utc.ts';
-import { DROP_NAMES } from './balanceWords.ts';
+import { dropName } from './balanceWords.ts';
 import { PLACE_NAMES, seenStarWords } from './cornersWords.ts';
 import type { Format } from './format.ts';
 import { compassPoint } from './compassWords.ts';
@@ -57,7 +57,7 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
   level: (v, { format }) => `${format.quantity(v.tiltDeg, 'angleDeg')} up toward ${compassPoint(v.uphillAzimuthDeg)}`,
   feet: (v, { format }) => `first foot at ${format.quantity(v.azimuthDeg, 'angleDeg')}`,
   balance: (v, { format }) =>
-    `${AXIS_NAMES[v.axis]} at ${format.quantity(v.positionM, 'barLength')}: ${DROP_NAMES[v.drops].toLowerCase()}`,
+    `${AXIS_NAMES[v.axis]} at ${format.quantity(v.positionM, 'barLength')}: ${dropName(v.drops).toLowerCase()}`,
   halfTurn: (v, { format }) =>
     `moved ${format.quantity(Math.hypot(v.afterXArcmin - v.beforeXArcmin, v.afterYArcmin - v.beforeYArcmin), 'arcmin')}`,
   driftMark: (v, { format }) =>

@@ -6,7 +6,6 @@ export const RIG = {
   behind: 'From behind, bar level',
   side: 'From the side, weights down',
   behindWords: { left: 'tube’s side', right: 'bar and weights' },
-  sideWords: { left: 'front', right: 'camera end' },
   why: 'Drag a piece or move it with the arrow keys; hatched: its mass or place is a guess.',
   pieces: 'Pieces on it',
   piece: 'This piece',

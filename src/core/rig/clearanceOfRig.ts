@@ -4,6 +4,7 @@ import type { SizeBasis } from '../records/part.ts';
 import type { ClearanceGeometry } from '../mount/clearance.ts';
 import type { LengthDoubts } from '../mount/clearanceDoubt.ts';
 import { TUBE_LENGTHS, type TubeLength } from '../mount/clearanceSlopes.ts';
+import { looksFromSide, tubeKindOf } from './lookerPlace.ts';
 import { usualFirstFootDeg } from './feetOfRig.ts';
 import { pivotHeightM, usualAxes } from './pivot.ts';
 import { mountFlips, type RigNumbers } from './rigNumbers.ts';
@@ -77,12 +78,13 @@ function basesOf(
   { mount, support, tube, camera }: RigNumbers,
   placeBasis: 'measured' | 'assumed',
 ): Record<Unmeasured, SizeBasis> {
+  const isAtSide = tube !== null && looksFromSide(tubeKindOf(tube));
   return {
     axes: mount?.geometry == null ? 'assumed' : (mount.sizeBasis ?? 'stated'),
     tripod: support?.sizeBasis ?? 'stated',
     tube: tube?.sizeBasis ?? 'stated',
-    // Without a camera nothing stands behind the tube.
-    camera: camera ? (camera.sizeBasis ?? 'stated') : 'measured',
+    // Without a camera nothing stands behind the tube, nor with one at its side.
+    camera: camera && !isAtSide ? (camera.sizeBasis ?? 'stated') : 'measured',
     place: placeBasis,
   };
 }

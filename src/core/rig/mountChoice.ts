@@ -11,6 +11,7 @@ import { fieldRotationRateArcsecPerS } from '../sky/fieldRotation.ts';
 import { ASSUMED, type StretchLimits } from '../verdict/assumptions.ts';
 import { isGoodEnough, roundnessBudget, type Budget, type RoundnessVerdict } from '../verdict/budget.ts';
 import type { PlannedSub, Tracking } from '../verdict/plannedSub.ts';
+import { looksFromSide } from './lookerPlace.ts';
 import { assumedGuided, assumedUnguided } from './assumedTracking.ts';
 import { usualAxes } from './pivot.ts';
 
@@ -121,7 +122,7 @@ function accountOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOp
 /** The eyepiece of a reflector sits near its front end, that of every other tube at its rear. */
 function eyeHeightM(mount: MountClass, tube: TubeGuess): [number, number] {
   const pivot = mount.hubHeightM + usualAxes(mount.mountKind).aboveHubM;
-  const reach = (tube.kind === 'newtonian' ? 1 : -1) * (tube.lengthM / 2);
+  const reach = (looksFromSide(tube.kind) ? 1 : -1) * (tube.lengthM / 2);
   const heights = [20, 80].map((alt) => pivot + reach * Math.sin(alt * RAD_PER_DEG));
   return [Math.max(0, Math.min(...heights)), Math.max(...heights)];
 }

@@ -1,12 +1,12 @@
 /** How wide a rig's own optics make a focused star before anybody measured one. */
 import { blurArcsec, assumedBlurUm, type BlurOf } from '../optics/opticsBlur.ts';
-import { guessTube } from '../optics/tubeClasses.ts';
 import type { PartOf } from '../records/part.ts';
+import { tubeKindOf } from './lookerPlace.ts';
 import type { RigNumbers } from './rigNumbers.ts';
 
 function kindOf(tube: PartOf<'tube'>, camera: PartOf<'camera'> | null): BlurOf['kind'] {
   if (camera?.bodyKind === 'phone') return 'phone';
-  return tube.tubeKind ?? guessTube(tube.apertureMm, tube.focalMm).kind;
+  return tubeKindOf(tube);
 }
 
 export type OpticsBlur = { fwhmArcsec: number; basis: 'told' | 'assumed' };

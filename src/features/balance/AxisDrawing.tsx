@@ -1,7 +1,8 @@
+import { useTubeEnds } from '../../session/useTubeEnds.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
 import { isGuess } from '../../core/rig/rigMasses.ts';
 import { useNight, useShared } from '../../session/session.ts';
-import { BAR_EDGES, DRAWING_WORDS, TUBE_EDGES } from '../../text/balanceWords.ts';
+import { BAR_EDGES, DRAWING_WORDS, tubeEdges } from '../../text/balanceWords.ts';
 import { BarDrawing } from '../../ui/instruments/BarDrawing.tsx';
 import { SaddleDrawing } from '../../ui/instruments/SaddleDrawing.tsx';
 import { UprightDrawing } from '../../ui/instruments/UprightDrawing.tsx';
@@ -63,6 +64,7 @@ function likelyOf({ tip }: AxisModel): readonly [number, number] | null {
 export function AxisDrawing({ model, label, settings }: Props) {
   const { format } = useShared();
   const { numbers, records } = useNight();
+  const ends = useTubeEnds();
   const { tip, setM, goalM } = model;
   if (!tip || setM === null || goalM === null) return null;
   const tube = numbers.tube ?? USUAL_TUBE;
@@ -92,8 +94,8 @@ export function AxisDrawing({ model, label, settings }: Props) {
       likelyM={likelyOf(model)}
       rangeM={tip.levers.rangeM}
       tape={model.tape}
-      caption={TUBE_EDGES[settings.tubeEdge].caption}
-      words={DRAWING_WORDS.saddle}
+      caption={tubeEdges(ends)[settings.tubeEdge].caption}
+      words={{ ...ends, saddle: DRAWING_WORDS.saddle }}
       format={format}
     />
   );

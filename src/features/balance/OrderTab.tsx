@@ -1,3 +1,4 @@
+import { rearEndOf } from '../../core/rig/lookerPlace.ts';
 import type { ReactNode } from 'react';
 import {
   balanceOrder,
@@ -10,7 +11,7 @@ import {
 import { motorsOf } from '../../core/mount/motors.ts';
 import { useNight } from '../../session/session.ts';
 import { StepLink, WorkStep } from '../../session/WorkStep.tsx';
-import { orderReason, orderSentence, orderWords, UNLOAD_REASON, UNLOAD_WORDS } from '../../text/balanceOrderWords.ts';
+import { orderReason, orderSentence, orderWords, UNLOAD_REASON, unloadWords } from '../../text/balanceOrderWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 
 /** Where an axis is tried. */
@@ -54,7 +55,7 @@ export function OrderTab({ tabs }: { tabs: ReactNode }) {
         <p className="soft">{UNLOAD_REASON}</p>
         <ol>
           {unloadOrder(night).map((step) => (
-            <li key={step}>{UNLOAD_WORDS[step]}.</li>
+            <li key={step}>{unloadWords(step, rearEndOf(night.numbers))}.</li>
           ))}
         </ol>
       </div>

@@ -1,3 +1,5 @@
+import { rearEndOf } from '../../core/rig/lookerPlace.ts';
+import { useTubeEnds } from '../../session/useTubeEnds.ts';
 import { useState, type ReactNode } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
@@ -33,6 +35,7 @@ const ELSEWHERE: ReadonlySet<Part['kind']> = new Set([
 
 /** Mass and place of a piece that is not on the rig yet. */
 function ComingForm({ part, onReckon }: { part: Part | null; onReckon: (choice: Choice) => void }) {
+  const ends = useTubeEnds();
   const { numbers } = useNight();
   const { format } = useShared();
   const tube = numbers.masses.tubeSide.find((p) => p.partId === numbers.tube?.id);
@@ -54,7 +57,7 @@ function ComingForm({ part, onReckon }: { part: Part | null; onReckon: (choice: 
             label="Along the tube"
             kind="barLength"
             system={format.system}
-            hint="From the saddle: front +, camera end −."
+            hint={`From the saddle: ${ends.front} +, ${ends.rear} −.`}
           />
         </div>
         <div className="actions">
@@ -116,6 +119,7 @@ function PieceChoice({ onChoice }: { onChoice: (choice: Choice | null) => void }
 /** Before a piece comes on or goes off: the new places of weight and tube. */
 export function PiecesTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
+  const ends = useTubeEnds();
   const { format, stored } = useShared();
   const [choice, setChoice] = useState<Choice | null>(null);
   const { saying, shifts } = piecesModel(night, choice, settingOf(stored.settings, 'balance'));
@@ -124,7 +128,7 @@ export function PiecesTab({ tabs }: { tabs: ReactNode }) {
     <BenchLayout
       title="Balance"
       tabs={tabs}
-      sentence={piecesSentence(saying, format)}
+      sentence={piecesSentence(saying, format, ends)}
       reason={piecesReason(saying)}
       instrumentName="The piece"
     >
@@ -140,7 +144,7 @@ export function PiecesTab({ tabs }: { tabs: ReactNode }) {
       {small && (
         <div className="section">
           <h2>Cables and focuser</h2>
-          {smallThingsWords(small, CABLE_KG, FOCUS_TRAVEL_M, format).map((words) => (
+          {smallThingsWords(small, CABLE_KG, FOCUS_TRAVEL_M, format, rearEndOf(night.numbers)).map((words) => (
             <p key={words}>{words}</p>
           ))}
         </div>

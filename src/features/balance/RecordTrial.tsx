@@ -1,3 +1,4 @@
+import { useTubeEnds } from '../../session/useTubeEnds.ts';
 import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { positionFromTapeM, tapeReadingM } from '../../core/mount/tape.ts';
@@ -8,7 +9,7 @@ import { useNight, useSession, useShared } from '../../session/session.ts';
 import { recordLabel, useRecord } from '../../session/useRecord.ts';
 import { useIsLive } from '../../session/useTime.ts';
 import { useBusy } from '../../session/useWrite.ts';
-import { ANSWER_WORDS, DROP_NAMES, PLACE_LABELS, TAPE_HINT, trialSaid } from '../../text/balanceWords.ts';
+import { ANSWER_WORDS, dropName, PLACE_LABELS, TAPE_HINT, trialSaid } from '../../text/balanceWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import { TipMark } from '../../ui/instruments/TipMark.tsx';
@@ -41,6 +42,7 @@ export function RecordTrial({ model, tip, axis }: Props) {
   const isLive = useIsLive();
   const record = useRecord();
   const busy = useBusy();
+  const ends = useTubeEnds();
   const { tape } = model;
   const nextM = tip.estimate.balancedM ?? tip.estimate.nextM;
   const form = useForm<TrialForm, unknown, { tapeM: number }>({
@@ -57,7 +59,7 @@ export function RecordTrial({ model, tip, axis }: Props) {
       const positionM = positionFromTapeM(tape, tapeM);
       const kept = await record(
         { step: 'balance', subject, kind: 'balance', values: { axis, positionM, drops } },
-        trialSaid(drops, tapeM, format),
+        trialSaid(drops, tapeM, format, ends),
       );
       if (kept) form.reset();
     });
@@ -76,7 +78,7 @@ export function RecordTrial({ model, tip, axis }: Props) {
               data-drops={drops}
             >
               <TipMark axis={axis} lean={leans[i] ?? 0} />
-              {DROP_NAMES[drops]}
+              {dropName(drops, ends)}
             </button>
           ))}
         </div>

@@ -1,6 +1,7 @@
+import { useTubeEnds } from '../../session/useTubeEnds.ts';
 import { Form } from 'react-bootstrap';
 import { settingValues, type SettingValue } from '../../core/records/setting.ts';
-import { BAR_EDGES, TUBE_EDGES } from '../../text/balanceWords.ts';
+import { BAR_EDGES, tubeEdges } from '../../text/balanceWords.ts';
 import { useBalanceSetting } from './useBalanceSetting.ts';
 
 type Props = { axis: 'ra' | 'dec'; settings: SettingValue<'balance'> };
@@ -10,7 +11,8 @@ type Edges = Record<string, { choice: string }>;
 export function TapeChoice({ axis, settings }: Props) {
   const save = useBalanceSetting(settings);
   const key = axis === 'ra' ? 'barEdge' : 'tubeEdge';
-  const edges: Edges = axis === 'ra' ? BAR_EDGES : TUBE_EDGES;
+  const ends = useTubeEnds();
+  const edges: Edges = axis === 'ra' ? BAR_EDGES : tubeEdges(ends);
   const choose = (edge: string): void => {
     const chosen = settingValues.balance.shape[key].safeParse(edge);
     if (chosen.success) save({ [key]: chosen.data });

@@ -1,3 +1,6 @@
+import { SET_DEG } from '../../text/balanceWords.ts';
+import { useTubeEnds } from '../../session/useTubeEnds.ts';
+import { TurnedRings } from './TurnedRings.tsx';
 import { useState, type ReactNode } from 'react';
 import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
 import { settingOf } from '../../core/records/setting.ts';
@@ -19,19 +22,20 @@ const TipParts = later(async () => (await import('./TipParts.tsx')).TipParts);
 /** The tip test of one axis: where the piece goes, what dropped, what it teaches. */
 export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
   const night = useNight();
+  const ends = useTubeEnds();
   const { format, stored } = useShared();
   const [moverId, setMoverId] = useState<string | null>(null);
   const isDrawn = useDrawn();
   const settings = settingOf(stored.settings, 'balance');
   const model = axisModel(night, axis, settings, moverId);
   const { saying, gaps, tip } = model;
-  const sentence = balanceSentence(saying, format);
+  const sentence = balanceSentence(saying, format, ends);
   return (
     <BenchLayout
       title="Balance"
       tabs={tabs}
       sentence={sentence}
-      reason={balanceReason(saying, format)}
+      reason={balanceReason(saying, format, ends)}
       instrumentName="The drawing"
       instrument={tip ? <AxisDrawing model={model} label={plain(sentence)} settings={settings} /> : undefined}
     >
@@ -40,6 +44,9 @@ export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
       ))}
       {isDrawn ? (
         <>
+          {saying.code === 'turnRings' && saying.byDeg !== null && Math.abs(saying.byDeg) >= SET_DEG && (
+            <TurnedRings byDeg={saying.byDeg} />
+          )}
           <TipParts model={model} axis={axis} chooseMover={setMoverId} />
           <BalanceFigures model={model} />
         </>

@@ -14,10 +14,11 @@ import { balanceOrder, nextStep } from '../../core/night/advice/hands/balanceOrd
 import { impliedPiece, type Implied } from '../../core/rig/impliedPiece.ts';
 import type { BarOfNight, NightStatic } from '../../core/night/nightStatic.ts';
 import { mountHasBar, type RigGap } from '../../core/rig/rigNumbers.ts';
+import { ringsTurn } from '../../core/rig/ringsTurn.ts';
 import { tapeOfRig } from '../../core/rig/tapeOfRig.ts';
 import { tipOfNight, usualTip, type TipOfNight } from '../../core/night/learned/tipOfNight.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
-import type { BalanceSaying, Why } from '../../text/balanceWords.ts';
+import { SET_DEG, type BalanceSaying, type Why } from '../../text/balanceWords.ts';
 
 export type Remedies = {
   sets: SetProposal[];
@@ -132,6 +133,15 @@ const NOTHING = { tip: null, tape: PLAIN_TAPE, setM: null, goalM: null, remedies
 /** A missing camera does not keep anybody from balancing. */
 const gapsOf = ({ numbers }: NightStatic): RigGap[] => numbers.gaps.filter((gap) => gap.code !== 'cameraMissing');
 
+/** A camera at the tube's side is taken round before anything else is shifted; null when it points where it has to. */
+function ringsModel({ numbers, records }: NightStatic, tip: TipOfNight | null): AxisModel | null {
+  const turn = ringsTurn(numbers, records.rig);
+  if (!turn) return null;
+  const byDeg = turn.wantedDeg === null ? null : turn.wantedDeg - turn.nowDeg;
+  const isSet = byDeg !== null && Math.abs(byDeg) < SET_DEG;
+  return isSet && tip ? null : { ...NOTHING, saying: { code: 'turnRings', byDeg }, gaps: [] };
+}
+
 /** The state before any piece can be moved; null when the tip test can go on. */
 function hindrance(night: NightStatic, axis: BalanceAxis, tip: TipOfNight | null): AxisModel | null {
   const { mount } = night.numbers;
@@ -141,6 +151,8 @@ function hindrance(night: NightStatic, axis: BalanceAxis, tip: TipOfNight | null
   const gaps = gapsOf(night);
   const found = night.bar?.found ?? null;
   if (!night.bar) return { ...NOTHING, saying: { code: 'incomplete' }, gaps };
+  const rings = axis === 'sideways' ? ringsModel(night, tip) : null;
+  if (rings) return rings;
   if (tip) return null;
   if (axis !== 'ra') return { ...NOTHING, saying: { code: 'noMover', axis }, gaps: [] };
   const momentKgM = night.bar.found.momentNeededFromWeightsKgM;

@@ -1,3 +1,4 @@
+import { useTubeEnds } from '../../session/useTubeEnds.ts';
 import { useMemo, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import type { Load } from '../../core/mount/load.ts';
@@ -137,6 +138,7 @@ type Dragging = ReturnType<typeof useDraggedRig>;
 
 /** The lever across the polar axis, and the tube on its saddle below it. */
 function Rails({ model, dragging, label }: { model: LoadModel; dragging: Dragging; label: string }) {
+  const ends = useTubeEnds();
   const { format } = useShared();
   const { fromSnapshot } = useNight().records;
   const arm = model.payload.numbers.mount?.referenceArmM ?? 0;
@@ -158,7 +160,7 @@ function Rails({ model, dragging, label }: { model: LoadModel; dragging: Draggin
         label="The tube on its saddle, from the side: what hangs where along it"
         pieces={model.tube}
         marks={[]}
-        words={{ left: 'front', right: 'camera end', axis: 'saddle' }}
+        words={{ left: ends.front, right: ends.rear, axis: 'saddle' }}
         onDrag={fromSnapshot ? null : dragging.drag('alongTubeM')}
         onDrop={dragging.drop('alongTubeM')}
       />

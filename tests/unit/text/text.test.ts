@@ -1,3 +1,4 @@
+import { TUBE_ENDS } from '../../../src/text/tubeEnds.ts';
 import { expect } from 'chai';
 import { z } from 'zod';
 import { localDateSchema, nameSchema } from '../../../src/core/records/common.ts';
@@ -49,6 +50,7 @@ describe('words', () => {
       { code: 'noWeight', momentKgM: 1 },
       { code: 'noMover', axis: 'dec' },
       { code: 'noMover', axis: 'sideways' },
+      ...[null, 1, 60, -60].map((byDeg): BalanceSaying => ({ code: 'turnRings', byDeg })),
       { code: 'offSaddle', toward: 'rear' },
       { code: 'bias', moveM: 0.008, toM: 0.301, stepM: 0.016, tubeSide: 'west' },
       ...(['ra', 'dec', 'sideways'] as const).flatMap((axis): BalanceSaying[] => [
@@ -66,19 +68,25 @@ describe('words', () => {
       { code: 'insideStart', positionM: 0.05, startM: 0.12, fits: 0 },
     ];
     for (const s of sayings) {
-      expect(plain(balanceSentence(s, metric)), s.code).to.match(/^[A-Z].*[.?]$/);
-      expect(balanceReason(s, metric), s.code).to.match(/^[A-Z].*\.$/);
+      expect(plain(balanceSentence(s, metric, TUBE_ENDS.camera)), s.code).to.match(/^[A-Z].*[.?]$/);
+      expect(balanceReason(s, metric, TUBE_ENDS.camera), s.code).to.match(/^[A-Z].*\.$/);
     }
   });
 
   it('speaks the user’s units', () => {
     const why = WHYS[2]!;
     const move: BalanceSaying = { code: 'move', axis: 'ra', name: '', moveM: 0.021, toM: 0.293, why };
-    expect(balanceReason(move, metric)).to.equal('Last time it stayed at 270 mm. Since then Wheel and Filter came on.');
+    expect(balanceReason(move, metric, TUBE_ENDS.camera)).to.equal(
+      'Last time it stayed at 270 mm. Since then Wheel and Filter came on.',
+    );
     const tube: BalanceSaying = { ...move, axis: 'dec', moveM: -0.02 };
-    expect(plain(balanceSentence(tube, metric))).to.include('Slide the tube 20 mm toward the camera end');
-    expect(plain(balanceSentence(move, metric))).to.equal('Slide the weight 21 mm outward, to 293 mm. Hold the tube.');
-    expect(plain(balanceSentence(move, imperial))).to.equal(
+    expect(plain(balanceSentence(tube, metric, TUBE_ENDS.camera))).to.include(
+      'Slide the tube 20 mm toward the camera end',
+    );
+    expect(plain(balanceSentence(move, metric, TUBE_ENDS.camera))).to.equal(
+      'Slide the weight 21 mm outward, to 293 mm. Hold the tube.',
+    );
+    expect(plain(balanceSentence(move, imperial, TUBE_ENDS.camera))).to.equal(
       'Slide the weight 0.83 in outward, to 11.54 in. Hold the tube.',
     );
   });

@@ -2,11 +2,12 @@
 import { raBalance } from '../../mount/balance.ts';
 import { weightSets } from '../../mount/balanceProposals.ts';
 import type { Placed, Rig } from '../../records/rig.ts';
+import { lookerPlace } from '../lookerPlace.ts';
 import { usualCarrier, type Carrier, type Size, type UsualCarrier } from './carriers.ts';
 import { usualTube, type Looker, type Optics } from './looks.ts';
 import {
   BACK_SHARE,
-  CAMERA_BEHIND_M,
+  CAMERA_LENGTH_M,
   usualBallHead,
   usualBar,
   usualCamera,
@@ -71,8 +72,6 @@ export type Dressed = {
 const WEIGHTS_KG = [0.5, 1, 1, 2, 2, 3.5, 3.5, 5, 5, 7.5] as const;
 const PLATE_THICK_M = 0.02;
 const GUIDE_ABOVE_M = 0.05;
-/** From a reflector's open end back to its eyepiece. */
-const SIDE_EYE_M = 0.12;
 /** A camera or a lens on a ball head or a bracket has no rings: its foot is under its middle. */
 const hasRings = ({ kind }: Optics): boolean => kind !== 'lens';
 
@@ -96,17 +95,18 @@ function tubeLineM(usual: UsualCarrier, optics: Optics): number {
   return usual.saddleM + (hasRings(optics) ? PLATE_THICK_M : 0) + usualTube(optics).radiusM;
 }
 
-/** One looks into a reflector from its side, near its open end; into all others from behind. */
-function eyePlace(lineM: number, optics: Optics): Hung['place'] {
-  const { lengthM } = usualTube(optics);
-  const alongTubeM = optics.kind === 'newtonian' ? (1 - BACK_SHARE) * lengthM - SIDE_EYE_M : -BACK_SHARE * lengthM;
-  return place('tube', lineM, { alongTubeM });
+/** Where one looks into the tube, or hangs a camera. @param lengthM of what looks. */
+function lookerOn(lineM: number, optics: Optics, lengthM: number): Hung['place'] {
+  const { lengthM: tubeM, radiusM } = usualTube(optics);
+  const ends = { frontM: (1 - BACK_SHARE) * tubeM, backM: BACK_SHARE * tubeM, radiusM };
+  const { alongTubeM, outM } = lookerPlace(optics.kind, ends, lengthM);
+  return place('tube', lineM + outM, { alongTubeM });
 }
 
 /** Everything on the tube's side. */
 function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualCarrier, naming: Naming): Hung[] {
   const lineM = tubeLineM(usual, optics);
-  const { lengthM, radiusM } = usualTube(optics);
+  const { radiusM } = usualTube(optics);
   const hung = (piece: Piece, body: PartBody, where: Hung['place']): Hung => ({
     piece,
     massKg: body.massKg ?? 0,
@@ -114,7 +114,6 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
     place: where,
   });
   const name = (piece: Piece): string => naming.nameOf(piece, 0);
-  const behind = place('tube', lineM, { alongTubeM: -(BACK_SHARE * lengthM + CAMERA_BEHIND_M) });
   return [
     hung('tube', usualTubePart(name('tube'), optics, sensor), place('tube', lineM)),
     ...(hasRings(optics)
@@ -128,8 +127,8 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
         ]
       : []),
     sensor === 'eye'
-      ? hung('eyepiece', usualEyepiece(name('eyepiece')), eyePlace(lineM, optics))
-      : hung('camera', usualCamera(name('camera'), sensor), behind),
+      ? hung('eyepiece', usualEyepiece(name('eyepiece')), lookerOn(lineM, optics, 0))
+      : hung('camera', usualCamera(name('camera'), sensor), lookerOn(lineM, optics, CAMERA_LENGTH_M)),
     ...(guided
       ? [hung('guideScope', usualGuideScope(name('guideScope')), place('tube', lineM + radiusM + GUIDE_ABOVE_M))]
       : []),

@@ -130,7 +130,7 @@ export const usualRings = (name: string, optics: Optics): PartBody =>
 export const usualPlate = (name: string, optics: Optics): PartBody =>
   guessed('plate', name, PLATE_SHARE * usualTube(optics).massKg, { dovetail: null });
 
-const CAMERA_LENGTH_M = 0.1;
+export const CAMERA_LENGTH_M = 0.1;
 /** Lighter than a camera with a lens mount. */
 const isLight = (sensor: Sensor | 'phone'): boolean => sensor === 'phone' || sensor.format === 'small';
 
@@ -146,8 +146,6 @@ export function usualCamera(name: string, sensor: Sensor | 'phone'): PartBody {
     radiusM: 0.045,
   });
 }
-/** Where a camera's middle lies behind the end of its tube. */
-export const CAMERA_BEHIND_M = CAMERA_LENGTH_M / 2;
 
 export const usualEyepiece = (name: string): PartBody =>
   guessed('eyepiece', name, 0.15, { focalMm: LOW_POWER_EYEPIECE_MM });

@@ -7,6 +7,8 @@ import { placedByHand, useWrittenRig } from '../../../session/useDraggedRig.ts';
 import { plain } from '../../../text/said.ts';
 import { RIG, rigSentence } from '../../../text/rigWords.ts';
 import { Boundary } from '../../../ui/Boundary.tsx';
+import { rearEndOf } from '../../../core/rig/lookerPlace.ts';
+import { TUBE_ENDS, type TubeEnds } from '../../../text/tubeEnds.ts';
 import { RigDrawing, type DrawnPiece, type RigMove } from '../../../ui/instruments/RigDrawing.tsx';
 import { Said } from '../../../ui/Said.tsx';
 import { AddPiece } from './AddPiece.tsx';
@@ -19,9 +21,10 @@ type DrawingsProps = {
   choose: (id: string) => void;
   move: (move: RigMove) => void;
   label: string;
+  ends: TubeEnds;
 };
 
-function Drawings({ label, ...same }: DrawingsProps) {
+function Drawings({ label, ends, ...same }: DrawingsProps) {
   const { format } = useShared();
   return (
     <div className="rig-views">
@@ -30,7 +33,13 @@ function Drawings({ label, ...same }: DrawingsProps) {
         <figcaption>{RIG.behind}</figcaption>
       </figure>
       <figure>
-        <RigDrawing view="side" label={`${RIG.side}. ${label}`} words={RIG.sideWords} format={format} {...same} />
+        <RigDrawing
+          view="side"
+          label={`${RIG.side}. ${label}`}
+          words={{ left: ends.front, right: ends.rear }}
+          format={format}
+          {...same}
+        />
         <figcaption>{RIG.side}</figcaption>
       </figure>
     </div>
@@ -76,7 +85,14 @@ export function RigOnDrawing({ rig: stored }: { rig: Rig }) {
       <p className="reason">{RIG.why}</p>
       {pieces.length > 0 && (
         <Boundary what="The rig’s drawing">
-          <Drawings pieces={pieces} chosen={chosen} choose={setChosen} move={move} label={plain(sentence)} />
+          <Drawings
+            pieces={pieces}
+            chosen={chosen}
+            choose={setChosen}
+            move={move}
+            label={plain(sentence)}
+            ends={TUBE_ENDS[rearEndOf(numbers)]}
+          />
           <PieceButtons pieces={pieces} chosen={chosen} choose={setChosen} />
         </Boundary>
       )}

@@ -2,6 +2,7 @@
 import type { Part } from '../../../core/records/part.ts';
 import type { Placed, Rig } from '../../../core/records/rig.ts';
 import { weightRadiusM } from '../../../core/rig/clearanceOfRig.ts';
+import { looksFromSide, tubeKindOf } from '../../../core/rig/lookerPlace.ts';
 import { isGuess } from '../../../core/rig/rigMasses.ts';
 import type { DrawnPiece, RigAxis } from '../../../ui/instruments/RigDrawing.tsx';
 
@@ -14,12 +15,16 @@ const PLATE = { along: 0.12, across: 0.01 };
 type Half = DrawnPiece['halfM'];
 const half = (fromAxis: number, along: number, sideways: number): Half => ({ fromAxis, along, sideways });
 
-function halfOf(part: Part): Half {
+/** @param across the way in which a camera at the side of its tube looks; null = along it. */
+function halfOf(part: Part, across: 'out' | 'aside' | null): Half {
   switch (part.kind) {
     case 'tube':
       return half(part.radiusM, (part.frontM + part.backM) / 2, part.radiusM);
     case 'camera':
-      return half(part.radiusM, part.lengthM / 2, part.radiusM);
+      if (across === 'out') return half(part.lengthM / 2, part.radiusM, part.radiusM);
+      return across === 'aside'
+        ? half(part.radiusM, part.radiusM, part.lengthM / 2)
+        : half(part.radiusM, part.lengthM / 2, part.radiusM);
     case 'weight': {
       const radiusM = weightRadiusM(part.massKg ?? 1);
       return half(part.thicknessM / 2, radiusM, radiusM);
@@ -54,9 +59,19 @@ function axesOf(placed: Placed, part: Part): readonly RigAxis[] {
 
 const ROUND: ReadonlySet<Part['kind']> = new Set(['tube', 'camera', 'guideScope', 'eyepiece']);
 
+/** Which way one looks into the rig's tube from a piece at its side; null for tubes that one looks into from behind. */
+function acrossOf(rig: Rig, parts: readonly Part[]): (placed: Placed) => 'out' | 'aside' | null {
+  const tube = parts.find((p) => p.id === rig.imagingTubeId);
+  const line = rig.placed.find((p) => p.partId === rig.imagingTubeId);
+  if (tube?.kind !== 'tube' || !line || !looksFromSide(tubeKindOf(tube))) return () => null;
+  return ({ fromRaAxisM, sidewaysM }) =>
+    Math.abs(sidewaysM - line.sidewaysM) > Math.abs(fromRaAxisM - line.fromRaAxisM) ? 'aside' : 'out';
+}
+
 /** Everything that hangs on the mount; what lies on the ground is not drawn. The largest first, so that small pieces can be
  *  touched. */
 export function drawnPieces(rig: Rig, parts: readonly Part[]): DrawnPiece[] {
+  const across = acrossOf(rig, parts);
   const size = ({ halfM }: DrawnPiece): number => halfM.along * halfM.fromAxis;
   return rig.placed
     .flatMap((placed): DrawnPiece[] => {
@@ -69,7 +84,7 @@ export function drawnPieces(rig: Rig, parts: readonly Part[]): DrawnPiece[] {
           massKg: part.massKg,
           ...middleOf(placed, part),
           sidewaysM: placed.sidewaysM,
-          halfM: halfOf(part),
+          halfM: halfOf(part, across(placed)),
           axes: axesOf(placed, part),
           round: ROUND.has(part.kind),
           heavy: part.kind === 'weight',
