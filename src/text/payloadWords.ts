@@ -92,6 +92,8 @@ export function payloadReason(s: PayloadSaying, about: Circumstances, f: Format)
 }
 
 /** How much of the rating people use, and for what. */
+export const SHARE_HINT =
+  'It starts by use: looking nearly all, imaging two thirds. Nobody measured it: the choice is yours.';
 export const SHARE_CHOICES: readonly { share: number; words: string }[] = [
   { share: 1 / 2, words: 'half: long tube or wind' },
   { share: 2 / 3, words: 'two thirds: imaging, sheltered' },

@@ -28,6 +28,8 @@ export type RigNumbers = {
   camera: PartOf<'camera'> | null;
   /** Where the rig names an eyepiece for its camera, somebody looks through it and takes no subs. */
   eyepiece: PartOf<'eyepiece'> | null;
+  /** What the eye sees through, barlows and reducers of the train counted; null where nobody looks. */
+  eyeOptics: { apertureMm: number; focalMm: number; eyepieceMm: number } | null;
   support: PartOf<'support'> | null;
   train: Train | null;
   lightPath: LightPath;
@@ -175,5 +177,11 @@ export function rigNumbers(rig: Rig, all: readonly Part[], taught: Partial<Taugh
   const train = trainOf(rig, parts, optics, lightPath);
   const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all, taught.momentKgM ?? 0) : null;
   const gaps = gapsOf({ mount, tube, camera, eyepiece, masses });
-  return { mount, tube, camera, eyepiece, support, train, lightPath, masses, balance, gaps };
+  const eyeOptics = tube &&
+    eyepiece && {
+      apertureMm: tube.apertureMm,
+      focalMm: tube.focalMm * Math.max(LEAST_FACTOR, trainFactor(rig, parts, null)),
+      eyepieceMm: eyepiece.focalMm,
+    };
+  return { mount, tube, camera, eyepiece, eyeOptics, support, train, lightPath, masses, balance, gaps };
 }

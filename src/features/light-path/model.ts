@@ -2,7 +2,6 @@
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { LightPath } from '../../core/rig/lightPathOfRig.ts';
 import { trueFieldDeg, visualView } from '../../core/optics/lightPath.ts';
-import type { PartOf } from '../../core/records/part.ts';
 import { circleFit, type CircleFit } from '../../core/optics/spacing.ts';
 import type { Train } from '../../core/optics/train.ts';
 import type { LightPathSaying } from '../../text/lightPathWords.ts';
@@ -15,14 +14,15 @@ export type LightPathModel = {
 };
 
 /** What the eye sees through its eyepiece. */
-function eyeSaying(tube: PartOf<'tube'>, eyepiece: PartOf<'eyepiece'>): Extract<LightPathSaying, { code: 'eye' }> {
-  const optics = { apertureMm: tube.apertureMm, focalMm: tube.focalMm, eyepieceMm: eyepiece.focalMm };
-  return { code: 'eye', eyepieceMm: eyepiece.focalMm, fieldDeg: trueFieldDeg(optics), ...visualView(optics) };
+function eyeSaying(
+  optics: NonNullable<NightStatic['numbers']['eyeOptics']>,
+): Extract<LightPathSaying, { code: 'eye' }> {
+  return { code: 'eye', eyepieceMm: optics.eyepieceMm, fieldDeg: trueFieldDeg(optics), ...visualView(optics) };
 }
 
 /** Which word the distance deserves; a joint that does not fit comes first, because nothing can be measured then. */
-function sayingOf({ train, lightPath: { spacing, misfits }, tube, eyepiece }: NightStatic['numbers']): LightPathSaying {
-  if (tube && eyepiece) return eyeSaying(tube, eyepiece);
+function sayingOf({ train, lightPath: { spacing, misfits }, eyeOptics }: NightStatic['numbers']): LightPathSaying {
+  if (eyeOptics) return eyeSaying(eyeOptics);
   if (!train) return { code: 'incomplete' };
   const misfit = misfits[0];
   if (misfit) return { code: 'misfit', misfit };

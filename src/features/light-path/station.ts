@@ -10,9 +10,9 @@ const asksForChange = (code: CornersVerdict['code'] | undefined): boolean =>
   code === 'tooClose' || code === 'tooFar' || code === 'tilt';
 
 export const lightPathSummary: Summary = ({ numbers, learned }, format) => {
-  const { train, lightPath, tube, eyepiece } = numbers;
-  if (tube && eyepiece) {
-    const { magnification } = visualView({ ...tube, eyepieceMm: eyepiece.focalMm });
+  const { train, lightPath, eyeOptics } = numbers;
+  if (eyeOptics) {
+    const { magnification } = visualView(eyeOptics);
     return { state: 'done', reading: magnificationWords(magnification) };
   }
   if (!train) return { state: 'open', reading: '' };

@@ -17,6 +17,7 @@ import {
   payloadSentence,
   saddleWords,
   SHARE_CHOICES,
+  SHARE_HINT,
 } from '../../text/payloadWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
@@ -105,6 +106,7 @@ function RatingChoices() {
             </option>
           ))}
         </Form.Select>
+        <Form.Text>{SHARE_HINT}</Form.Text>
       </Form.Group>
       <Form.Check
         id="rating-counts"

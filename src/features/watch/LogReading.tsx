@@ -3,6 +3,7 @@ import { Button, Form, Modal } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import type { z } from 'zod';
 import { readingValues } from '../../core/records/reading.ts';
+import { batteriesOfRig } from '../../core/rig/batteriesOfRig.ts';
 import { useNight, useShared, type NewReadingHere } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import { READING_NAMES } from '../../text/readingNames.ts';
@@ -53,14 +54,15 @@ function KindForm({ kind, close }: { kind: Kind; close: () => void }) {
   const { records } = useNight();
   const { format } = useShared();
   const record = useRecord();
+  const batteries = kind === 'battery' ? batteriesOfRig(records.rig, records.parts) : [];
+  const [batteryId, setBatteryId] = useState(batteries[0]?.id ?? null);
   const schema = readingValues[kind] as unknown as z.ZodType<Values>;
   const form = useForm<Values, unknown, Values>({ resolver: formResolver(schema) });
   const save = form.handleSubmit(async (values) => {
-    const battery = records.parts.find((p) => p.kind === 'battery');
     const subject =
-      kind === 'battery' && battery
-        ? ({ type: 'part', id: battery.id } as const)
-        : ({ type: 'night', id: records.night.id } as const);
+      batteryId === null
+        ? ({ type: 'night', id: records.night.id } as const)
+        : ({ type: 'part', id: batteryId } as const);
     const reading = { step: 'watch', subject, kind, values } as unknown as NewReadingHere;
     const line = readingLine(reading as Parameters<typeof readingLine>[0], { format, south: records.site.latDeg < 0 });
     if (await record(reading, `${READING_NAMES[kind]} recorded: ${line}.`)) close();
@@ -68,6 +70,18 @@ function KindForm({ kind, close }: { kind: Kind; close: () => void }) {
   return (
     <FormProvider {...form}>
       <form onSubmit={(event) => void save(event)} noValidate>
+        {batteries.length > 1 && (
+          <Form.Group controlId="log-battery" className="mt-3">
+            <Form.Label>Which battery</Form.Label>
+            <Form.Select value={batteryId ?? ''} onChange={(event) => setBatteryId(event.target.value)}>
+              {batteries.map(({ id, name }) => (
+                <option key={id} value={id}>
+                  {name}
+                </option>
+              ))}
+            </Form.Select>
+          </Form.Group>
+        )}
         <div className="fields mt-3">
           <KindFields kind={kind} />
         </div>

@@ -1,3 +1,4 @@
+import { batteriesOfRig } from '../../core/rig/batteriesOfRig.ts';
 import { useContext, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { motorsOf } from '../../core/mount/motors.ts';
@@ -32,7 +33,12 @@ function Figures() {
   const night = useNight();
   const at = useNightAt();
   const { format } = useShared();
-  const battery = lastReading(night.records.readings, 'battery');
+  const { rig, parts, readings } = night.records;
+  const feeding = batteriesOfRig(rig, parts);
+  const batteries = feeding.flatMap(({ id, name }) => {
+    const last = lastReading(readings, 'battery', (r) => r.subject.id === id);
+    return last ? [{ ...last, name: feeding.length > 1 ? name : 'Battery' }] : [];
+  });
   const due = night.plan?.flips.find((f) => !f.done);
   const figures = [
     ...(due ? [{ name: 'Latest flip', value: format.clock(due.latestMs) }] : []),
@@ -43,14 +49,10 @@ function Figures() {
           { name: 'Usable subs', value: format.quantity(at.stars.budget.shareAcceptable, 'percent') },
         ]
       : []),
-    ...(battery
-      ? [
-          {
-            name: `Battery at ${format.clock(fromUtcText(battery.takenAtUtc))}`,
-            value: format.quantity(battery.values.fraction, 'percent'),
-          },
-        ]
-      : []),
+    ...batteries.map(({ name, takenAtUtc, values }) => ({
+      name: `${name} at ${format.clock(fromUtcText(takenAtUtc))}`,
+      value: format.quantity(values.fraction, 'percent'),
+    })),
     ...(night.dark ? [{ name: 'Dawn', value: format.clock(night.dark.toMs) }] : []),
   ];
   return <FigureList figures={figures} />;

@@ -1,6 +1,6 @@
 /** From the few answers of somebody who has weighed nothing to a whole rig: parts, places and weights on the bar. */
 import { raBalance } from '../../mount/balance.ts';
-import { weightSets } from '../../mount/balanceProposals.ts';
+import { weightSets, type SetProposal } from '../../mount/balanceProposals.ts';
 import type { Placed, Rig } from '../../records/rig.ts';
 import { lookerPlace } from '../lookerPlace.ts';
 import { usualCarrier, type Carrier, type Size, type UsualCarrier } from './carriers.ts';
@@ -90,8 +90,12 @@ function place(on: Placed['on'], fromRaAxisM: number, rest: Partial<Placed> = {}
   };
 }
 
-/** Where the tube's middle line lies: on the plate, by its radius. */
+/** A fork bears its tube at either side: no rings, no plate. */
+const isBetweenArms = ({ mountKind }: UsualCarrier): boolean => mountKind === 'forkOnWedge';
+
+/** Where the tube's middle line lies: on the plate, by its radius; between a fork's arms, on its axis. */
 function tubeLineM(usual: UsualCarrier, optics: Optics): number {
+  if (isBetweenArms(usual)) return 0;
   return usual.saddleM + (hasRings(optics) ? PLATE_THICK_M : 0) + usualTube(optics).radiusM;
 }
 
@@ -116,7 +120,7 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
   const name = (piece: Piece): string => naming.nameOf(piece, 0);
   return [
     hung('tube', usualTubePart(name('tube'), optics, sensor), place('tube', lineM)),
-    ...(hasRings(optics)
+    ...(hasRings(optics) && !isBetweenArms(usual)
       ? [
           hung(
             'rings',
@@ -132,7 +136,8 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
     ...(guided
       ? [hung('guideScope', usualGuideScope(name('guideScope')), place('tube', lineM + radiusM + GUIDE_ABOVE_M))]
       : []),
-    ...(carrier === 'trackerBallHead' || carrier === 'trackerBracket'
+    // A bracket holds its camera by itself.
+    ...(carrier === 'trackerBallHead'
       ? [hung('ballHead', usualBallHead(name('ballHead')), place('head', usual.saddleM * 0.7, { slides: false }))]
       : []),
   ];
@@ -145,8 +150,14 @@ type OnBar = { masses: readonly number[]; atM: number };
 const asNearAsGoes = (neededKgM: number, [nearestM, farthestM]: readonly [number, number]): OnBar =>
   neededKgM > WEIGHTS_KG[0] * nearestM ? { masses: [5, 5, 7.5], atM: farthestM } : { masses: [0.5], atM: nearestM };
 
+/** The fewest weights, close in; where the rating counts them the lightest that still balances: enough, and no more. */
+function chosenSet(sets: readonly SetProposal[], ratingIncludesWeights: boolean): SetProposal | undefined {
+  if (!ratingIncludesWeights) return sets[0];
+  return [...sets].sort((a, b) => a.massKg - b.massKg || a.ids.length - b.ids.length)[0];
+}
+
 /** Bar and weights: the fewest usual weights that hold the tube's side. */
-function barSide(hung: readonly Hung[], { bar }: UsualCarrier, naming: Naming): Hung[] {
+function barSide(hung: readonly Hung[], { bar, ratingIncludesWeights }: UsualCarrier, naming: Naming): Hung[] {
   if (!bar) return [];
   const input = {
     parts: hung.map((h) => ({ id: h.piece, massKg: h.massKg, fromRaAxisM: h.place.fromRaAxisM })),
@@ -156,7 +167,7 @@ function barSide(hung: readonly Hung[], { bar }: UsualCarrier, naming: Naming): 
     barRangeM: bar.rangeM,
   };
   const box = WEIGHTS_KG.map((massKg, i) => ({ id: String(i), massKg }));
-  const best = weightSets(input, box)[0];
+  const best = chosenSet(weightSets(input, box), ratingIncludesWeights);
   const { masses, atM } = best
     ? { masses: best.ids.map((id) => WEIGHTS_KG[Number(id)] ?? 0), atM: best.positionM }
     : asNearAsGoes(raBalance(input).momentNeededFromWeightsKgM, bar.rangeM);
@@ -181,6 +192,9 @@ function carrierOf({ carrier, size, raMotor }: RigAnswers): UsualCarrier {
   return usual.drive === 'byHand' && raMotor === true ? { ...usual, drive: 'raMotor' } : usual;
 }
 
+/** Of a rating, where nobody takes subs: a little shaking is waited out. */
+const LOOKING_SHARE = 0.95;
+
 /** A whole rig of the class. Pure: the same answers and naming give the same rig. */
 export function dressRig(answers: RigAnswers, naming: Naming): Dressed {
   const usual = carrierOf(answers);
@@ -202,7 +216,7 @@ export function dressRig(answers: RigAnswers, naming: Naming): Dressed {
       supplies: [],
       cameraAngleDeg: 0,
       guiding: answers.guided ? 'guideScope' : 'none',
-      schools: {},
+      schools: answers.sensor === 'eye' ? { loadShare: LOOKING_SHARE } : {},
     },
   };
 }

@@ -86,7 +86,8 @@ export function drawnPieces(rig: Rig, parts: readonly Part[]): DrawnPiece[] {
           sidewaysM: placed.sidewaysM,
           halfM: halfOf(part, across(placed)),
           axes: axesOf(placed, part),
-          round: ROUND.has(part.kind),
+          // What looks across the tube is seen from its side.
+          round: ROUND.has(part.kind) && (part.kind === 'tube' || across(placed) === null),
           heavy: part.kind === 'weight',
           guessed: isGuess({ massBasis: part.massBasis, placeBasis: placed.placeBasis }),
         },

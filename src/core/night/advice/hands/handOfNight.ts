@@ -18,13 +18,13 @@ export type HandOfNight = {
 };
 
 /** An eyepiece's own true field; of a frame the shorter side, whichever way it is turned. */
-function viewOf({ tube, eyepiece, train }: NightStatic['numbers'], decDeg: number): HandOfNight['view'] {
+function viewOf({ eyeOptics, train }: NightStatic['numbers'], decDeg: number): HandOfNight['view'] {
   const seen = (by: 'eyepiece' | 'sensor', fieldDeg: number): HandOfNight['view'] => ({
     by,
     fieldDeg,
     stayMin: crossingMin(fieldDeg, decDeg),
   });
-  if (tube && eyepiece) return seen('eyepiece', trueFieldDeg({ focalMm: tube.focalMm, eyepieceMm: eyepiece.focalMm }));
+  if (eyeOptics) return seen('eyepiece', trueFieldDeg(eyeOptics));
   return train && seen('sensor', Math.min(train.fieldWidthDeg, train.fieldHeightDeg));
 }
 
