@@ -6,6 +6,7 @@ import { historyTrial } from './trials/historyTrial.ts';
 import { killTrial } from './trials/killTrial.ts';
 import { TRIALS } from './trials/trials.ts';
 import { runTrial } from './trials/trial.ts';
+import { codeOfTrial } from './trials/trialCode.ts';
 
 const [only] = process.argv.slice(2);
 /** Those that drive a browser are not run with the unit tests. */
@@ -29,6 +30,7 @@ for (const trial of chosen) {
     trial: trial.name,
     what: trial.what,
     commit,
+    code: codeOfTrial(trial.name),
     seed,
     cases: trial.cases,
     result: failure ?? 'holds',

@@ -30,16 +30,20 @@ export type RowTimes = {
 /** Rows to a time from which on equal ones may well be two. */
 const COARSE = 1.5;
 
-/** Rows that say nothing else than an earlier one. */
+/** Rows that say nothing else than an earlier one. Of a coarse clock single ones may well be alike, but not all of them twice. */
 function toldOnce({ rawS, prints }: RawRows, rows: number[]): number[] {
-  const seen = new Set<number>();
+  const counts = new Map<number, number>();
   const kept = rows.filter((i) => {
     const print = prints[i] as number;
-    return !seen.has(print) && seen.add(print);
+    const count = counts.get(print) ?? 0;
+    counts.set(print, count + 1);
+    return count === 0;
   });
   if (kept.length === rows.length) return kept;
   const times = new Set(kept.map((i) => rawS[i] as number));
-  return kept.length > COARSE * times.size ? rows : kept;
+  if (kept.length <= COARSE * times.size) return kept;
+  const each = rows.length / kept.length;
+  return [...counts.values()].every((count) => count === each) ? kept : rows;
 }
 
 /** So many of all steps run backwards where the newest row stands first. */

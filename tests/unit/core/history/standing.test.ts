@@ -25,6 +25,14 @@ describe('the order of readings', () => {
     expect(order(third, second, first), 'once the clock is right again').to.deep.equal(['z', 'a', 'm']);
   });
 
+  it('at one instant is what one device counted; of two devices, or where one is not counted, that of their ids', () => {
+    const late = note('a', 20, { seq: 2 });
+    expect(order(late, note('z', 20, { seq: 1 }))).to.deep.equal(['z', 'a']);
+    expect(order(late, note('z', 20, { seq: 1, deviceId: 'other' })), 'of two devices').to.deep.equal(['a', 'z']);
+    expect(order(note('z', 20), late), 'one not counted').to.deep.equal(['a', 'z']);
+    expect(order(note('z', 20, { seq: 1 }), note('a', 20)), 'the other not counted').to.deep.equal(['a', 'z']);
+  });
+
   it('keeps the time of what was typed in later', () => {
     const later = note('a', 18, { seq: 2, recordedAtUtc: at(22) });
     expect(order(note('z', 20, { seq: 1 }), later)).to.deep.equal(['a', 'z']);

@@ -103,6 +103,8 @@ describe('a night put away small', () => {
     expect(summary.polarArcmin?.true).to.be.closeTo(4, 1e-9);
     expect(summary.polarArcmin?.refracted, 'the air lifts the pole').to.be.closeTo(5.2, 0.05);
     expect(wholeNight(list).summary.polarArcmin, 'where is not known').to.equal(null);
+    const { subs: none, balanceM, seeingArcsec } = wholeNight([error('a', 1, 30)]).summary;
+    expect([none, balanceM, seeingArcsec], 'nothing of it was measured').to.deep.equal([null, null, null]);
   });
 });
 

@@ -74,6 +74,12 @@ describe('times of a log in disorder', () => {
       expect(found.notes).to.deep.equal([{ code: 'toldTwice', rows: 900 }]);
       expect(found.unusable).to.equal(0);
     }
+    // A coarse clock: rows of one minute may be alike, but not each of them twice.
+    const coarse = ['Uhrzeit,RA ["],Dek ["]', ...every2.map((s) => row(clock(80_000 + s).slice(0, 5), s))];
+    const doubled = await read(coarse.flatMap((l) => [l, l]));
+    expect(doubled.notes).to.deep.include({ code: 'toldTwice', rows: 900 });
+    const alike = coarse.map((l, i) => (i % 30 === 2 ? coarse[i - 1]! : l));
+    expect((await read(alike)).series.timeS.length).to.equal(900);
   });
 
   it('a counter that begins anew is another session, folded with none', async () => {
