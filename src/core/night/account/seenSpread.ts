@@ -2,13 +2,10 @@
 import { lieOf, strengthOf, type Corner, type SeenStar } from '../../optics/corners/seen.ts';
 import type { PlannedSub } from '../../verdict/plannedSub.ts';
 import { offsetOf, type Spacing } from '../../optics/spacing.ts';
-import type { SpacingTried, TriedSpacing } from '../learned/spacingTried.ts';
+import { SAME_STACK_MM, type SpacingTried, type TriedSpacing } from '../learned/spacingTried.ts';
 
 /** Length over width of what one calls slight, and strong. */
 const SEEN_RATIO = [1, 1.15, 1.4] as const;
-/** Distances nearer than this are the same stack. */
-const SAME_STACK_MM = 0.05;
-
 /** In the order of the frame's points: +width +height first, then round. */
 const IN_ORDER: readonly [Corner, Corner, Corner, Corner] = ['topRight', 'topLeft', 'bottomLeft', 'bottomRight'];
 

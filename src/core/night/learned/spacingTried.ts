@@ -82,6 +82,20 @@ function triedOf(records: NightRecords, reading: Seen): TriedSpacing {
   return { reading, verdict, offsetMm };
 }
 
+/** Distances nearer than this are the same stack. */
+export const SAME_STACK_MM = 0.05;
+
+/** Where the corners were told round, and no later look at the same distance said otherwise: nobody has to go on searching.
+ *  Null where they never were. */
+function toldRoundMm(tried: readonly TriedSpacing[]): number | null {
+  const telling = tried.filter((t) => t.offsetMm !== null && spacingLean(t.verdict) !== null);
+  const stands = ({ offsetMm }: TriedSpacing, at: number): boolean =>
+    telling
+      .slice(at + 1)
+      .every((t) => Math.abs((t.offsetMm ?? 0) - (offsetMm ?? 0)) >= SAME_STACK_MM || t.verdict.code === 'good');
+  return telling.findLast((t, i) => t.verdict.code === 'good' && stands(t, i))?.offsetMm ?? null;
+}
+
 export function spacingTried(records: NightRecords): SpacingTried {
   const readings = firstOf(records.known.latest('cornersSeen', { subjectId: cornersSubject(records) }), KEPT_LOOKS);
   const tried = readings.reverse().map((r) => triedOf(records, r));
@@ -89,7 +103,11 @@ export function spacingTried(records: NightRecords): SpacingTried {
     const lean = spacingLean(verdict);
     return offsetMm === null || lean === null ? [] : [{ offsetMm, lean }];
   });
-  const best = looks.length > 0 ? bestSpacing(looks) : null;
-  const isLearned = best !== null && looks.length >= FEWEST_LOOKS && best.sigmaMm <= LEARNED_SIGMA_MM;
-  return { tried, best, isLearned, learnedMm: isLearned ? best.bestMm : 0 };
+  const reckoned = looks.length > 0 ? bestSpacing(looks) : null;
+  const roundMm = toldRoundMm(tried);
+  const best =
+    roundMm === null ? reckoned : { bestMm: roundMm, sigmaMm: Math.min(LEARNED_SIGMA_MM, reckoned?.sigmaMm ?? 0) };
+  const agree = best !== null && looks.length >= FEWEST_LOOKS && best.sigmaMm <= LEARNED_SIGMA_MM;
+  const isLearned = roundMm !== null || agree;
+  return { tried, best, isLearned, learnedMm: isLearned ? (best?.bestMm ?? 0) : 0 };
 }

@@ -3,6 +3,7 @@ import type { NightStatic } from '../../../core/night/nightStatic.ts';
 import { presentLook } from '../../../core/night/account/seenSpread.ts';
 import type { TriedSpacing } from '../../../core/night/learned/spacingTried.ts';
 import { spacingLean } from '../../../core/optics/corners/judgeCorners.ts';
+import type { Spacing } from '../../../core/optics/spacing.ts';
 import type { Stick } from '../../../core/optics/corners/seen.ts';
 import type { CornersSaying, DrawnAlong } from '../../../text/cornersWords.ts';
 
@@ -38,6 +39,11 @@ function shownLook({ numbers, learned, records }: NightStatic): TriedSpacing | n
   return presentLook(learned.spacing, numbers.lightPath.spacing);
 }
 
+/** Where the looked-at frame had its sensor, with the glass of now: whoever goes on from there has it in hand. */
+function fromMm({ offsetMm }: TriedSpacing, { specifiedMm, glassMm, presentMm }: Spacing): number {
+  return offsetMm === null ? presentMm : specifiedMm + glassMm + offsetMm;
+}
+
 export function cornersSaying(night: NightStatic): CornersSaying {
   const look = shownLook(night);
   if (!look) return { code: 'none', hasCorrector: night.numbers.lightPath.corrector !== null };
@@ -48,7 +54,7 @@ export function cornersSaying(night: NightStatic): CornersSaying {
     code: 'told',
     verdict,
     drawnAlong: verdict.code === 'tracking' ? drawnAlong(verdict.stick, night.records.rig.cameraAngleDeg) : null,
-    stepMm: best && spacing ? best.distanceMm - spacing.presentMm : null,
+    stepMm: best && spacing ? best.distanceMm - fromMm(look, spacing) : null,
     low: !look.reading.values.highTarget,
     spacingMm: look.reading.values.spacingMm,
     best,

@@ -54,7 +54,7 @@ describe('a rig dressed by a few answers', () => {
       sensor: CAMERA,
       guided: false,
     });
-    expect(loadOfRig(numbers, 1, null)!.massKg.is).to.be.at.most(numbers.mount!.ratedKg!);
+    expect(loadOfRig(numbers, 1, null)!.massKg.is).to.be.at.most(numbers.mount!.ratedKg);
     expect(numbers.masses.tubeSide.map((p) => p.name)).not.to.include('ballHead');
   });
 

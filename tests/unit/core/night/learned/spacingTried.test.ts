@@ -66,6 +66,19 @@ describe('distances tried by eye', () => {
     expect(night({ readings: readings.slice(0, 1) }).numbers.lightPath.spacing!.neededMm).to.equal(zeroMm);
   });
 
+  it('once told round at a distance wants that distance, by sentence, drawing and search alike', () => {
+    const readings = [look(1, 0, toward(true)), look(2, 0.8, ROUND)];
+    const { learned, numbers } = night({ readings });
+    expect([learned.spacing.isLearned, learned.spacing.learnedMm]).to.deep.equal([true, learned.spacing.best!.bestMm]);
+    expect(learned.spacing.learnedMm).to.be.closeTo(0.8, 1e-9);
+    expect(numbers.lightPath.spacing!.neededMm).to.be.closeTo(zeroMm + 0.8, 1e-9);
+    const said = cornersSaying(night({ readings }));
+    expect(said.code === 'told' && said.stepMm).to.be.closeTo(0, 1e-9);
+    // A later look at the same distance takes it back; one elsewhere does not.
+    expect(triedOf(...readings, look(3, 0.8, around(true))).learnedMm).not.to.equal(0.8);
+    expect(triedOf(...readings, look(3, 1.9, around(true))).learnedMm).to.be.closeTo(0.8, 1e-9);
+  });
+
   it('a corrector whose corners behave the other way round learns the other way', () => {
     const wish: Wish = {
       parts: changed(corrector!.id, { cornerRuleInverted: true }),
@@ -166,13 +179,19 @@ describe('the light path’s mark in the run', () => {
 describe('what the corners tab says', () => {
   const saying = (...readings: Reading[]) => cornersSaying(night({ readings }));
 
-  it('steps from the stack as it stands', () => {
+  it('steps from the distance of the frame that was looked at', () => {
     expect(saying()).to.deep.equal({ code: 'none', hasCorrector: true });
     const told = saying(look(1, presentMm, toward(true)));
     expect(told.code === 'told' && told.verdict.code).to.equal('tooClose');
     expect(told.code === 'told' && told.stepMm).to.be.greaterThan(0.2);
     const far = saying(look(1, presentMm, around(true)));
     expect(far.code === 'told' && far.stepMm).to.be.lessThan(-0.2);
+    const elsewhere = saying(look(1, presentMm - 1.5, toward(true)));
+    const { best } = elsewhere as Extract<typeof elsewhere, { code: 'told' }>;
+    expect(elsewhere.code === 'told' && elsewhere.stepMm).to.be.closeTo(
+      best!.distanceMm - (zeroMm + presentMm - 1.5),
+      1e-9,
+    );
   });
 
   it('names the axis only where the camera stands square', () => {
