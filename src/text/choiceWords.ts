@@ -1,5 +1,6 @@
 /** Sentences for someone who is still choosing a mount. */
 import type { MountClassId } from '../core/mount/mountClasses.ts';
+import type { ChoiceUse } from '../core/rig/mountChoice.ts';
 import type { TubeKind } from '../core/records/part.ts';
 import type { RoundnessVerdict } from '../core/verdict/budget.ts';
 import type { Format } from './format.ts';
@@ -10,6 +11,9 @@ export const CHOOSE = {
   sensor: 'The sensor',
   latitude: 'Your latitude, north or south',
   link: 'Still choosing a mount?',
+  use: 'What it is for',
+  tube: 'The tube on it',
+  byTarget: 'as the target asks',
 } as const;
 
 /** Which sensor and which latitude an answer takes. */
@@ -21,6 +25,13 @@ export function givenWords(
   const sensor = `${side(camera.widthPx)} × ${side(camera.heightPx)}, ${f.quantity(camera.pixelUm, 'pixelUm')} a pixel`;
   return `Taken: a sensor of ${sensor}, and latitude ${f.quantity(Math.abs(latDeg), 'angleDeg', 0)}.`;
 }
+
+export const USE_NAMES: Record<ChoiceUse, string> = {
+  longExposures: 'long exposures',
+  travelling: 'long exposures, on a journey',
+  planets: 'planets, in short frames',
+  looking: 'looking',
+};
 
 export const CLASS_NAMES: Record<MountClassId, string> = {
   altAzimuth: 'Alt-azimuth mount',
@@ -48,9 +59,17 @@ export const STAR_NAMES: Record<RoundnessVerdict, string> = {
 
 export type ChoiceSaying =
   | { code: 'ask' }
-  | { code: 'enough'; id: MountClassId; focalMm: number; tube: TubeKind; totalKg: number; carriedKg: number }
-  /** What fails: nothing carries it, or nothing that carries it keeps stars round. */
-  | { code: 'none'; fails: 'load' | 'stars'; guided: boolean; focalMm: number };
+  | {
+      code: 'enough';
+      use: ChoiceUse;
+      id: MountClassId;
+      focalMm: number;
+      tube: TubeKind;
+      totalKg: number;
+      carriedKg: number;
+    }
+  /** What fails: nothing carries it, nothing that carries it keeps stars round, or what does is too heavy for a journey. */
+  | { code: 'none'; fails: 'load' | 'stars' | 'carry'; guided: boolean; focalMm: number };
 
 const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
@@ -61,6 +80,8 @@ export function choiceSentence(s: ChoiceSaying, f: Format): Said {
     case 'enough':
       return `A **${lowerFirst(CLASS_NAMES[s.id])}** is enough for a ${f.quantity(s.focalMm, 'opticsMm', 0)} ${TUBE_NAMES[s.tube]} of ${f.quantity(s.totalKg, 'mass', 1)}.`;
     case 'none':
+      if (s.fails === 'carry')
+        return 'What is enough weighs **too much for one load**: take a shorter lens along, or go by car.';
       if (s.fails === 'load') return 'No class carries this: choose a **shorter lens**, or a larger focal ratio.';
       return s.guided
         ? 'Nothing that carries this keeps stars round: **expose shorter**.'
@@ -72,7 +93,8 @@ export function choiceReason(s: ChoiceSaying, f: Format): string {
   if (s.code === 'ask') return 'Size on the sensor gives the focal length, that the tube, that the mass.';
   if (s.code === 'none')
     return `The target asks for ${f.quantity(s.focalMm, 'opticsMm', 0)}. Each column below says what fails.`;
-  return `The lightest that carries it and keeps stars round, with usual figures of its class; ${f.quantity(s.carriedKg, 'mass', 0)} to carry in all.`;
+  const does = s.use === 'looking' || s.use === 'planets' ? 'carries it' : 'carries it and keeps stars round';
+  return `The lightest that ${does}, with usual figures of its class; ${f.quantity(s.carriedKg, 'mass', 0)} to carry in all.`;
 }
 
 export const CHOICE_ASSUMED =

@@ -15,7 +15,29 @@ import { looksFromSide } from './lookerPlace.ts';
 import { assumedGuided, assumedUnguided } from './assumedTracking.ts';
 import { usualAxes } from './pivot.ts';
 
+/** What a mount is wanted for. */
+export const CHOICE_USES = ['longExposures', 'travelling', 'planets', 'looking'] as const;
+export type ChoiceUse = (typeof CHOICE_USES)[number];
+
+type Wants = {
+  /** Of the rating; null = as its user's school says. */
+  shareUsed: number | null;
+  /** Long subs: stars have to stay round. */
+  judgesStars: boolean;
+  mostKg: number;
+};
+/** Short frames and eyes wait a shaking out. What is carried on a journey goes in one load of a person. */
+export const USE_WANTS: Record<ChoiceUse, Wants> = {
+  longExposures: { shareUsed: null, judgesStars: true, mostKg: Infinity },
+  travelling: { shareUsed: null, judgesStars: true, mostKg: 15 },
+  planets: { shareUsed: 0.8, judgesStars: false, mostKg: Infinity },
+  looking: { shareUsed: 0.95, judgesStars: false, mostKg: Infinity },
+};
+
 export type ChoiceQuestion = {
+  use: ChoiceUse;
+  /** One's own tube; null = what the target asks for. */
+  own: Pick<ChosenOptics, 'focalMm' | 'apertureMm' | 'tube'> | null;
   targetSizeArcmin: number;
   focalRatio: number;
   exposureS: number;
@@ -66,8 +88,9 @@ const CORNER_TRAIL_PX = 1;
 const HALF_UP_DEG = 45;
 const MIDDLE_DEC_DEG = 40;
 
-/** Focal length at which the target fills 70 % of the sensor's shorter side; aperture from the focal ratio. */
-export function chosenOptics({ targetSizeArcmin, focalRatio, camera }: ChoiceQuestion): ChosenOptics {
+/** One's own tube, else the focal length at which the target fills 70 % of the sensor's shorter side; aperture from the focal ratio. */
+export function chosenOptics({ targetSizeArcmin, focalRatio, camera, own }: ChoiceQuestion): ChosenOptics {
+  if (own) return { ...own, scaleArcsecPerPx: imageScaleArcsecPerPx(camera.pixelUm, own.focalMm) };
   requirePositive('targetSizeArcmin', targetSizeArcmin);
   requirePositive('focalRatio', focalRatio);
   const shorterMm = (Math.min(camera.widthPx, camera.heightPx) * camera.pixelUm) / 1000;
@@ -145,7 +168,9 @@ function answerFor(
   { optics, tubeSideKg }: Pick<MountChoice, 'optics' | 'tubeSideKg'>,
 ): ClassAnswer {
   const countedKg = tubeSideKg + (mount.ratingCountsWeights ? weightsKgOf(mount, tubeSideKg) : 0);
-  const loadShare = countedKg / (mount.ratedKg * question.shareUsed);
+  const { shareUsed, judgesStars, mostKg } = USE_WANTS[question.use];
+  const loadShare = countedKg / (mount.ratedKg * (shareUsed ?? question.shareUsed));
+  const toCarry = carried(mount, tubeSideKg);
   const account = accountOf(mount, question, optics);
   const stars = account.verdict;
   const load = loadVerdict(loadShare);
@@ -155,9 +180,9 @@ function answerFor(
     load,
     stars,
     account,
-    ...carried(mount, tubeSideKg),
+    ...toCarry,
     eyeHeightM: eyeHeightM(mount, optics.tube),
-    enough: load !== 'over' && isGoodEnough(stars),
+    enough: load !== 'over' && (!judgesStars || isGoodEnough(stars)) && toCarry.carriedKg <= mostKg,
   };
 }
 

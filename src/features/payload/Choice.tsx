@@ -1,7 +1,20 @@
-import { useMemo, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
+import { Form } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
-import { mountChoice, type ChoiceQuestion, type ClassAnswer, type MountChoice } from '../../core/rig/mountChoice.ts';
+import { tubeOfKind } from '../../core/optics/tubeClasses.ts';
+import type { PartOf } from '../../core/records/part.ts';
+import { tubeKindOf } from '../../core/rig/lookerPlace.ts';
+import {
+  CHOICE_USES,
+  mountChoice,
+  USE_WANTS,
+  type ChoiceQuestion,
+  type ChoiceUse,
+  type ClassAnswer,
+  type MountChoice,
+} from '../../core/rig/mountChoice.ts';
+import { isGoodEnough } from '../../core/verdict/budget.ts';
 import { altAzExposureMap, LONGEST_EXPOSURE_S } from '../../core/sky/altAzExposure.ts';
 import { useShared } from '../../session/session.ts';
 import {
@@ -9,11 +22,13 @@ import {
   CHOICE_ASSUMED,
   choiceReason,
   choiceSentence,
+  CHOOSE,
   CLASS_NAMES,
   exposureWords,
   givenWords,
   STAR_NAMES,
   TUBE_NAMES,
+  USE_NAMES,
   type ChoiceSaying,
 } from '../../text/choiceWords.ts';
 import { LOAD_NAMES } from '../../text/payloadWords.ts';
@@ -33,10 +48,30 @@ const wishSchema = z.object({
 type Wish = z.infer<typeof wishSchema>;
 export type Fields = { [K in keyof Wish]: Wish[K] | null };
 
-function Classes({ classes }: { classes: readonly ClassAnswer[] }) {
+/** What nothing can: carry it, keep its stars round, or be carried. */
+function failOf(classes: readonly ClassAnswer[], mostKg: number): 'load' | 'stars' | 'carry' {
+  const holding = classes.filter((c) => c.load !== 'over');
+  if (holding.length === 0) return 'load';
+  return holding.some((c) => isGoodEnough(c.stars) && c.carriedKg > mostKg) ? 'carry' : 'stars';
+}
+
+/** Long subs are judged by their stars, who looks by where the eye has to be. */
+function Classes({ classes, use }: { classes: readonly ClassAnswer[]; use: ChoiceUse }) {
   const { format } = useShared();
+  const { judgesStars } = USE_WANTS[use];
+  const byEye = use === 'looking';
   return (
-    <ScrollTable label="Classes of mounts" headings={['Class', 'Load', 'Stars', 'To carry', 'Pieces', 'Eye at']}>
+    <ScrollTable
+      label="Classes of mounts"
+      headings={[
+        'Class',
+        'Load',
+        ...(judgesStars ? ['Stars'] : []),
+        'To carry',
+        'Pieces',
+        ...(byEye ? ['Eye at'] : []),
+      ]}
+    >
       {classes.map((one) => (
         <tr key={one.mount.id} className={one.enough ? 'shown' : undefined}>
           <th scope="row">
@@ -46,29 +81,35 @@ function Classes({ classes }: { classes: readonly ClassAnswer[] }) {
           <td>
             <span className="figures">{format.quantity(one.loadShare, 'percent')}</span> {LOAD_NAMES[one.load]}
           </td>
-          <td>
-            {STAR_NAMES[one.stars]}, {format.quantity(one.account.shareAcceptable, 'percent')} usable
-          </td>
+          {judgesStars && (
+            <td>
+              {STAR_NAMES[one.stars]}, {format.quantity(one.account.shareAcceptable, 'percent')} usable
+            </td>
+          )}
           <td className="figures">{format.quantity(one.carriedKg, 'mass', 0)}</td>
           <td className="figures">{one.pieces}</td>
-          <td className="figures">
-            {format.number(format.shown(one.eyeHeightM[0], 'length'), 1)} to{' '}
-            {format.quantity(one.eyeHeightM[1], 'length', 1)}
-          </td>
+          {byEye && (
+            <td className="figures">
+              {format.number(format.shown(one.eyeHeightM[0], 'length'), 1)} to{' '}
+              {format.quantity(one.eyeHeightM[1], 'length', 1)}
+            </td>
+          )}
         </tr>
       ))}
     </ScrollTable>
   );
 }
 
-function sayingOf(choice: MountChoice | null, guided: boolean): ChoiceSaying {
-  if (!choice) return { code: 'ask' };
+function sayingOf(choice: MountChoice | null, question: Pick<ChoiceQuestion, 'guided' | 'use'> | null): ChoiceSaying {
+  if (!choice || !question) return { code: 'ask' };
+  const { guided, use } = question;
+  const { mostKg } = USE_WANTS[use];
   const { focalMm, tube } = choice.optics;
   const found = choice.classes.find((c) => c.mount.id === choice.lightest?.id);
-  const fails = choice.classes.every((c) => c.load === 'over') ? 'load' : 'stars';
+  const fails = failOf(choice.classes, mostKg);
   if (!found) return { code: 'none', fails, guided, focalMm };
   const { id } = found.mount;
-  return { code: 'enough', id, focalMm, tube: tube.kind, totalKg: choice.tubeSideKg, carriedKg: found.carriedKg };
+  return { code: 'enough', use, id, focalMm, tube: tube.kind, totalKg: choice.tubeSideKg, carriedKg: found.carriedKg };
 }
 
 function AltAzMap({ question }: { question: Pick<ChoiceQuestion, 'camera' | 'latDeg' | 'exposureS'> }) {
@@ -113,24 +154,90 @@ type Props = {
   /** What is asked first. */
   first: Fields;
   /** Sensor, place and school that every answer takes. */
-  given: Omit<ChoiceQuestion, keyof Wish>;
+  given: Omit<ChoiceQuestion, keyof Wish | 'use' | 'own'>;
+  /** One's own tubes, and which of them comes first; null = none. */
+  tubes: readonly PartOf<'tube'>[];
+  firstTubeId?: string | null;
   sizeHint?: string | undefined;
   /** More of what is given, to be changed. */
   children?: ReactNode;
 };
 
-/** For someone choosing: from target, lens and exposure back to tube, mass and mount. */
-export function Choice({ title, tabs, first, given, sizeHint, children }: Props) {
+const USES = CHOICE_USES.map((use) => [use, USE_NAMES[use]] as const);
+
+type ChooserProps = {
+  id: string;
+  label: string;
+  value: string;
+  choose: (value: string) => void;
+  options: readonly (readonly [value: string, words: string])[];
+};
+
+function Chooser({ id, label, value, choose, options }: ChooserProps) {
+  return (
+    <Form.Group controlId={id} className="short-field">
+      <Form.Label>{label}</Form.Label>
+      <Form.Select value={value} onChange={(event) => choose(event.target.value)}>
+        {options.map(([one, words]) => (
+          <option key={one} value={one}>
+            {words}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  );
+}
+
+/** As it is recorded; what nobody weighed by rule of thumb. */
+function ownOptics(tube: PartOf<'tube'>): NonNullable<ChoiceQuestion['own']> {
+  const { apertureMm, focalMm, frontM, backM, massKg } = tube;
+  const kind = tubeKindOf(tube);
+  const usual = tubeOfKind(kind, apertureMm, focalMm);
+  return { apertureMm, focalMm, tube: { kind, massKg: massKg ?? usual.massKg, lengthM: frontM + backM } };
+}
+
+/** What is asked for: by a target only where no tube is there yet, of subs only where some are taken. */
+function WishFields({ byTarget, use, sizeHint }: { byTarget: boolean; use: ChoiceUse; sizeHint: string | undefined }) {
   const { format } = useShared();
+  return (
+    <div className="fields compact mt-2">
+      {byTarget && (
+        <>
+          <QuantityField
+            name="targetSizeArcmin"
+            label="Size of the target"
+            kind="arcmin"
+            system={format.system}
+            hint={sizeHint}
+          />
+          <QuantityField name="focalRatio" label="Focal ratio" kind="ratio" system={format.system} />
+        </>
+      )}
+      {USE_WANTS[use].judgesStars && (
+        <>
+          <QuantityField name="exposureS" label="Length of a sub" kind="seconds" system={format.system} />
+          <CheckField name="guided" label="Guided" />
+        </>
+      )}
+    </div>
+  );
+}
+
+/** For someone choosing: from target, lens and exposure back to tube, mass and mount. */
+export function Choice({ title, tabs, first, given, tubes, firstTubeId = null, sizeHint, children }: Props) {
+  const { format } = useShared();
+  const [use, setUse] = useState<ChoiceUse>('longExposures');
+  const [tubeId, setTubeId] = useState(firstTubeId);
+  const tube = tubes.find((one) => one.id === tubeId);
   const form = useForm<Fields, unknown, Wish>({
     mode: 'onChange',
     resolver: formResolver<Fields, Wish>(wishSchema),
     defaultValues: first,
   });
   const parsed = wishSchema.safeParse(useWatch({ control: form.control }));
-  const question = parsed.success ? { ...parsed.data, ...given } : null;
+  const question = parsed.success ? { ...parsed.data, ...given, use, own: tube ? ownOptics(tube) : null } : null;
   const choice = question && mountChoice(question);
-  const saying = sayingOf(choice, question?.guided ?? false);
+  const saying = sayingOf(choice, question);
   return (
     <BenchLayout
       title={title}
@@ -141,27 +248,34 @@ export function Choice({ title, tabs, first, given, sizeHint, children }: Props)
     >
       <FormProvider {...form}>
         <form className="section" noValidate onSubmit={(event) => event.preventDefault()}>
-          <div className="fields compact">
-            <QuantityField
-              name="targetSizeArcmin"
-              label="Size of the target"
-              kind="arcmin"
-              system={format.system}
-              hint={sizeHint}
+          <div className="choices">
+            <Chooser
+              id="choose-use"
+              label={CHOOSE.use}
+              value={use}
+              choose={(v) => setUse(v as ChoiceUse)}
+              options={USES}
             />
-            <QuantityField name="focalRatio" label="Focal ratio" kind="ratio" system={format.system} />
-            <QuantityField name="exposureS" label="Length of a sub" kind="seconds" system={format.system} />
-            <CheckField name="guided" label="Guided" />
+            {tubes.length > 0 && (
+              <Chooser
+                id="choose-tube"
+                label={CHOOSE.tube}
+                value={tubeId ?? ''}
+                choose={(v) => setTubeId(v === '' ? null : v)}
+                options={[['', CHOOSE.byTarget], ...tubes.map(({ id, name }) => [id, name] as const)]}
+              />
+            )}
           </div>
+          <WishFields byTarget={!tube} use={use} sizeHint={sizeHint} />
         </form>
       </FormProvider>
       {children}
       {choice && <Optics choice={choice} />}
-      {choice && <Classes classes={choice.classes} />}
+      {choice && <Classes classes={choice.classes} use={use} />}
       <p className="soft">
         {CHOICE_ASSUMED} {givenWords(given, format)}
       </p>
-      {question && <AltAzMap question={question} />}
+      {question && USE_WANTS[use].judgesStars && <AltAzMap question={question} />}
     </BenchLayout>
   );
 }

@@ -3,7 +3,7 @@ import { FILLS_SHARE, type ChoiceQuestion } from '../../core/rig/mountChoice.ts'
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { useNight } from '../../session/session.ts';
 import { Choice, type Fields } from './Choice.tsx';
-import { USUAL_SENSOR, USUAL_WISH } from './usualChoice.ts';
+import { tubesOf, USUAL_SENSOR, USUAL_WISH } from './usualChoice.ts';
 
 function sensorOf(camera: NightStatic['numbers']['camera']): ChoiceQuestion['camera'] {
   const { pixelUm, widthPx, heightPx, massKg } = camera ?? USUAL_SENSOR;
@@ -35,6 +35,8 @@ export function ChoiceTab({ tabs }: { tabs: ReactNode }) {
       tabs={tabs}
       first={firstWish(night)}
       given={{ camera: sensorOf(night.numbers.camera), latDeg: site.latDeg, shareUsed: schools.loadShare, limits }}
+      tubes={tubesOf(night.records.parts)}
+      firstTubeId={night.numbers.tube?.id ?? null}
       sizeHint={sizeHint(night.target)}
     />
   );

@@ -7,7 +7,7 @@ import { useShared } from '../../session/session.ts';
 import { CHOOSE } from '../../text/choiceWords.ts';
 import { sensorWords } from '../../text/startWords.ts';
 import { Choice } from './Choice.tsx';
-import { USUAL_LATITUDE_DEG, USUAL_SENSOR, USUAL_WISH } from './usualChoice.ts';
+import { tubesOf, USUAL_LATITUDE_DEG, USUAL_SENSOR, USUAL_WISH } from './usualChoice.ts';
 
 const FORMATS = Object.keys(SENSORS) as SensorFormat[];
 const USUAL_MEGAPIXELS = 24;
@@ -24,6 +24,7 @@ export function ChoosePage() {
     <Choice
       title={CHOOSE.title}
       first={USUAL_WISH}
+      tubes={tubesOf(stored.parts).filter((t) => t.origin !== 'demo')}
       given={{
         camera,
         latDeg,

@@ -163,6 +163,7 @@ describe('words of the choice', () => {
       { code: 'none', fails: 'stars', guided: false, focalMm: 800 },
       ...MOUNT_CLASSES.map(({ id }): ChoiceSaying => ({
         code: 'enough',
+        use: 'longExposures',
         id,
         focalMm: 480,
         tube: 'refractor',

@@ -251,6 +251,8 @@ describe('small reckonings of a night', () => {
   it('a class of mount carries tube with its rings, camera and guide scope; the eye never goes below the ground', () => {
     const camera = { pixelUm: 3.76, widthPx: 6248, heightPx: 4176, massKg: 0.72 };
     const wish = {
+      use: 'longExposures' as const,
+      own: null,
       targetSizeArcmin: 70,
       focalRatio: 6,
       exposureS: 120,

@@ -76,10 +76,8 @@ describe('a rig dressed by a few answers', () => {
 describe('what feeds and what looks', () => {
   it('a reading goes to a battery of this rig, not to the first of the box', () => {
     const heron = rigs.find((r) => r.name === 'Heron')!;
-    const other = {
-      ...parts.find((p) => p.kind === 'battery' && p.id === 'demo-heron-battery')!,
-      id: 'another',
-    } as Part;
+    const own = parts.find((p) => p.id === 'demo-heron-battery')!;
+    const other: Part = { ...own, id: 'another' };
     expect(batteriesOfRig(heron, [other, ...parts]).map((b) => b.id)).to.deep.equal(['demo-heron-battery']);
     expect(batteriesOfRig({ supplies: [] }, [other]).map((b) => b.id)).to.deep.equal(['another']);
   });

@@ -1,5 +1,6 @@
 import { expect } from 'chai';
 import { chosenOptics, mountChoice, type ChoiceQuestion } from '../../../../src/core/rig/mountChoice.ts';
+import { USUAL_SENSOR, USUAL_WISH } from '../../../../src/features/payload/usualChoice.ts';
 import { SETTING_DEFAULTS } from '../../../../src/core/records/setting.ts';
 import { altAzExposureMap, altAzExposureS } from '../../../../src/core/sky/altAzExposure.ts';
 import { fieldRotationDeg } from '../../../../src/core/sky/fieldRotation.ts';
@@ -7,6 +8,8 @@ import { fieldRotationDeg } from '../../../../src/core/sky/fieldRotation.ts';
 describe('is this class of mount enough', () => {
   const camera = { pixelUm: 3.76, widthPx: 6248, heightPx: 4176, massKg: 0.72 };
   const wish: ChoiceQuestion = {
+    use: 'longExposures',
+    own: null,
     targetSizeArcmin: 70,
     focalRatio: 6,
     exposureS: 120,
@@ -41,6 +44,29 @@ describe('is this class of mount enough', () => {
     expect(south.altAzLimitS).to.be.closeTo(north.altAzLimitS, 1e-9);
     const longest = altAzExposureS(wish.latDeg, 45, 90, 14.1, camera.pixelUm);
     expect(north.altAzLimitS).to.be.lessThan(longest);
+  });
+
+  it('for looking asks for no round stars and more of the rating, on a journey for what one carries', () => {
+    for (const { id } of mountChoice(wish).classes.map((c) => c.mount)) {
+      expect(answer({ use: 'looking' }, id).loadShare, id).to.be.closeTo(answer({}, id).loadShare / 0.95 / 1.5, 1e-9);
+      expect(answer({ use: 'travelling' }, id).enough && answer({ use: 'travelling' }, id).carriedKg > 15).to.equal(
+        false,
+      );
+    }
+    expect(mountChoice({ ...wish, use: 'looking' }).lightest).not.to.equal(null);
+    expect(mountChoice({ ...wish, use: 'planets' }).lightest).not.to.equal(null);
+  });
+
+  it('one’s own tube counts as it is, whatever size of target stands beside it', () => {
+    const own = { focalMm: 480, apertureMm: 80, tube: { kind: 'refractor', massKg: 3.9, lengthM: 0.45 } as const };
+    const [small, large] = [10, 300].map((targetSizeArcmin) => mountChoice({ ...wish, own, targetSizeArcmin }));
+    expect(small).to.deep.equal(large);
+    expect(small!.optics.focalMm).to.equal(480);
+    expect(small!.tubeSideKg).to.be.closeTo(3.9 * 1.3 + 0.72, 1e-9);
+  });
+
+  it('opens on something that can be carried and keeps stars round', () => {
+    expect(mountChoice({ ...wish, ...USUAL_WISH, camera: USUAL_SENSOR }).lightest).not.to.equal(null);
   });
 
   it('an alt-azimuth mount does for seconds only', () => {
