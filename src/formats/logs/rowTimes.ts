@@ -30,6 +30,16 @@ export type RowTimes = {
 /** Rows to a time from which on equal ones may well be two. */
 const COARSE = 1.5;
 
+/** Of each so many equal rows the first. */
+function everyNth(rows: readonly number[], prints: Float64Array, each: number): number[] {
+  const counts = new Map<number, number>();
+  return rows.filter((i) => {
+    const count = counts.get(prints[i] as number) ?? 0;
+    counts.set(prints[i] as number, count + 1);
+    return count % each === 0;
+  });
+}
+
 /** Rows that say nothing else than an earlier one. Of a coarse clock single ones may well be alike, but not all of them twice. */
 function toldOnce({ rawS, prints }: RawRows, rows: number[]): number[] {
   const counts = new Map<number, number>();
@@ -42,8 +52,9 @@ function toldOnce({ rawS, prints }: RawRows, rows: number[]): number[] {
   if (kept.length === rows.length) return kept;
   const times = new Set(kept.map((i) => rawS[i] as number));
   if (kept.length <= COARSE * times.size) return kept;
-  const each = rows.length / kept.length;
-  return [...counts.values()].every((count) => count === each) ? kept : rows;
+  // What is alike by itself is told twice as often, with all the rest.
+  const each = [...counts.values()].reduce((a, b) => Math.min(a, b), Infinity);
+  return each > 1 && [...counts.values()].every((count) => count % each === 0) ? everyNth(rows, prints, each) : rows;
 }
 
 /** So many of all steps run backwards where the newest row stands first. */

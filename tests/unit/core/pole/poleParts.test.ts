@@ -6,6 +6,7 @@ import { driftTask } from '../../../../src/core/night/advice/hands/driftSteps.ts
 import { driftRun, estimateAfter, estimateWithMarkAt } from '../../../../src/core/pole/driftRun.ts';
 import { changeByTurn, type Knobs } from '../../../../src/core/pole/knobsOfMount.ts';
 import { plateOfFinder } from '../../../../src/core/pole/plateOfFinder.ts';
+import { scaleToSet } from '../../../../src/core/pole/scaleToSet.ts';
 import { scaleBias } from '../../../../src/core/pole/scaleBias.ts';
 import { turnsTonight } from '../../../../src/core/night/advice/hands/turnsTonight.ts';
 import { azSigmaArcmin, UNKNOWN_POLE } from '../../../../src/core/mount/poleEstimate.ts';
@@ -166,5 +167,35 @@ describe('a record that no bench can draw', () => {
     const found = deriveNight({ ...all, readings: new Map([['other', hostileNight]]) }, 'n1', NOW);
     expect(found.state === 'night' && found.setAside?.id).to.equal('hostile');
     expect(deriveNight(all, 'n1', NOW)).to.deep.include({ setAside: null });
+  });
+});
+
+describe('the scale to set', () => {
+  it('is the pole’s altitude as this user’s school wants it; the air is told in arcminutes', () => {
+    const goal = (poleGoal: 'true' | 'refracted') => {
+      const records = nightRecords();
+      return scaleToSet({ ...records, schools: { ...records.schools, poleGoal } });
+    };
+    expect(goal('true').refractionArcmin).to.equal(0);
+    // At 40 degrees the air lifts by 58.3 tan 50 degrees of arc seconds.
+    expect(goal('refracted').refractionArcmin).to.be.closeTo((58.3 / 60) * Math.tan((49.67 * Math.PI) / 180), 0.06);
+    expect(60 * (goal('refracted').altDeg - goal('true').altDeg)).to.be.closeTo(
+      goal('refracted').refractionArcmin,
+      1e-9,
+    );
+  });
+});
+
+describe('a star that is being timed', () => {
+  const starts = reading(
+    'driftMark',
+    { starts: true, northArcsec: 0, starName: 'a star', raDeg: 350, decDeg: 3, sigmaArcsec: 1 },
+    at(0),
+  );
+  it('goes on through whatever else happens, until it is given up', () => {
+    const run = (what: 'axesOpened' | 'driftGivenUp') =>
+      driftRun(nightRecords({ readings: [starts, event(what, at(3))] }));
+    expect(run('axesOpened')!.starName).to.equal('a star');
+    expect(run('driftGivenUp')).to.equal(null);
   });
 });

@@ -78,6 +78,9 @@ describe('times of a log in disorder', () => {
     const coarse = ['Uhrzeit,RA ["],Dek ["]', ...every2.map((s) => row(clock(80_000 + s).slice(0, 5), s))];
     const doubled = await read(coarse.flatMap((l) => [l, l]));
     expect(doubled.notes).to.deep.include({ code: 'toldTwice', rows: 900 });
+    const lost = coarse.map((l, i) => (i % 9 === 2 ? `${l.split(',')[0]},lost,lost` : l));
+    expect((await read(lost.flatMap((l) => [l, l]))).rows).to.equal(1800);
+    expect((await read(lost.flatMap((l) => [l, l]))).notes).to.deep.include({ code: 'toldTwice', rows: 900 });
     const alike = coarse.map((l, i) => (i % 30 === 2 ? coarse[i - 1]! : l));
     expect((await read(alike)).series.timeS.length).to.equal(900);
   });
