@@ -75,10 +75,13 @@ function leapsIn(values: Float64Array, into: Uint8Array): void {
   const least = LEAP_SIGMAS * Math.max(noiseOf(values), finestStep(values) / 2);
   if (least === 0) return;
   const v = (i: number): number => values[i] as number;
-  for (let i = SIDE; i + SIDE < values.length; i += 1) {
-    const before = v(i) - middleOfThree(v(i - 1), v(i - 2), v(i - 3));
-    const after = v(i) - middleOfThree(v(i + 1), v(i + 2), v(i + 3));
-    if (before * after > 0 && Math.min(Math.abs(before), Math.abs(after)) > least) into[i] = 1;
+  const off = (i: number, way: 1 | -1): number => v(i) - middleOfThree(v(i + way), v(i + 2 * way), v(i + 3 * way));
+  for (let i = 0; i < values.length; i += 1) {
+    // The first and the last rows have one side only.
+    const before = i >= SIDE ? off(i, -1) : null;
+    const after = i + SIDE < values.length ? off(i, 1) : null;
+    const [one, other] = [before ?? after ?? 0, after ?? before ?? 0];
+    if (one * other > 0 && Math.min(Math.abs(one), Math.abs(other)) > least) into[i] = 1;
   }
 }
 

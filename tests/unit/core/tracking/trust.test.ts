@@ -99,6 +99,8 @@ describe('rows without a star', () => {
   it('a code in every tenth row, single leaps and a star that stands still change nothing that is told', () => {
     expect(sameAsWhole(as((v, i) => (i % 10 === 3 ? 999 : v)))).to.deep.equal({ codes: 100, stuck: 0, leaps: 0 });
     expect(sameAsWhole(as((v, i) => (i % 97 === 50 ? v + 40 : v)))).to.deep.equal({ codes: 0, stuck: 0, leaps: 10 });
+    const atEnds = as((v, i) => (i === 0 || i === 998 ? v + 200 : v));
+    expect(sameAsWhole(atEnds)).to.deep.equal({ codes: 0, stuck: 0, leaps: 2 });
     const held = (values: Float64Array) => values.map((v, i) => (i > 300 && i < 400 ? values[300]! : v));
     const stuck = { ...calm, raArcsec: held(calm.raArcsec), decArcsec: held(calm.decArcsec) };
     expect(sameAsWhole(stuck)).to.deep.equal({ codes: 0, stuck: 99, leaps: 0 });
