@@ -120,6 +120,14 @@ test('packing and assembly are ticked by keyboard, kept with the night, and prin
 test('choosing a mount: the answer follows the wish, wrong wishes are named', async ({ page }) => {
   await open(page, `${HERON}/payload?tab=choice`);
   await expect(sentence(page)).toContainText('small strain-wave mount is enough for a 386 mm refractor');
+  await page.getByLabel('The tube on it').selectOption({ label: '80 mm f/6 triplet' });
+  await expect(page.getByLabel('Size of the target')).toHaveCount(0);
+  await page.getByLabel('What it is for').selectOption('looking');
+  await expect(page.getByLabel('Length of a sub')).toHaveCount(0);
+  await expect(page.getByRole('columnheader', { name: 'Eye at' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Stars' })).toHaveCount(0);
+  await page.getByLabel('What it is for').selectOption('longExposures');
+  await page.getByLabel('The tube on it').selectOption('');
   await page.getByLabel('Size of the target').fill('10');
   await expect(sentence(page)).toContainText('No class carries this');
   await page.getByLabel('Size of the target').fill('300');

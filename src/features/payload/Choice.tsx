@@ -155,9 +155,8 @@ type Props = {
   first: Fields;
   /** Sensor, place and school that every answer takes. */
   given: Omit<ChoiceQuestion, keyof Wish | 'use' | 'own'>;
-  /** One's own tubes, and which of them comes first; null = none. */
+  /** One's own tubes. */
   tubes: readonly PartOf<'tube'>[];
-  firstTubeId?: string | null;
   sizeHint?: string | undefined;
   /** More of what is given, to be changed. */
   children?: ReactNode;
@@ -224,10 +223,10 @@ function WishFields({ byTarget, use, sizeHint }: { byTarget: boolean; use: Choic
 }
 
 /** For someone choosing: from target, lens and exposure back to tube, mass and mount. */
-export function Choice({ title, tabs, first, given, tubes, firstTubeId = null, sizeHint, children }: Props) {
+export function Choice({ title, tabs, first, given, tubes, sizeHint, children }: Props) {
   const { format } = useShared();
   const [use, setUse] = useState<ChoiceUse>('longExposures');
-  const [tubeId, setTubeId] = useState(firstTubeId);
+  const [tubeId, setTubeId] = useState<string | null>(null);
   const tube = tubes.find((one) => one.id === tubeId);
   const form = useForm<Fields, unknown, Wish>({
     mode: 'onChange',

@@ -36,7 +36,6 @@ export function ChoiceTab({ tabs }: { tabs: ReactNode }) {
       first={firstWish(night)}
       given={{ camera: sensorOf(night.numbers.camera), latDeg: site.latDeg, shareUsed: schools.loadShare, limits }}
       tubes={tubesOf(night.records.parts)}
-      firstTubeId={night.numbers.tube?.id ?? null}
       sizeHint={sizeHint(night.target)}
     />
   );
