@@ -97,17 +97,20 @@ const doubtsOf = (bases: Record<Unmeasured, SizeBasis>): LengthDoubts =>
     }),
   ) as LengthDoubts;
 
-/** Null for mounts that never flip, and while mount, support or tube are missing. */
+/** Null for mounts that never flip, while mount, support or tube are missing, and where the axes would lie on the ground. */
 export function clearanceOfRig(numbers: RigNumbers, latDeg: number): RigClearance | null {
   const { mount, support } = numbers;
   const found = tubeSide(numbers);
   if (!mount || !support || !found || !mountFlips(mount)) return null;
+  const heightM = pivotHeightM(mount, support);
+  // Axes on the ground turn nowhere: what is written of the tripod is not so.
+  if (heightM <= 0) return null;
   const { placeBasis, ...beside } = found;
   const usual = usualAxes(mount.mountKind);
   const bases = basesOf(numbers, placeBasis);
   return {
     geometry: {
-      pivotHeightM: pivotHeightM(mount, support),
+      pivotHeightM: heightM,
       axisForwardM: mount.geometry?.axisForwardM ?? usual.axisForwardM,
       columnTopDropM: mount.geometry?.columnTopDropM ?? usual.columnTopDropM,
       pier: support.supportKind === 'pier',

@@ -98,4 +98,11 @@ describe('a reflector', () => {
     expect(geometry.cameraLengthM).to.equal(0);
     expect(unmeasured).not.to.include('camera');
   });
+
+  it('whose axes are written down as crossing on the ground is no rig whose way could be reckoned', () => {
+    const flat = parts.map((p) =>
+      p.kind === 'mount' ? { ...p, geometry: { pivotHeightM: 0, axisForwardM: 0, columnTopDropM: 0 } } : p,
+    );
+    expect(clearanceOfRig(numbersOf(plover, flat), 38)).to.equal(null);
+  });
 });
