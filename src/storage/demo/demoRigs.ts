@@ -90,7 +90,7 @@ export const DEMO_RIGS: readonly DemoRig[] = [
     placed: [
       placed('plover-tube', 0.24),
       placed('plover-rings', 0.16, { slides: false }),
-      placed('plover-camera', 0.3, { alongTubeM: 0.25, sidewaysM: 0.14 }),
+      placed('plover-camera', 0.3, { alongTubeM: 0.25 }),
       placed('plover-finder', 0.37, { alongTubeM: 0.2 }),
       onBar('plover-bar', 0.19, false),
       onBar('weight-34a', 0.25, true),

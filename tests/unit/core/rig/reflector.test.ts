@@ -12,7 +12,12 @@ import { dropName } from '../../../../src/text/balanceWords.ts';
 import { TUBE_ENDS } from '../../../../src/text/tubeEnds.ts';
 import { parts, rigs } from '../../../support/records.ts';
 
-const plover = rigs.find((r) => r.name === 'Plover')!;
+const demo = rigs.find((r) => r.name === 'Plover')!;
+/** With its camera beside the tube, as far out as a focuser holds it. */
+const plover = {
+  ...demo,
+  placed: demo.placed.map((p) => (p.partId === demo.cameraId ? { ...p, sidewaysM: 0.14 } : p)),
+};
 const heron = rigs.find((r) => r.name === 'Heron')!;
 const numbersOf = (rig: typeof plover, own = parts) => rigNumbers(rig, own);
 
