@@ -2,6 +2,7 @@
 import fc from 'fast-check';
 import { analyseTrack } from '../../src/core/tracking/analyseTrack.ts';
 import { openLog } from '../../src/formats/logs/openLog.ts';
+import { LOG_CODES } from '../../src/formats/logs/readLog.ts';
 import { linesFrom, standInLines } from '../../src/standins/mountStream.ts';
 import { evenly } from './evenly.ts';
 
@@ -110,18 +111,7 @@ async function* inPieces(bytes: Uint8Array): AsyncGenerator<Uint8Array> {
   for (let i = 0; i < bytes.length; i += 4096) yield await Promise.resolve(bytes.subarray(i, i + 4096));
 }
 
-const CODES: ReadonlySet<string> = new Set([
-  'logEmpty',
-  'logNoTime',
-  'logNoError',
-  'logNoScale',
-  'logNoRate',
-  'logTooLong',
-  'logTimesBackward',
-  'logTimeUnit',
-  'logUnsigned',
-  'logNotText',
-]);
+const CODES: ReadonlySet<string> = new Set(LOG_CODES);
 
 /** @returns what is wrong; null when all is well. */
 export async function logProblem({ seed, changes }: LogCase): Promise<string | null> {

@@ -17,6 +17,7 @@ export type BalanceSaying =
   | { code: 'noMover'; axis: BalanceAxis }
   /** A camera at the tube's side: the tube is turned in its rings; null = what else hangs there outweighs it. */
   | { code: 'turnRings'; byDeg: number | null }
+  | { code: 'ringsStay' }
   /** Masses or trials put the balance off the bar; from the polar axis. */
   | { code: 'beyondEnd'; positionM: number; endM: number; fits: number }
   | { code: 'insideStart'; positionM: number; startM: number; fits: number }
@@ -90,16 +91,14 @@ function moveSentence(s: Extract<BalanceSaying, { code: 'move' }>, f: Format, en
   return `Slide the **${MOVED_PIECE[s.axis](s.name)} ${by} ${way}**, to **${f.quantity(s.toM, 'barLength')}**. Hold the tube.`;
 }
 
-/** Less of a turn no hand sets on purpose. */
-export const SET_DEG = 3;
 export const RINGS = {
   turned: 'The tube is turned',
   said: 'The rig’s record has the tube turned in its rings.',
 } as const;
 
 function ringsSentence(byDeg: number | null, f: Format): Said {
-  if (byDeg === null) return 'Hang a piece of the other side **lower or nearer**: turning the tube cannot outweigh it.';
-  if (Math.abs(byDeg) < SET_DEG) return `Leave the tube as it lies in its rings. ${HOW_TO_TRY.sideways}`;
+  if (byDeg === null)
+    return 'Shift what hangs **beside the tube** nearer to it: turning the tube in its rings cannot outweigh it.';
   const way = byDeg > 0 ? 'upper' : 'lower';
   return `Hold the tube and **turn it in its rings by ${f.quantity(Math.abs(byDeg), 'angleDeg', 0)}**: what looks into it goes to the ${way} side.`;
 }
@@ -133,6 +132,8 @@ export function balanceSentence(s: BalanceSaying, f: Format, ends: TubeEnds): Sa
         : 'Say in **Kit** what slides with the tube, and what it weighs.';
     case 'turnRings':
       return ringsSentence(s.byDeg, f);
+    case 'ringsStay':
+      return 'Leave the tube **as it lies in its rings**: nothing hangs to one side.';
     case 'beyondEnd':
     case 'insideStart':
       return OFF_BAR[s.code][s.fits > 0 ? 'others' : 'none'];
@@ -199,6 +200,7 @@ export function balanceReason(s: BalanceSaying, f: Format, ends: TubeEnds): stri
         ? 'With the tube straight up only what sits beside its middle line can swing it.'
         : 'Declination is balanced by sliding the tube in its rings.';
     case 'turnRings':
+    case 'ringsStay':
       return 'What looks into a reflector from its side swings it round when the tube points straight up.';
     case 'beyondEnd':
       return `It would balance at ${f.quantity(s.positionM, 'barLength')} from the polar axis; the bar ends at ${f.quantity(s.endM, 'barLength')}.`;

@@ -14,6 +14,7 @@ export const CHOOSE = {
   use: 'What it is for',
   tube: 'The tube on it',
   byTarget: 'as the target asks',
+  another: 'another one',
 } as const;
 
 /** Which sensor and which latitude an answer takes. */
@@ -76,13 +77,13 @@ const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + wo
 export function choiceSentence(s: ChoiceSaying, f: Format): Said {
   switch (s.code) {
     case 'ask':
-      return 'Say **what you want to photograph** and how: the mount follows from it.';
+      return 'Say **what it is for** and with which tube: the mount follows from it.';
     case 'enough':
       return `A **${lowerFirst(CLASS_NAMES[s.id])}** is enough for a ${f.quantity(s.focalMm, 'opticsMm', 0)} ${TUBE_NAMES[s.tube]} of ${f.quantity(s.totalKg, 'mass', 1)}.`;
     case 'none':
       if (s.fails === 'carry')
         return 'What is enough weighs **too much for one load**: take a shorter lens along, or go by car.';
-      if (s.fails === 'load') return 'No class carries this: choose a **shorter lens**, or a larger focal ratio.';
+      if (s.fails === 'load') return 'No class carries this: choose a **smaller or shorter tube**.';
       return s.guided
         ? 'Nothing that carries this keeps stars round: **expose shorter**.'
         : 'Nothing that carries this keeps stars round unguided: **guide**, or expose shorter.';
@@ -90,15 +91,23 @@ export function choiceSentence(s: ChoiceSaying, f: Format): Said {
 }
 
 export function choiceReason(s: ChoiceSaying, f: Format): string {
-  if (s.code === 'ask') return 'Size on the sensor gives the focal length, that the tube, that the mass.';
+  if (s.code === 'ask') return 'Size on the sensor gives the focal length, or the aperture the tube; that the mass.';
   if (s.code === 'none')
-    return `The target asks for ${f.quantity(s.focalMm, 'opticsMm', 0)}. Each column below says what fails.`;
+    return `It takes ${f.quantity(s.focalMm, 'opticsMm', 0)} of focal length. Each column below says what fails.`;
   const does = s.use === 'looking' || s.use === 'planets' ? 'carries it' : 'carries it and keeps stars round';
   return `The lightest that ${does}, with usual figures of its class; ${f.quantity(s.carriedKg, 'mass', 0)} to carry in all.`;
 }
 
-export const CHOICE_ASSUMED =
-  'Assumed: the target fills 70 % of the sensor’s shorter side; tube by rule of thumb; the pole set by eye; the drive’s swing usual for its class.';
+/** What an answer rests on. */
+export function assumedWords({ isNew, judgesStars }: { isNew: boolean; judgesStars: boolean }): string {
+  const all = [
+    ...(isNew && judgesStars ? ['the target fills 70 % of the sensor’s shorter side'] : []),
+    ...(isNew ? ['tube by rule of thumb'] : []),
+    ...(judgesStars ? ['the pole set by eye', 'the drive’s swing usual for its class'] : []),
+    'rings and weights usual for the tube',
+  ];
+  return `Assumed: ${all.join('; ')}.`;
+}
 
 export function altAzMapWords(cornerMm: number, f: Format): string {
   return `Alt-azimuth exposures before a corner of this sensor, ${f.quantity(cornerMm, 'opticsMm')} out, turns by one pixel: the shortest within each field. North is up, the zenith in the middle.`;

@@ -126,6 +126,8 @@ test('choosing a mount: the answer follows the wish, wrong wishes are named', as
   await expect(page.getByLabel('Length of a sub')).toHaveCount(0);
   await expect(page.getByRole('columnheader', { name: 'Eye at' })).toBeVisible();
   await expect(page.getByRole('columnheader', { name: 'Stars' })).toHaveCount(0);
+  await page.getByLabel('The tube on it').selectOption('');
+  await expect(page.getByLabel('Aperture')).toBeVisible();
   await page.getByLabel('What it is for').selectOption('longExposures');
   await page.getByLabel('The tube on it').selectOption('');
   await page.getByLabel('Size of the target').fill('10');
@@ -139,7 +141,7 @@ test('choosing a mount: the answer follows the wish, wrong wishes are named', as
   await expect(sentence(page)).toContainText('Nothing that carries this keeps stars round unguided');
   await page.getByLabel('Length of a sub').fill('soon');
   await expect(page.getByText('Type a number.')).toBeVisible();
-  await expect(sentence(page)).toContainText('Say what you want to photograph');
+  await expect(sentence(page)).toContainText('Say what it is for');
 });
 
 const csv = (text: string) => ({ name: 'parts.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });

@@ -186,7 +186,7 @@ test('a new night offers what stands well, begins when told, and goes to its fir
 test('who only chooses gets an answer without rig, site or night', async ({ page }) => {
   await begin(page);
   await page.goto(`${base}/choose?now=${NOW}`);
-  await expect(page.locator('.sentence')).toContainText(/A .* is enough|choose a shorter lens|expose shorter/i);
+  await expect(page.locator('.sentence')).toContainText(/A .* is enough|smaller or shorter tube|expose shorter/i);
   await expect(page.getByText('Taken: a sensor of 23.5 mm × 15.6 mm')).toBeVisible();
   const before = (await page.locator('.sentence').textContent()) ?? '';
   await page.getByLabel('The sensor').selectOption('fourThirds');

@@ -4,14 +4,15 @@ import { loadVerdict, type LoadVerdict } from '../mount/load.ts';
 import { MOUNT_CLASSES, type MountClass } from '../mount/mountClasses.ts';
 import { assumedBlurUm, blurArcsec } from '../optics/opticsBlur.ts';
 import { imageScaleArcsecPerPx } from '../optics/train.ts';
-import { guessTube, type TubeGuess } from '../optics/tubeClasses.ts';
+import { guessTube, tubeOfKind, type TubeGuess } from '../optics/tubeClasses.ts';
 import { requirePositive } from '../result.ts';
 import { altAzExposureS } from '../sky/altAzExposure.ts';
 import { fieldRotationRateArcsecPerS } from '../sky/fieldRotation.ts';
 import { ASSUMED, type StretchLimits } from '../verdict/assumptions.ts';
 import { isGoodEnough, roundnessBudget, type Budget, type RoundnessVerdict } from '../verdict/budget.ts';
 import type { PlannedSub, Tracking } from '../verdict/plannedSub.ts';
-import { looksFromSide } from './lookerPlace.ts';
+import type { PartOf } from '../records/part.ts';
+import { looksFromSide, tubeKindOf } from './lookerPlace.ts';
 import { assumedGuided, assumedUnguided } from './assumedTracking.ts';
 import { usualAxes } from './pivot.ts';
 
@@ -74,12 +75,15 @@ export type MountChoice = {
   classes: ClassAnswer[];
   /** The lightest to carry that is enough; null when none is. */
   lightest: MountClass | null;
+  /** What nothing can: carry it, keep its stars round, or be carried; null where one is enough. */
+  fails: 'load' | 'stars' | 'carry' | null;
 };
 
 /** A target should leave some sky around it. */
 export const FILLS_SHARE = 0.7;
 const RINGS_SHARE = 0.3;
 const GUIDE_KG = 0.6;
+const EYEPIECE_KG = 0.15;
 /** A weight at twice the tube's distance holds it with a little over half its mass. */
 const WEIGHT_SHARE = 0.6;
 const LARGEST_WEIGHT_KG = 5;
@@ -186,13 +190,37 @@ function answerFor(
   };
 }
 
+function failOf(classes: readonly ClassAnswer[], { use }: ChoiceQuestion): MountChoice['fails'] {
+  const holding = classes.filter((c) => c.load !== 'over');
+  if (holding.length === 0) return 'load';
+  const { judgesStars, mostKg } = USE_WANTS[use];
+  return holding.some((c) => (!judgesStars || isGoodEnough(c.stars)) && c.carriedKg > mostKg) ? 'carry' : 'stars';
+}
+
+/** One's own tube as it is recorded; what nobody weighed by rule of thumb. */
+export function opticsOfTube(tube: PartOf<'tube'>): NonNullable<ChoiceQuestion['own']> {
+  const { apertureMm, focalMm, frontM, backM, massKg } = tube;
+  const kind = tubeKindOf(tube);
+  const usual = tubeOfKind(kind, apertureMm, focalMm);
+  return { apertureMm, focalMm, tube: { kind, massKg: massKg ?? usual.massKg, lengthM: frontM + backM } };
+}
+
+/** A tube by rule of thumb, for those who look or take short frames: nobody looks through a lens. */
+export function opticsOfAperture(apertureMm: number, focalRatio: number): NonNullable<ChoiceQuestion['own']> {
+  const focalMm = apertureMm * focalRatio;
+  const { kind } = guessTube(apertureMm, focalMm);
+  return { apertureMm, focalMm, tube: tubeOfKind(kind === 'lens' ? 'refractor' : kind, apertureMm, focalMm) };
+}
+
 /** Every class judged for one wish. */
 export function mountChoice(question: ChoiceQuestion): MountChoice {
   requirePositive('exposureS', question.exposureS);
   const optics = chosenOptics(question);
   const { camera, latDeg } = question;
-  const dressKg = optics.tube.massKg * (1 + RINGS_SHARE) + camera.massKg;
-  const tubeSideKg = dressKg + (question.guided ? GUIDE_KG : 0);
+  const lookerKg = question.use === 'looking' ? EYEPIECE_KG : camera.massKg;
+  const dressKg = optics.tube.massKg * (1 + RINGS_SHARE) + lookerKg;
+  const guideKg = question.guided && USE_WANTS[question.use].judgesStars ? GUIDE_KG : 0;
+  const tubeSideKg = dressKg + guideKg;
   const cornerMm = (Math.hypot(camera.widthPx, camera.heightPx) * camera.pixelUm) / 2000;
   const altAzLimitS = altAzExposureS(
     latDeg,
@@ -204,5 +232,5 @@ export function mountChoice(question: ChoiceQuestion): MountChoice {
   const shared = { optics, tubeSideKg, altAzLimitS };
   const classes = MOUNT_CLASSES.map((mount) => answerFor(mount, question, shared));
   const lightest = classes.filter((c) => c.enough).sort((a, b) => a.carriedKg - b.carriedKg)[0];
-  return { ...shared, classes, lightest: lightest?.mount ?? null };
+  return { ...shared, classes, lightest: lightest?.mount ?? null, fails: lightest ? null : failOf(classes, question) };
 }

@@ -8,7 +8,8 @@ import type { Placed, Rig } from '../records/rig.ts';
 export type RingsTurn = {
   /** Where it points now, from straight away from the polar axis toward the upper side of a level tube. */
   nowDeg: number;
-  /** Where it has to point; null = what else hangs beside the tube outweighs it. */
+  /** Where it has to point: of the two directions that balance it the one away from the mount. Null = what else hangs beside
+   *  the tube outweighs it. */
   wantedDeg: number | null;
 };
 
@@ -39,6 +40,15 @@ export function ringsTurn(
     nowDeg: Math.atan2(asideKgM, outKgM) * DEG_PER_RAD,
     wantedDeg: Math.abs(wanted) > 1 ? null : Math.asin(wanted) * DEG_PER_RAD,
   };
+}
+
+/** Less of a turn no hand sets on purpose. */
+const SET_DEG = 3;
+
+/** By how much the tube is to be turned, + = what looks goes to the upper side; 0 = it lies as it has to, null = no turn does. */
+export function ringsByDeg({ nowDeg, wantedDeg }: RingsTurn): number | null {
+  if (wantedDeg === null) return null;
+  return Math.abs(wantedDeg - nowDeg) < SET_DEG ? 0 : wantedDeg - nowDeg;
 }
 
 /** The pieces of the train as they stand after the tube was turned in its rings; all else stays. */

@@ -1,4 +1,3 @@
-import { SET_DEG } from '../../text/balanceWords.ts';
 import { useTubeEnds } from '../../session/useTubeEnds.ts';
 import { TurnedRings } from './TurnedRings.tsx';
 import { useState, type ReactNode } from 'react';
@@ -44,9 +43,7 @@ export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
       ))}
       {isDrawn ? (
         <>
-          {saying.code === 'turnRings' && saying.byDeg !== null && Math.abs(saying.byDeg) >= SET_DEG && (
-            <TurnedRings byDeg={saying.byDeg} />
-          )}
+          {saying.code === 'turnRings' && saying.byDeg !== null && <TurnedRings byDeg={saying.byDeg} />}
           <TipParts model={model} axis={axis} chooseMover={setMoverId} />
           <BalanceFigures model={model} />
         </>

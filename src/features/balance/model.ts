@@ -14,11 +14,11 @@ import { balanceOrder, nextStep } from '../../core/night/advice/hands/balanceOrd
 import { impliedPiece, type Implied } from '../../core/rig/impliedPiece.ts';
 import type { BarOfNight, NightStatic } from '../../core/night/nightStatic.ts';
 import { mountHasBar, type RigGap } from '../../core/rig/rigNumbers.ts';
-import { ringsTurn } from '../../core/rig/ringsTurn.ts';
+import { ringsByDeg, ringsTurn } from '../../core/rig/ringsTurn.ts';
 import { tapeOfRig } from '../../core/rig/tapeOfRig.ts';
 import { tipOfNight, usualTip, type TipOfNight } from '../../core/night/learned/tipOfNight.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
-import { SET_DEG, type BalanceSaying, type Why } from '../../text/balanceWords.ts';
+import type { BalanceSaying, Why } from '../../text/balanceWords.ts';
 
 export type Remedies = {
   sets: SetProposal[];
@@ -137,9 +137,9 @@ const gapsOf = ({ numbers }: NightStatic): RigGap[] => numbers.gaps.filter((gap)
 function ringsModel({ numbers, records }: NightStatic, tip: TipOfNight | null): AxisModel | null {
   const turn = ringsTurn(numbers, records.rig);
   if (!turn) return null;
-  const byDeg = turn.wantedDeg === null ? null : turn.wantedDeg - turn.nowDeg;
-  const isSet = byDeg !== null && Math.abs(byDeg) < SET_DEG;
-  return isSet && tip ? null : { ...NOTHING, saying: { code: 'turnRings', byDeg }, gaps: [] };
+  const byDeg = ringsByDeg(turn);
+  if (byDeg !== 0) return { ...NOTHING, saying: { code: 'turnRings', byDeg }, gaps: [] };
+  return tip ? null : { ...NOTHING, saying: { code: 'ringsStay' }, gaps: [] };
 }
 
 /** The state before any piece can be moved; null when the tip test can go on. */

@@ -2,24 +2,23 @@ import { useMemo, useState, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import { z } from 'zod';
-import { tubeOfKind } from '../../core/optics/tubeClasses.ts';
 import type { PartOf } from '../../core/records/part.ts';
-import { tubeKindOf } from '../../core/rig/lookerPlace.ts';
 import {
   CHOICE_USES,
   mountChoice,
+  opticsOfAperture,
+  opticsOfTube,
   USE_WANTS,
   type ChoiceQuestion,
   type ChoiceUse,
   type ClassAnswer,
   type MountChoice,
 } from '../../core/rig/mountChoice.ts';
-import { isGoodEnough } from '../../core/verdict/budget.ts';
 import { altAzExposureMap, LONGEST_EXPOSURE_S } from '../../core/sky/altAzExposure.ts';
 import { useShared } from '../../session/session.ts';
 import {
   altAzMapWords,
-  CHOICE_ASSUMED,
+  assumedWords,
   choiceReason,
   choiceSentence,
   CHOOSE,
@@ -41,19 +40,13 @@ import { SkyExposureMap } from '../../ui/instruments/SkyExposureMap.tsx';
 
 const wishSchema = z.object({
   targetSizeArcmin: z.number().min(1).max(1800),
+  apertureMm: z.number().min(20).max(1000),
   focalRatio: z.number().min(0.9).max(30),
   exposureS: z.number().min(0.1).max(3600),
   guided: z.boolean(),
 });
 type Wish = z.infer<typeof wishSchema>;
 export type Fields = { [K in keyof Wish]: Wish[K] | null };
-
-/** What nothing can: carry it, keep its stars round, or be carried. */
-function failOf(classes: readonly ClassAnswer[], mostKg: number): 'load' | 'stars' | 'carry' {
-  const holding = classes.filter((c) => c.load !== 'over');
-  if (holding.length === 0) return 'load';
-  return holding.some((c) => isGoodEnough(c.stars) && c.carriedKg > mostKg) ? 'carry' : 'stars';
-}
 
 /** Long subs are judged by their stars, who looks by where the eye has to be. */
 function Classes({ classes, use }: { classes: readonly ClassAnswer[]; use: ChoiceUse }) {
@@ -103,11 +96,9 @@ function Classes({ classes, use }: { classes: readonly ClassAnswer[]; use: Choic
 function sayingOf(choice: MountChoice | null, question: Pick<ChoiceQuestion, 'guided' | 'use'> | null): ChoiceSaying {
   if (!choice || !question) return { code: 'ask' };
   const { guided, use } = question;
-  const { mostKg } = USE_WANTS[use];
   const { focalMm, tube } = choice.optics;
   const found = choice.classes.find((c) => c.mount.id === choice.lightest?.id);
-  const fails = failOf(choice.classes, mostKg);
-  if (!found) return { code: 'none', fails, guided, focalMm };
+  if (!found) return { code: 'none', fails: choice.fails ?? 'load', guided, focalMm };
   const { id } = found.mount;
   return { code: 'enough', use, id, focalMm, tube: tube.kind, totalKg: choice.tubeSideKg, carriedKg: found.carriedKg };
 }
@@ -132,7 +123,7 @@ function AltAzMap({ question }: { question: Pick<ChoiceQuestion, 'camera' | 'lat
   );
 }
 
-function Optics({ choice }: { choice: MountChoice }) {
+function Optics({ choice, use }: { choice: MountChoice; use: ChoiceUse }) {
   const { format } = useShared();
   const { focalMm, apertureMm, scaleArcsecPerPx, tube } = choice.optics;
   return (
@@ -140,7 +131,10 @@ function Optics({ choice }: { choice: MountChoice }) {
       figures={[
         { name: 'Focal length', value: format.quantity(focalMm, 'opticsMm', 0) },
         { name: 'Aperture', value: format.quantity(apertureMm, 'opticsMm', 0) },
-        { name: 'Scale', value: format.quantity(scaleArcsecPerPx, 'imageScale') },
+        // An eye has no pixels, and short frames take a barlow as they need it.
+        ...(!USE_WANTS[use].judgesStars
+          ? []
+          : [{ name: 'Scale', value: format.quantity(scaleArcsecPerPx, 'imageScale') }]),
         { name: `The ${TUBE_NAMES[tube.kind]}`, value: format.quantity(tube.massKg, 'mass', 1) },
         { name: 'With all on it', value: format.quantity(choice.tubeSideKg, 'mass', 1) },
       ]}
@@ -154,7 +148,7 @@ type Props = {
   /** What is asked first. */
   first: Fields;
   /** Sensor, place and school that every answer takes. */
-  given: Omit<ChoiceQuestion, keyof Wish | 'use' | 'own'>;
+  given: Omit<ChoiceQuestion, Exclude<keyof Wish, 'apertureMm'> | 'use' | 'own'>;
   /** One's own tubes. */
   tubes: readonly PartOf<'tube'>[];
   sizeHint?: string | undefined;
@@ -187,32 +181,35 @@ function Chooser({ id, label, value, choose, options }: ChooserProps) {
   );
 }
 
-/** As it is recorded; what nobody weighed by rule of thumb. */
-function ownOptics(tube: PartOf<'tube'>): NonNullable<ChoiceQuestion['own']> {
-  const { apertureMm, focalMm, frontM, backM, massKg } = tube;
-  const kind = tubeKindOf(tube);
-  const usual = tubeOfKind(kind, apertureMm, focalMm);
-  return { apertureMm, focalMm, tube: { kind, massKg: massKg ?? usual.massKg, lengthM: frontM + backM } };
+/** The tube that is judged: one's own, else of an aperture for who looks; null = what the target asks for. */
+function ownOf(wish: Wish, use: ChoiceUse, tube: PartOf<'tube'> | undefined): ChoiceQuestion['own'] {
+  if (tube) return opticsOfTube(tube);
+  return USE_WANTS[use].judgesStars ? null : opticsOfAperture(wish.apertureMm, wish.focalRatio);
 }
 
-/** What is asked for: by a target only where no tube is there yet, of subs only where some are taken. */
-function WishFields({ byTarget, use, sizeHint }: { byTarget: boolean; use: ChoiceUse; sizeHint: string | undefined }) {
+/** What is asked for: of a tube only where none is there yet, by a target and of subs only where some are taken. */
+function WishFields({ isNew, use, sizeHint }: { isNew: boolean; use: ChoiceUse; sizeHint: string | undefined }) {
+  const { judgesStars } = USE_WANTS[use];
   const { format } = useShared();
   return (
     <div className="fields compact mt-2">
-      {byTarget && (
+      {isNew && (
         <>
-          <QuantityField
-            name="targetSizeArcmin"
-            label="Size of the target"
-            kind="arcmin"
-            system={format.system}
-            hint={sizeHint}
-          />
+          {judgesStars ? (
+            <QuantityField
+              name="targetSizeArcmin"
+              label="Size of the target"
+              kind="arcmin"
+              system={format.system}
+              hint={sizeHint}
+            />
+          ) : (
+            <QuantityField name="apertureMm" label="Aperture" kind="opticsMm" system={format.system} />
+          )}
           <QuantityField name="focalRatio" label="Focal ratio" kind="ratio" system={format.system} />
         </>
       )}
-      {USE_WANTS[use].judgesStars && (
+      {judgesStars && (
         <>
           <QuantityField name="exposureS" label="Length of a sub" kind="seconds" system={format.system} />
           <CheckField name="guided" label="Guided" />
@@ -234,7 +231,7 @@ export function Choice({ title, tabs, first, given, tubes, sizeHint, children }:
     defaultValues: first,
   });
   const parsed = wishSchema.safeParse(useWatch({ control: form.control }));
-  const question = parsed.success ? { ...parsed.data, ...given, use, own: tube ? ownOptics(tube) : null } : null;
+  const question = parsed.success ? { ...parsed.data, ...given, use, own: ownOf(parsed.data, use, tube) } : null;
   const choice = question && mountChoice(question);
   const saying = sayingOf(choice, question);
   return (
@@ -261,18 +258,22 @@ export function Choice({ title, tabs, first, given, tubes, sizeHint, children }:
                 label={CHOOSE.tube}
                 value={tubeId ?? ''}
                 choose={(v) => setTubeId(v === '' ? null : v)}
-                options={[['', CHOOSE.byTarget], ...tubes.map(({ id, name }) => [id, name] as const)]}
+                options={[
+                  ['', USE_WANTS[use].judgesStars ? CHOOSE.byTarget : CHOOSE.another],
+                  ...tubes.map(({ id, name }) => [id, name] as const),
+                ]}
               />
             )}
           </div>
-          <WishFields byTarget={!tube} use={use} sizeHint={sizeHint} />
+          <WishFields isNew={!tube} use={use} sizeHint={sizeHint} />
         </form>
       </FormProvider>
-      {children}
-      {choice && <Optics choice={choice} />}
+      {USE_WANTS[use].judgesStars && children}
+      {choice && <Optics choice={choice} use={use} />}
       {choice && <Classes classes={choice.classes} use={use} />}
       <p className="soft">
-        {CHOICE_ASSUMED} {givenWords(given, format)}
+        {assumedWords({ isNew: !tube, judgesStars: USE_WANTS[use].judgesStars })}
+        {USE_WANTS[use].judgesStars && ` ${givenWords(given, format)}`}
       </p>
       {question && USE_WANTS[use].judgesStars && <AltAzMap question={question} />}
     </BenchLayout>

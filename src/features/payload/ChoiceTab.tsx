@@ -16,6 +16,7 @@ function firstWish({ entry, numbers, records }: NightStatic): Fields {
   const fieldDeg = train && Math.min(train.fieldWidthDeg, train.fieldHeightDeg);
   return {
     targetSizeArcmin: fieldDeg === null ? USUAL_WISH.targetSizeArcmin : Math.round(fieldDeg * 60 * FILLS_SHARE),
+    apertureMm: numbers.tube?.apertureMm ?? USUAL_WISH.apertureMm,
     focalRatio: Number((numbers.train?.focalRatio ?? USUAL_WISH.focalRatio).toFixed(1)),
     exposureS: entry?.subS ?? USUAL_WISH.exposureS,
     guided: records.rig.guiding !== 'none',

@@ -1,10 +1,9 @@
-import { batteriesOfRig } from '../../core/rig/batteriesOfRig.ts';
+import { lastOfBatteries } from '../../core/rig/batteriesOfRig.ts';
 import { useContext, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { motorsOf } from '../../core/mount/motors.ts';
 import { fromUtcText } from '../../core/time/utc.ts';
 import type { Watch } from '../../core/night/advice/watch.ts';
-import { lastReading } from '../../core/history/nightRecords.ts';
 import { FlipSteps, StepAction } from '../../session/flip/FlipSteps.tsx';
 import { useFlipWalk, type WalkHere } from '../../session/flip/useFlipWalk.ts';
 import { useNight, useShared } from '../../session/session.ts';
@@ -33,12 +32,7 @@ function Figures() {
   const night = useNight();
   const at = useNightAt();
   const { format } = useShared();
-  const { rig, parts, readings } = night.records;
-  const feeding = batteriesOfRig(rig, parts);
-  const batteries = feeding.flatMap(({ id, name }) => {
-    const last = lastReading(readings, 'battery', (r) => r.subject.id === id);
-    return last ? [{ ...last, name: feeding.length > 1 ? name : 'Battery' }] : [];
-  });
+  const batteries = lastOfBatteries(night.records.readings, night.records.parts);
   const due = night.plan?.flips.find((f) => !f.done);
   const figures = [
     ...(due ? [{ name: 'Latest flip', value: format.clock(due.latestMs) }] : []),
@@ -49,9 +43,9 @@ function Figures() {
           { name: 'Usable subs', value: format.quantity(at.stars.budget.shareAcceptable, 'percent') },
         ]
       : []),
-    ...batteries.map(({ name, takenAtUtc, values }) => ({
-      name: `${name} at ${format.clock(fromUtcText(takenAtUtc))}`,
-      value: format.quantity(values.fraction, 'percent'),
+    ...batteries.map(({ name, reading }) => ({
+      name: `${batteries.length > 1 && name !== null ? name : 'Battery'} at ${format.clock(fromUtcText(reading.takenAtUtc))}`,
+      value: format.quantity(reading.values.fraction, 'percent'),
     })),
     ...(night.dark ? [{ name: 'Dawn', value: format.clock(night.dark.toMs) }] : []),
   ];

@@ -21,17 +21,20 @@ export type LogMapping = {
   raFromXDeg: number | null;
 };
 
-export type LogCode =
-  | 'logEmpty'
-  | 'logNoTime'
-  | 'logNoError'
-  | 'logNoScale'
-  | 'logNoRate'
-  | 'logTooLong'
-  | 'logNotText'
-  | 'logUnsigned'
-  | 'logTimeUnit'
-  | 'logTimesBackward';
+/** Why a log is refused. */
+export const LOG_CODES = [
+  'logEmpty',
+  'logNoTime',
+  'logNoError',
+  'logNoScale',
+  'logNoRate',
+  'logTooLong',
+  'logNotText',
+  'logUnsigned',
+  'logTimeUnit',
+  'logTimesBackward',
+] as const;
+export type LogCode = (typeof LOG_CODES)[number];
 
 /** No clock tells more, whatever it counts from; no star is farther off than round the sky. */
 const MOST_SECONDS = 1e12;

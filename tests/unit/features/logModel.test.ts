@@ -18,6 +18,7 @@ import {
   rowsWords,
 } from '../../../src/text/logWords.ts';
 import type { OwnTurn } from '../../../src/core/rig/driveTurn.ts';
+import { LOG_CODES } from '../../../src/formats/logs/readLog.ts';
 import { DOUBT_WORDS, logRefusal } from '../../../src/text/logReadingWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import { plain } from '../../../src/text/said.ts';
@@ -120,20 +121,11 @@ describe('what is said of a log', () => {
   });
 
   it('has words for every refusal and doubt, that say what to do', () => {
-    const codes = [
-      'logEmpty',
-      'logNoTime',
-      'logNoError',
-      'logNoScale',
-      'logNoRate',
-      'logTooLong',
-      'logNotText',
-    ] as const;
-    const refusals = [...codes, 'logUnsigned' as const, 'logTimesBackward' as const].map((why) =>
-      logRefusal(why, { backward: 399, rows: 900 }),
-    );
+    const refusals = LOG_CODES.map((why) => logRefusal(why, { backward: 399, rows: 900 }));
     for (const words of [...refusals, ...Object.values(DOUBT_WORDS)]) expect(words).to.match(/^[A-Zx].*\.$/);
-    expect(refusals.at(-1)).to.match(/^The times of 399 of 900 rows run backwards/);
+    expect(logRefusal('logTimesBackward', { backward: 399, rows: 900 })).to.match(
+      /^The times of 399 of 900 rows run backwards/,
+    );
     expect(logReason({ code: 'refused', why: 'logNoScale', figures: {} }, f)).to.include('Type in the scale');
     expect(plain(logSentence({ code: 'none' }, f))).to.match(/^Choose a log/);
   });

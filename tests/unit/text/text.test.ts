@@ -50,7 +50,8 @@ describe('words', () => {
       { code: 'noWeight', momentKgM: 1 },
       { code: 'noMover', axis: 'dec' },
       { code: 'noMover', axis: 'sideways' },
-      ...[null, 1, 60, -60].map((byDeg): BalanceSaying => ({ code: 'turnRings', byDeg })),
+      { code: 'ringsStay' },
+      ...[null, 60, -60].map((byDeg): BalanceSaying => ({ code: 'turnRings', byDeg })),
       { code: 'offSaddle', toward: 'rear' },
       { code: 'bias', moveM: 0.008, toM: 0.301, stepM: 0.016, tubeSide: 'west' },
       ...(['ra', 'dec', 'sideways'] as const).flatMap((axis): BalanceSaying[] => [

@@ -105,8 +105,8 @@ export function spacingTried(records: NightRecords): SpacingTried {
   });
   const reckoned = looks.length > 0 ? bestSpacing(looks) : null;
   const roundMm = toldRoundMm(tried);
-  const best =
-    roundMm === null ? reckoned : { bestMm: roundMm, sigmaMm: Math.min(LEARNED_SIGMA_MM, reckoned?.sigmaMm ?? 0) };
+  // Told round it is wanted there; how well the distance is known is what all looks leave.
+  const best = reckoned && (roundMm === null ? reckoned : { ...reckoned, bestMm: roundMm });
   const agree = best !== null && looks.length >= FEWEST_LOOKS && best.sigmaMm <= LEARNED_SIGMA_MM;
   const isLearned = roundMm !== null || agree;
   return { tried, best, isLearned, learnedMm: isLearned ? (best?.bestMm ?? 0) : 0 };

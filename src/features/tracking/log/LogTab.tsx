@@ -200,8 +200,8 @@ function HowRead({ told: { layout, mapping, doubts, found } }: { told: LogTold }
   ];
   return (
     <ul className="soft plain-list" aria-label={LOG.howRead}>
-      {said.map((words) => (
-        <li key={words}>{words}</li>
+      {said.map((words, i) => (
+        <li key={i}>{words}</li>
       ))}
     </ul>
   );

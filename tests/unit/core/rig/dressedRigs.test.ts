@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { batteriesOfRig } from '../../../../src/core/rig/batteriesOfRig.ts';
+import { batteriesOfRig, lastOfBatteries } from '../../../../src/core/rig/batteriesOfRig.ts';
 import { CARRIERS, SIZES } from '../../../../src/core/rig/dressing/carriers.ts';
 import { dressRig, type RigAnswers } from '../../../../src/core/rig/dressing/dressRig.ts';
 import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
@@ -7,7 +7,7 @@ import { loadOfRig } from '../../../../src/core/rig/payloadOfRig.ts';
 import { sum } from '../../../../src/core/mount/levers.ts';
 import type { Part } from '../../../../src/core/records/part.ts';
 import type { Rig } from '../../../../src/core/records/rig.ts';
-import { parts, rigs } from '../../../support/records.ts';
+import { parts, reading, rigs } from '../../../support/records.ts';
 
 const OPTICS: RigAnswers['optics'][] = [
   { kind: 'lens', focalMm: 135, apertureMm: 48 },
@@ -80,6 +80,20 @@ describe('what feeds and what looks', () => {
     const other: Part = { ...own, id: 'another' };
     expect(batteriesOfRig(heron, [other, ...parts]).map((b) => b.id)).to.deep.equal(['demo-heron-battery']);
     expect(batteriesOfRig({ supplies: [] }, [other]).map((b) => b.id)).to.deep.equal(['another']);
+  });
+
+  it('each battery that was read is told by its last reading, also one that the box no longer holds', () => {
+    const of = (id: string, fraction: number, battery: string) =>
+      reading('battery', { voltageV: 12.8, fraction }, { id, subject: { type: 'part', id: battery } });
+    const told = lastOfBatteries(
+      [of('a', 1, 'demo-heron-battery'), of('b', 0.7, 'gone'), of('c', 0.4, 'demo-heron-battery')],
+      parts,
+    );
+    const own = parts.find((p) => p.id === 'demo-heron-battery')!;
+    expect(told.map((t) => [t.name, t.reading.values.fraction])).to.deep.equal([
+      [own.name, 0.4],
+      [null, 0.7],
+    ]);
   });
 
   it('a barlow in the train counts for an eyepiece', () => {

@@ -1,5 +1,10 @@
 import { expect } from 'chai';
-import { chosenOptics, mountChoice, type ChoiceQuestion } from '../../../../src/core/rig/mountChoice.ts';
+import {
+  chosenOptics,
+  mountChoice,
+  opticsOfAperture,
+  type ChoiceQuestion,
+} from '../../../../src/core/rig/mountChoice.ts';
 import { USUAL_SENSOR, USUAL_WISH } from '../../../../src/features/payload/usualChoice.ts';
 import { SETTING_DEFAULTS } from '../../../../src/core/records/setting.ts';
 import { altAzExposureMap, altAzExposureS } from '../../../../src/core/sky/altAzExposure.ts';
@@ -47,14 +52,28 @@ describe('is this class of mount enough', () => {
   });
 
   it('for looking asks for no round stars and more of the rating, on a journey for what one carries', () => {
+    const eye = { ...wish, camera: { ...camera, massKg: 0.15 } };
     for (const { id } of mountChoice(wish).classes.map((c) => c.mount)) {
-      expect(answer({ use: 'looking' }, id).loadShare, id).to.be.closeTo(answer({}, id).loadShare / 0.95 / 1.5, 1e-9);
+      // Who looks hangs an eyepiece on it, not the camera.
+      const [looked, taken] = [answer({ use: 'looking' }, id), answer(eye, id)];
+      expect(looked.loadShare, id).to.be.closeTo(taken.loadShare / 0.95 / 1.5, 1e-9);
       expect(answer({ use: 'travelling' }, id).enough && answer({ use: 'travelling' }, id).carriedKg > 15).to.equal(
         false,
       );
     }
     expect(mountChoice({ ...wish, use: 'looking' }).lightest).not.to.equal(null);
     expect(mountChoice({ ...wish, use: 'planets' }).lightest).not.to.equal(null);
+    expect(mountChoice({ ...wish, use: 'looking', guided: true }).tubeSideKg, 'no guide scope').to.equal(
+      mountChoice({ ...wish, use: 'looking' }).tubeSideKg,
+    );
+  });
+
+  it('says what nothing can: carry it, keep its stars round, or be carried on a journey', () => {
+    const fails = (change: Partial<ChoiceQuestion>) => mountChoice({ ...wish, ...change }).fails;
+    expect(fails({ targetSizeArcmin: 5 })).to.equal('load');
+    expect(fails({})).to.equal('stars');
+    expect(fails({ exposureS: 30 })).to.equal(null);
+    expect(fails({ exposureS: 30, use: 'travelling' })).to.equal('carry');
   });
 
   it('one’s own tube counts as it is, whatever size of target stands beside it', () => {
@@ -63,6 +82,17 @@ describe('is this class of mount enough', () => {
     expect(small).to.deep.equal(large);
     expect(small!.optics.focalMm).to.equal(480);
     expect(small!.tubeSideKg).to.be.closeTo(3.9 * 1.3 + 0.72, 1e-9);
+  });
+
+  it('who looks has a tube of that aperture, and never a lens', () => {
+    for (const [apertureMm, kind] of [
+      [50, 'refractor'],
+      [100, 'refractor'],
+      [200, 'newtonian'],
+    ] as const) {
+      const { tube, focalMm } = opticsOfAperture(apertureMm, 5);
+      expect([tube.kind, focalMm]).to.deep.equal([kind, 5 * apertureMm]);
+    }
   });
 
   it('opens on something that can be carried and keeps stars round', () => {
