@@ -53,7 +53,8 @@ function purchaseOf(input: JsonObject, { neededMm, box }: FitInput): JsonObject 
   const bought = onePurchase({ neededMm, box, correctorRear, cameraFront, leastMm, mostSteps: MOST_STEPS });
   if (!bought) return null;
   const { lengthMm, front, rear, before, after } = bought;
-  return { lengthMm, front: { ...front }, rear: { ...rear }, between: { before: [...before], after: [...after] } };
+  const end = ({ thread, gender }: JointEnd): JsonObject => ({ thread, gender });
+  return { lengthMm, front: end(front), rear: end(rear), between: { before: [...before], after: [...after] } };
 }
 
 export const backfocus: Adapter = (input) => {

@@ -3,13 +3,16 @@ import type { JointEnd } from '../core/optics/stack/joints.ts';
 import type { Stack } from '../core/optics/stack/fitStack.ts';
 import type { Failing } from '../core/optics/stack/whereItFails.ts';
 import type { Purchase } from '../core/optics/stack/purchase.ts';
+import type { ToBuy } from '../core/optics/stack/whatToBuy.ts';
 import type { Format } from './format.ts';
+import { threadWords } from './trainWords.ts';
 
 export const FIT = {
   title: 'Fit from my box',
   hint: 'Every spacer and adapter you own between corrector and camera; wheel, guider, rotator and tilt plate of this rig stay in it.',
   start: 'Fit from my box',
   found: 'Stacks found, the nearest first',
+  tried: 'Every piece is tried as it is drawn in the box, not turned round; at most 1 mm of shims.',
   take: 'Take this stack',
   taken: 'The stack is this rig’s train now.',
   unproven: 'Your box has more ways than were tried: these are the best found, not proven to be the best.',
@@ -31,7 +34,7 @@ export function offWords({ errorMm }: Pick<Stack, 'errorMm'>, f: Format): string
 }
 
 /** An open end as the solver names it, gender first. */
-const openWords = (end: string): string => end.split(' ').reverse().join(' ');
+const openWords = (end: string): string => end.replace(/^(\w+) (.*)$/, '$2 $1');
 const listed = (ends: readonly string[]): string => ends.map(openWords).join(', ');
 
 /** The joint at which every way ends. */
@@ -46,10 +49,23 @@ export function nothingWords(failing: Failing, name: (id: string) => string): st
   }
 }
 
-const endWords = ({ thread, gender }: JointEnd): string => `${thread} ${gender}`;
+/** `Left out, since this rig does not carry them: Filter wheel B.` */
+export const leftOutWords = (names: readonly string[]): string =>
+  `Left out, since this rig does not carry ${names.length === 1 ? 'it' : 'them'}: ${names.join(', ')}. Put ${names.length === 1 ? 'it' : 'one'} into the train first to have it counted.`;
+
+/** The camera's thread was never told: what is found here holds only with it. */
+export const fittedToWords = (front: JointEnd): string =>
+  `Fitted to ${threadWords(front)} at the camera, which is a guess.`;
+
+/** What to buy: shims, or the one piece. */
+export function toBuyWords(toBuy: ToBuy, name: (id: string) => string, f: Format): string {
+  if (toBuy.kind === 'piece') return purchaseWords(toBuy.purchase, name, f);
+  const { thicknessMm, on } = toBuy;
+  return `${f.quantity(thicknessMm, 'opticsMm', 2)} of shims would close the gap, with ${stackWords(on.ids.map(name), on.shimsMm, f)}.`;
+}
 
 /** The one piece that would close the gap. */
-export function purchaseWords(
+function purchaseWords(
   { lengthMm, front, rear, before, after }: Purchase,
   name: (id: string) => string,
   f: Format,
@@ -58,5 +74,5 @@ export function purchaseWords(
     ...(before.length > 0 ? [`behind ${before.map(name).join(', ')}`] : []),
     ...(after.length > 0 ? [`before ${after.map(name).join(', ')}`] : []),
   ].join(' and ');
-  return `One piece would close the gap: ${f.quantity(lengthMm, 'opticsMm', 2)} long, ${endWords(front)} toward the corrector, ${endWords(rear)} toward the camera${place === '' ? '' : `, ${place}`}.`;
+  return `One piece would close the gap: ${f.quantity(lengthMm, 'opticsMm', 2)} long, ${threadWords(front)} toward the corrector, ${threadWords(rear)} toward the camera${place === '' ? '' : `, ${place}`}.`;
 }

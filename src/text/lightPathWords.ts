@@ -19,8 +19,16 @@ export type LightPathSaying =
   | { code: 'noCorrector'; focalMm: number; focalRatio: number }
   | { code: 'misfit'; misfit: Misfit }
   | { code: 'right'; presentMm: number; neededMm: number; errorMm: number; toleranceMm: number }
-  | { code: 'short'; byMm: number; presentMm: number; neededMm: number }
-  | { code: 'long'; byMm: number; presentMm: number; neededMm: number };
+  | { code: 'short' | 'long'; byMm: number; presentMm: number; neededMm: number; doubtMm: number }
+  /** What is not known of it could be all that is wrong with it. */
+  | {
+      code: 'assumed';
+      what: 'backFocus' | 'depth';
+      depthMm: number;
+      presentMm: number;
+      neededMm: number;
+      doubtMm: number;
+    };
 
 const timesWords = (magnification: number, f: Format): string => `${f.number(magnification, 0)} times`;
 
@@ -39,6 +47,10 @@ export function lightPathSentence(s: LightPathSaying, f: Format): Said {
       const mend = turnable ? `Turn ${turnable.name} round.` : 'Put an adapter between them.';
       return `**${s.misfit.beforeName}** does not screw into **${s.misfit.afterName}**. ${mend}`;
     }
+    case 'assumed':
+      return s.what === 'backFocus'
+        ? 'Look at the **four corners** of a frame: how far behind this corrector the sensor belongs is not known.'
+        : `Look up **how deep the camera is**: ${f.quantity(s.depthMm, 'opticsMm')} from its thread to the sensor is only a guess.`;
     case 'right':
       return `Leave it: the sensor stands at **${f.quantity(s.presentMm, 'opticsMm')}**, within tolerance.`;
     case 'short':
@@ -48,11 +60,12 @@ export function lightPathSentence(s: LightPathSaying, f: Format): Said {
   }
 }
 
-/** What the wanted distance is made of. */
-export type Wanted = { glassMm: number; learnedMm: number };
+/** What the wanted distance is made of. `isAssumed`: the corrector's own part of it. */
+export type Wanted = { glassMm: number; learnedMm: number; isAssumed: boolean };
 
 /** `55.7 mm wanted: 55.0 mm by the corrector and 0.7 mm for the filter glass`; what corners taught is said too. */
-function wantedWords(neededMm: number, { glassMm, learnedMm }: Wanted, f: Format): string {
+function wantedWords(neededMm: number, { glassMm, learnedMm, isAssumed }: Wanted, f: Format): string {
+  const by = isAssumed ? 'as most correctors do' : 'by the corrector';
   const wanted = `${f.quantity(neededMm, 'opticsMm')} wanted`;
   const added = [
     ...(glassMm > 0 ? [`${f.quantity(glassMm, 'opticsMm')} for the filter glass`] : []),
@@ -60,8 +73,8 @@ function wantedWords(neededMm: number, { glassMm, learnedMm }: Wanted, f: Format
       ? []
       : [`${f.quantity(Math.abs(learnedMm), 'opticsMm', 2)} ${learnedMm < 0 ? 'less ' : ''}by your corners`]),
   ];
-  if (added.length === 0) return `${wanted} by the corrector`;
-  return `${wanted}: ${[`${f.quantity(neededMm - glassMm - learnedMm, 'opticsMm')} by the corrector`, ...added].join(' and ')}`;
+  if (added.length === 0) return `${wanted} ${by}`;
+  return `${wanted}: ${[`${f.quantity(neededMm - glassMm - learnedMm, 'opticsMm')} ${by}`, ...added].join(' and ')}`;
 }
 
 export function lightPathReason(s: LightPathSaying, wanted: Wanted, f: Format): string {
@@ -80,9 +93,10 @@ export function lightPathReason(s: LightPathSaying, wanted: Wanted, f: Format): 
         off < 0.05 ? 'exactly the' : `${f.quantity(off, 'opticsMm')} ${s.errorMm > 0 ? 'more' : 'less'} than the`;
       return `That is ${how} ${wantedWords(s.neededMm, wanted, f)}; up to ${f.quantity(s.toleranceMm, 'opticsMm')} does not show at this focal ratio.`;
     }
+    case 'assumed':
     case 'short':
     case 'long':
-      return `From the corrector’s rear flange to the sensor the pieces give ${f.quantity(s.presentMm, 'opticsMm')}; ${wantedWords(s.neededMm, wanted, f)}.`;
+      return `From the corrector’s rear flange to the sensor the pieces give ${f.quantity(s.presentMm, 'opticsMm')}${s.doubtMm > 0 ? ` (${f.doubt(s.doubtMm, 'opticsMm', 1)})` : ''}; ${wantedWords(s.neededMm, wanted, f)}.`;
   }
 }
 

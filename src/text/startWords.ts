@@ -4,7 +4,7 @@ import type { Town } from '../core/places/findTowns.ts';
 import type { Carrier, Size } from '../core/rig/dressing/carriers.ts';
 import type { Piece } from '../core/rig/dressing/dressRig.ts';
 import type { TubeKind } from '../core/records/part.ts';
-import { SENSORS, type Optics, type SensorFormat } from '../core/rig/dressing/looks.ts';
+import { SENSORS, type Body, type Optics, type SensorFormat } from '../core/rig/dressing/looks.ts';
 import type { Format } from './format.ts';
 
 export const SCREENS = ['where', 'carries', 'looks'] as const;
@@ -50,6 +50,11 @@ export const OPTICS_WORDS: Record<TubeKind, string> = {
   refractor: 'Refractor',
   newtonian: 'Reflector',
   mirrorLens: 'Mirror-lens tube',
+};
+
+export const BODY_WORDS: Record<Body, string> = {
+  lensMount: 'A camera that takes lenses',
+  telescope: 'A camera made for the telescope',
 };
 
 const FORMAT_WORDS: Record<SensorFormat, string> = {

@@ -94,3 +94,45 @@ test('corners by eye: told what to change, changed, looked at again, learned; ke
   await expect(page.getByRole('region', { name: 'Distances tried' }).getByRole('row')).toHaveCount(4);
   expect(problems).toEqual([]);
 });
+
+test('a distance that nobody knows, and a guessed camera: asked for where they matter, told, taken back', async ({
+  page,
+}) => {
+  const problems = await open(page, '/kit/parts/demo-heron-reducer');
+  await page.getByLabel('Back focus', { exact: true }).fill('');
+  await page.getByRole('button', { name: 'Save' }).press('Enter');
+  await page.goto('/kit/parts/demo-heron-camera');
+  await page.getByLabel('That distance is').selectOption('a guess');
+  await page.getByLabel('Front: thread and side are').selectOption('a guess');
+  await page.getByLabel('Front: thread', { exact: true }).selectOption('Another thread');
+  const free = page.getByLabel('Front: thread: as it is written on the piece');
+  await free.fill('m 48');
+  await free.press('Tab');
+  await expect(page.getByLabel('Front: thread', { exact: true })).toHaveValue('M48x0.75');
+  await page.getByRole('button', { name: 'Save' }).press('Enter');
+  await page.goto(`${HERON}/light-path`);
+  await expect(sentence(page)).toContainText('how far behind this corrector the sensor belongs is not known');
+  const asked = page.getByRole('region', { name: 'Guessed so far' });
+  const take = (name: RegExp) =>
+    asked
+      .locator('form')
+      .filter({ has: page.getByLabel(name) })
+      .getByRole('button');
+  await take(/^Back focus of/).press('Enter');
+  await expect(asked.getByRole('alert')).toContainText('Type a number');
+  await asked.getByLabel(/^Back focus of/).fill('55');
+  await asked.getByLabel(/^Back focus of/).press('Enter');
+  await expect(sentence(page)).toHaveText(
+    'Look up how deep the camera is: 17.5 mm from its thread to the sensor is only a guess.',
+  );
+  await asked.getByLabel(/from its thread to the sensor$/).fill('17.5');
+  await asked.getByLabel(/from its thread to the sensor$/).press('Enter');
+  await expect(sentence(page)).toContainText('Leave it: the sensor stands at 55.5 mm');
+  // A guessed thread accuses nobody; once it is told it does.
+  await take(/^Thread at the camera/).press('Enter');
+  await expect(sentence(page)).toContainText('does not screw into');
+  await expect(asked).toHaveCount(0);
+  await page.keyboard.press('u');
+  await expect(sentence(page)).toContainText('Leave it: the sensor stands at 55.5 mm');
+  expect(problems).toEqual([]);
+});

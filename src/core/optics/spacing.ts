@@ -3,7 +3,7 @@
 import { glassShiftMm } from './lightPath.ts';
 
 /** `gapMm`: air before it, where a thread reaches the ground before its shoulder. */
-export type SpacingPiece = { id: string; name: string; lengthMm: number; gapMm?: number };
+export type SpacingPiece = { id: string; name: string; lengthMm: number; gapMm?: number; isGuessed?: boolean };
 export type Plate = { id: string; name: string; thicknessMm: number; index: number };
 export type PlacedPiece = SpacingPiece & { fromMm: number; toMm: number };
 
@@ -19,6 +19,8 @@ export type Spacing = {
   errorMm: number;
   toleranceMm: number;
   withinTolerance: boolean;
+  /** How far the error itself may be off, one sigma: a distance or a depth that nobody told. */
+  doubtMm: number;
   /** Every piece from the corrector's flange (0) to the sensor, the camera's own depth last. */
   pieces: PlacedPiece[];
 };
@@ -40,6 +42,7 @@ export function spacingSum(input: {
   glass: readonly Plate[];
   camera: SpacingPiece;
   toleranceMm: number;
+  doubtMm: number;
 }): Spacing {
   const glassMm = glassShiftMm(input.glass);
   const neededMm = input.specifiedMm + input.learnedMm + glassMm;
@@ -58,6 +61,7 @@ export function spacingSum(input: {
     presentMm: reachedMm,
     errorMm,
     toleranceMm: input.toleranceMm,
+    doubtMm: input.doubtMm,
     withinTolerance: Math.abs(errorMm) <= input.toleranceMm,
     pieces,
   };
@@ -68,6 +72,14 @@ export type CircleFit = {
   coverage: number;
   covers: boolean;
 };
+
+/** Does what is known of it say that the sensor stands right? */
+export const isKnownRight = ({ withinTolerance, doubtMm, toleranceMm }: Spacing): boolean =>
+  withinTolerance && doubtMm <= toleranceMm;
+
+/** Is it wrong by more than what may be off about it? */
+export const isKnownWrong = ({ withinTolerance, errorMm, doubtMm, toleranceMm }: Spacing): boolean =>
+  !withinTolerance && (doubtMm <= toleranceMm || Math.abs(errorMm) > 2 * doubtMm);
 
 /** The lit circle against the sensor's diagonal. */
 export function circleFit(imageCircleMm: number, sensorDiagonalMm: number): CircleFit {

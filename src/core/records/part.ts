@@ -13,11 +13,16 @@ import {
   positiveMmSchema,
 } from './common.ts';
 
-/** `lengthMm`: of a male thread to its shoulder, of a female one to its ground; absent or null = not measured. */
+/** By a tape, from a data sheet, or guessed. */
+export const SIZE_BASES = ['measured', 'stated', 'assumed'] as const;
+
+/** `lengthMm`: of a male thread to its shoulder, of a female one to its ground; absent or null = not measured.
+ *  `basis`: of thread and side; absent = as the lengths of its part. */
 const jointSchema = z.object({
   thread: lineSchema(40).min(1),
   gender: z.enum(['male', 'female']),
   lengthMm: positiveMmSchema.nullable().optional(),
+  basis: z.enum(SIZE_BASES).optional(),
 });
 
 /** One bolt or pair of knobs: what a turn does. Of two opposed knobs `clockwiseMoves` is said of the right one, of two
@@ -124,7 +129,8 @@ export const partKinds = {
   },
   corrector: {
     factor: z.number().min(0.1).max(10),
-    backFocusMm: positiveMmSchema,
+    /** Null = nobody knows: assumed until corners were looked at. */
+    backFocusMm: positiveMmSchema.nullable(),
     rear: jointSchema,
     cornerRuleInverted: z.boolean(),
     focalMm: z.number().min(-20_000).max(20_000).nullable(),
@@ -135,7 +141,10 @@ export const partKinds = {
     pixelUm: z.number().min(0.5).max(50),
     widthPx: z.number().int().min(16).max(40_000),
     heightPx: z.number().int().min(16).max(40_000),
+    /** From its front thread to the sensor, of a body with a lens mount with its adapter. */
     depthMm: mmSchema,
+    /** Absent: as the lengths of the camera. */
+    depthBasis: z.enum(SIZE_BASES).optional(),
     /** Absent or null: nobody said. */
     bodyKind: z.enum(BODY_KINDS).nullable().optional(),
     front: jointSchema,
@@ -197,9 +206,6 @@ function spacerShape() {
 function barShape() {
   return { lengthM: positiveLengthMSchema, centreM: lengthMSchema, radiusM: lengthMSchema };
 }
-
-/** By a tape, from a data sheet, or guessed. */
-export const SIZE_BASES = ['measured', 'stated', 'assumed'] as const;
 
 const partShape = {
   ...headShape,

@@ -174,6 +174,8 @@ export const readingValues = {
     spacingMm: bounded(0, 20_000).nullable(),
     /** What of it filter glass asked for. */
     glassMm: bounded(0, 100),
+    /** The camera's depth in it, where that was a guess; absent: it was told, or the distance was typed. */
+    guessedDepth: z.object({ cameraId: idSchema, depthMm: bounded(0, 1000) }).optional(),
   }),
   battery: z.object({ voltageV: bounded(0, 100), fraction: bounded(0, 1) }),
   seeing: z.object({ fwhmArcsec: bounded(0.1, 20) }),

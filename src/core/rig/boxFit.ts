@@ -1,5 +1,5 @@
 /** What of the parts box may stand between a rig's corrector and its camera, and the train that a stack makes. */
-import type { BoxPiece, JointEnd } from '../optics/stack/joints.ts';
+import type { BoxPiece } from '../optics/stack/joints.ts';
 import type { FitInput, Stack } from '../optics/stack/fitStack.ts';
 import { endsOf } from '../optics/stack/joints.ts';
 import type { Part } from '../records/part.ts';
@@ -14,7 +14,12 @@ const MOST_STEPS = 8_000_000;
 const STAYING: ReadonlySet<Part['kind']> = new Set(['wheel', 'guider', 'rotator', 'tiltPlate']);
 const isThere = (p: Part): boolean => p.deletedAtUtc === null && !p.archived && p.count > 0;
 
-export type RigFit = { input: FitInput; correctorRear: JointEnd; cameraFront: JointEnd; toleranceMm: number };
+export type RigFit = {
+  input: FitInput;
+  toleranceMm: number;
+  /** Pieces of the box that are not tried: a wheel, guider, rotator or tilt plate that this rig does not carry. */
+  leftOut: string[];
+};
 
 /** Spacers of the whole box; of the pieces with a use of their own those that stand in the train, and these must stay. */
 function boxOf(parts: readonly Part[], train: ReadonlySet<string>): BoxPiece[] {
@@ -39,9 +44,8 @@ export function boxFit(
     .filter(isThere)
     .flatMap((p) => (p.kind === 'shim' ? [{ thicknessMm: p.thicknessMm, count: p.count }] : []));
   return {
-    correctorRear: corrector.rear,
-    cameraFront: camera.front,
     toleranceMm: spacing.toleranceMm,
+    leftOut: parts.filter((p) => isThere(p) && STAYING.has(p.kind) && !train.includes(p.id)).map((p) => p.id),
     input: {
       neededMm: spacing.neededMm - camera.depthMm,
       ends: endsOf(corrector.rear, camera.front),

@@ -10,7 +10,11 @@ import {
 } from '../optics/spacing.ts';
 import type { Part, PartOf } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
+import { depthDoubtMm, isDepthGuessed, isThreadGuessed, specifiedBackFocus } from './lightBasis.ts';
 import { bottomedIn, misfitsOf, standingOf, type Bottomed, type Misfit } from './trainJoints.ts';
+
+/** The corrector's distance, the camera's depth, or its thread. */
+export type Assumed = 'backFocus' | 'depth' | 'thread';
 
 export type LightPath = {
   corrector: PartOf<'corrector'> | null;
@@ -18,6 +22,8 @@ export type LightPath = {
   spacing: Spacing | null;
   plates: Plate[];
   misfits: Misfit[];
+  /** What of it nobody told yet, in the order in which it matters. */
+  assumed: Assumed[];
   /** Threads that reach the ground before their shoulder: each adds its gap to the distance. */
   bottomed: Bottomed[];
   /** Which piece of `spacing` an index in the chain of joints is. */
@@ -50,7 +56,9 @@ const MOST_BEYOND_MM = 5;
 export function achievedFactor({ factor, focalMm }: PartOf<'corrector'>, spacing: Spacing | null): number {
   if (!spacing || focalMm === null || focalMm === 0) return factor;
   const beyondMm = offsetOf(spacing);
-  return Math.abs(beyondMm) > MOST_BEYOND_MM ? factor : factor + reducerChangePerMm(focalMm) * beyondMm;
+  // What is not known of the distance changes nothing.
+  const isVague = spacing.doubtMm > spacing.toleranceMm;
+  return isVague || Math.abs(beyondMm) > MOST_BEYOND_MM ? factor : factor + reducerChangePerMm(focalMm) * beyondMm;
 }
 
 /** The last corrector of a train, from which the distance to the sensor counts. */
@@ -74,39 +82,68 @@ const toPlates = (pieces: readonly Part[]): Plate[] =>
 
 type Optics = { tube: PartOf<'tube'> | null; camera: PartOf<'camera'> | null; focalRatio: number | null };
 
-/** @param learnedMm by how much farther than specified the sensor must stand, as corners showed. */
-export function lightPathOf(
-  rig: Rig,
-  parts: ReadonlyMap<string, Part>,
-  { tube, camera, focalRatio }: Optics,
-  learnedMm: number,
-): LightPath {
-  const train = rig.train.flatMap((id) => parts.get(id) ?? []);
-  const { corrector, pieces } = behindCorrector(train);
-  const plates = toPlates(pieces);
-  const imageCircleMm = corrector ? corrector.imageCircleMm : (tube?.imageCircleMm ?? null);
-  if (!corrector || !camera)
-    return { corrector, spacing: null, plates, misfits: [], bottomed: [], pieceAt: () => 0, imageCircleMm };
-  const turned = new Set(rig.turned);
-  const chain = [corrector, ...pieces, camera].map((part) => standingOf(part, turned));
-  const bottomed = bottomedIn(chain);
-  // The corrector stands first in the chain.
+/** @param isLearned corners told how far it must stand: its number is not asked for any more. */
+const assumedOf = (corrector: PartOf<'corrector'>, camera: PartOf<'camera'>, isLearned: boolean): Assumed[] => [
+  ...(corrector.backFocusMm === null && !isLearned ? (['backFocus'] as const) : []),
+  ...(isDepthGuessed(camera) ? (['depth'] as const) : []),
+  ...(isThreadGuessed(camera, camera.front) ? (['thread'] as const) : []),
+];
+
+/** What stands behind the corrector, its joints told apart from its lengths. */
+type Behind = {
+  corrector: PartOf<'corrector'>;
+  pieces: readonly Part[];
+  plates: readonly Plate[];
+  camera: PartOf<'camera'>;
+  bottomed: ReadonlyMap<number, Bottomed>;
+};
+
+function spacingOf(
+  { corrector, pieces, plates, camera, bottomed }: Behind,
+  focalRatio: number | null,
+  learnedMm: number | null,
+): Spacing {
+  // The corrector stands first in the chain of joints.
   const gapMm = (at: number): number => bottomed.get(at + 1)?.gapMm ?? 0;
-  const spacing = spacingSum({
-    specifiedMm: corrector.backFocusMm,
-    learnedMm,
+  const specified = specifiedBackFocus(corrector);
+  const { id, name, depthMm } = camera;
+  return spacingSum({
+    specifiedMm: specified.mm,
+    learnedMm: learnedMm ?? 0,
     pieces: pieces.flatMap((p, i) => {
       const piece = pieceOf(p);
       return piece ? [{ ...piece, gapMm: gapMm(i) }] : [];
     }),
     glass: plates,
-    camera: { id: camera.id, name: camera.name, lengthMm: camera.depthMm, gapMm: gapMm(pieces.length) },
+    camera: { id, name, lengthMm: depthMm, gapMm: gapMm(pieces.length), isGuessed: isDepthGuessed(camera) },
     toleranceMm: spacingToleranceMm(focalRatio ?? 5),
+    // Corners speak of the stack as it stands, whatever its pieces measure.
+    doubtMm: learnedMm === null ? Math.hypot(specified.doubtMm, depthDoubtMm(camera)) : 0,
   });
+}
+
+const NO_DISTANCE = { spacing: null, assumed: [], misfits: [], bottomed: [], pieceAt: () => 0 };
+
+/** @param learnedMm by how much farther than specified the sensor must stand, as corners showed; null = they did not. */
+export function lightPathOf(
+  rig: Rig,
+  parts: ReadonlyMap<string, Part>,
+  { tube, camera, focalRatio }: Optics,
+  learnedMm: number | null,
+): LightPath {
+  const train = rig.train.flatMap((id) => parts.get(id) ?? []);
+  const { corrector, pieces } = behindCorrector(train);
+  const plates = toPlates(pieces);
+  const imageCircleMm = corrector ? corrector.imageCircleMm : (tube?.imageCircleMm ?? null);
+  if (!corrector || !camera) return { ...NO_DISTANCE, corrector, plates, imageCircleMm };
+  const turned = new Set(rig.turned);
+  const chain = [corrector, ...pieces, camera].map((part) => standingOf(part, turned));
+  const bottomed = bottomedIn(chain);
   return {
     corrector,
-    spacing,
+    spacing: spacingOf({ corrector, pieces, plates, camera, bottomed }, focalRatio, learnedMm),
     plates,
+    assumed: assumedOf(corrector, camera, learnedMm !== null),
     misfits: misfitsOf(chain),
     bottomed: [...bottomed.values()],
     pieceAt: (chainIndex) => chain.slice(1, chainIndex).filter(({ part }) => pieceOf(part) !== null).length,

@@ -42,8 +42,8 @@ export type RigNumbers = {
 export type Taught = {
   /** Moment about the polar axis that an earlier balance showed beyond the stated masses. */
   momentKgM: number;
-  /** By how much farther than specified the sensor must stand, as corners showed. */
-  spacingMm: number;
+  /** By how much farther than specified the sensor must stand, as corners showed; null = they did not yet. */
+  spacingMm: number | null;
 };
 
 /** A small star tracker, with a ball head or a bracket. */
@@ -172,7 +172,7 @@ export function rigNumbers(rig: Rig, all: readonly Part[], taught: Partial<Taugh
     rig,
     parts,
     { ...optics, focalRatio: nominal?.focalRatio ?? null },
-    taught.spacingMm ?? 0,
+    taught.spacingMm ?? null,
   );
   const train = trainOf(rig, parts, optics, lightPath);
   const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all, taught.momentKgM ?? 0) : null;

@@ -1,6 +1,9 @@
 /** How the pieces of a train meet: do their threads fit, does a thread reach the ground before its shoulder, and would a piece
  *  fit turned round. */
+import { standsOffMm } from '../optics/stack/joints.ts';
+import { isSameThread } from '../optics/threads.ts';
 import type { Part, PartOf } from '../records/part.ts';
+import { isThreadGuessed } from './lightBasis.ts';
 
 export type Joint = NonNullable<PartOf<'tube'>['rear']>;
 /** A piece as it stands in the train: its ends toward the corrector and toward the camera. */
@@ -22,8 +25,10 @@ export type Bottomed = { beforeName: string; afterName: string; gapMm: number; a
 const EITHER_WAY: ReadonlySet<Part['kind']> = new Set(['spacer', 'wheel', 'guider', 'rotator', 'tiltPlate']);
 
 export function standingOf(part: Part, turned: ReadonlySet<string>): Standing {
-  const front = 'front' in part ? part.front : null;
-  const rear = 'rear' in part ? part.rear : null;
+  // A guessed thread accuses nobody.
+  const told = (joint: Joint | null): Joint | null => (joint && isThreadGuessed(part, joint) ? null : joint);
+  const front = 'front' in part ? told(part.front) : null;
+  const rear = 'rear' in part ? told(part.rear) : null;
   return turned.has(part.id) && EITHER_WAY.has(part.kind) ? turnedRound({ part, front, rear }) : { part, front, rear };
 }
 
@@ -31,7 +36,7 @@ const turnedRound = ({ part, front, rear }: Standing): Standing => ({ part, fron
 
 /** An end that nobody described stands in nobody's way. */
 const mates = (before: Joint | null | undefined, after: Joint | null | undefined): boolean =>
-  !before || !after || (before.thread === after.thread && before.gender !== after.gender);
+  !before || !after || (isSameThread(before.thread, after.thread) && before.gender !== after.gender);
 
 /** What screws; shims and filters lie loose between. */
 const isScrewed = ({ part }: Standing): boolean => part.kind !== 'shim' && part.kind !== 'filter';
@@ -64,23 +69,21 @@ export function misfitsOf(chain: readonly Standing[]): Misfit[] {
   });
 }
 
-/** By how much a male thread is longer than the hole that takes it, mm; 0 when either was never measured. */
-function standsOffMm(before: Joint | null, after: Joint | null): number {
-  if (!before || !after || !mates(before, after)) return 0;
-  const [male, female] = before.gender === 'male' ? [before, after] : [after, before];
-  if (male.lengthMm == null || female.lengthMm == null) return 0;
-  return Math.max(0, male.lengthMm - female.lengthMm);
-}
+/** The gap that a joint leaves open, mm. @param filledMm what lies in it. */
+const gapBetweenMm = (before: Joint | null, after: Joint | null, filledMm: number): number =>
+  before && after && mates(before, after) ? Math.max(0, standsOffMm(before, after) - filledMm) : 0;
 
-/** Where a thread bottoms before its shoulder, by the index in the chain of the piece behind it. */
+/** Where a thread bottoms before its shoulder, by the index in the chain of the piece behind it. Shims lie in the gap. */
 export function bottomedIn(chain: readonly Standing[]): ReadonlyMap<number, Bottomed> {
   const found = new Map<number, Bottomed>();
   let previous: Standing | null = null;
+  let shimsMm = 0;
   chain.forEach((one, i) => {
+    if (one.part.kind === 'shim') shimsMm += one.part.thicknessMm;
     if (!isScrewed(one)) return;
-    const gapMm = previous ? standsOffMm(previous.rear, one.front) : 0;
+    const gapMm = previous ? gapBetweenMm(previous.rear, one.front, shimsMm) : 0;
     if (previous && gapMm > 0) found.set(i, { beforeName: previous.part.name, afterName: one.part.name, gapMm, at: i });
-    previous = one;
+    [previous, shimsMm] = [one, 0];
   });
   return found;
 }

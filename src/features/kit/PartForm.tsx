@@ -1,11 +1,13 @@
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch } from 'react-hook-form';
 import type { z } from 'zod';
-import { partBodySchema, type Part, type PartKind } from '../../core/records/part.ts';
+import { partBodySchema, type Part, type PartKind, type PartOf } from '../../core/records/part.ts';
+import { isDepthGuessed, isThreadGuessed } from '../../core/rig/lightBasis.ts';
 import { withoutHead, type Body } from '../../storage/heads.ts';
 import { useShared } from '../../session/session.ts';
 import { CheckField, QuantityField, SelectField, TextField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
+import { ThreadField } from '../../ui/form/ThreadField.tsx';
 import { SaveBar } from '../../ui/form/SaveBar.tsx';
 import { BLANK_PART } from './blankParts.ts';
 import { EngravingPreview, NumberListField, PatternStarsField, RingsField } from './EngravingFields.tsx';
@@ -32,6 +34,8 @@ function Field({ spec }: { spec: FieldSpec }) {
       return <CheckField {...common} />;
     case 'text':
       return <TextField {...common} />;
+    case 'thread':
+      return <ThreadField {...common} />;
     case 'numbers':
       return <NumberListField {...spec} />;
     case 'rings':
@@ -80,6 +84,16 @@ const WITH_LENGTHS: ReadonlySet<PartKind> = new Set(['mount', 'support', 'tube',
 const toFields = (part: Part): Values => ({
   ...withoutHead(part),
   ...(WITH_LENGTHS.has(part.kind) ? { sizeBasis: part.sizeBasis ?? 'stated' } : {}),
+  ...(part.kind === 'camera' ? cameraBases(part) : {}),
+});
+
+/** Whether depth and thread are known does not hang on its outer lengths any more, once they stand in a form. */
+const cameraBases = (camera: PartOf<'camera'>): Values => ({
+  depthBasis: isDepthGuessed(camera) ? 'assumed' : (camera.depthBasis ?? 'stated'),
+  front: {
+    ...camera.front,
+    basis: isThreadGuessed(camera, camera.front) ? 'assumed' : (camera.front.basis ?? 'stated'),
+  },
 });
 
 /** Create or edit one part. `part` null = a new one of the kind. */

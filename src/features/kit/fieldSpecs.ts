@@ -6,7 +6,7 @@ export type FieldSpec =
   | { type: 'quantity'; path: string; label: string; kind: QuantityKind; hint?: string }
   | { type: 'select'; path: string; label: string; options: readonly Option[]; noneLabel?: string; hint?: string }
   | { type: 'check'; path: string; label: string }
-  | { type: 'text'; path: string; label: string; hint?: string }
+  | { type: 'text' | 'thread'; path: string; label: string; hint?: string }
   | { type: 'numbers'; path: string; label: string; hint?: string }
   | { type: 'rings' | 'patternStars' | 'engraving'; path: string; label: string };
 
@@ -42,8 +42,11 @@ export const openSelect = (
 });
 export const check = (path: string, label: string): FieldSpec => ({ type: 'check', path, label });
 export const joint = (path: string, label: string): FieldSpec[] => [
-  { type: 'text', path: `${path}.thread`, label: `${label}: thread` },
+  { type: 'thread', path: `${path}.thread`, label: `${label}: thread` },
   select(`${path}.gender`, `${label}: side`, { male: 'male (outside thread)', female: 'female (inside thread)' }),
   q(`${path}.lengthMm`, `${label}: thread length`, 'opticsMm', 'To shoulder or ground. Empty = not measured.'),
 ];
+/** Known, or only guessed: of a number that has a basis of its own. */
+export const basis = (path: string, label: string): FieldSpec =>
+  select(path, label, { measured: 'measured', stated: 'from a data sheet', assumed: 'a guess' });
 export const group = (fields: FieldSpec[]): FieldGroup => ({ title: null, fields });

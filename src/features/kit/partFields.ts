@@ -1,6 +1,6 @@
 /** The form of each kind of part: fields by kind, in the order in which people know the values. */
 import type { PartKind } from '../../core/records/part.ts';
-import { check, group, joint, openSelect, q, select, type FieldGroup } from './fieldSpecs.ts';
+import { basis, check, group, joint, openSelect, q, select, type FieldGroup } from './fieldSpecs.ts';
 import { MOUNT_FIELDS } from './mountFields.ts';
 
 const spacer = [
@@ -83,7 +83,7 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
   corrector: [
     group([
       q('factor', 'Factor', 'ratio', '0.8 for a reducer, 2 for a barlow.'),
-      q('backFocusMm', 'Back focus', 'opticsMm'),
+      q('backFocusMm', 'Back focus', 'opticsMm', 'Empty = not known: 55 mm is assumed, and the corners find it.'),
       q('focalMm', 'Its own focal length', 'opticsMm', 'Empty = not known; minus for a barlow.'),
       q('imageCircleMm', 'Image circle behind it', 'opticsMm', 'Empty = not known.'),
       ...joint('rear', 'Rear'),
@@ -96,14 +96,16 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
       q('widthPx', 'Pixels across', 'count'),
       q('heightPx', 'Pixels up', 'count'),
       openSelect('bodyKind', 'What it is', 'not told', {
-        lensMount: 'Body with a lens mount',
-        telescope: 'Camera for the telescope',
+        lensMount: 'A camera that takes lenses',
+        telescope: 'A camera made for the telescope',
         phone: 'Phone',
       }),
-      q('depthMm', 'Flange to sensor', 'opticsMm'),
+      q('depthMm', 'Flange to sensor', 'opticsMm', 'Of a body with a lens mount: from its adapter’s thread.'),
+      basis('depthBasis', 'That distance is'),
       q('lengthM', 'Length', 'length'),
       q('radiusM', 'Radius', 'length'),
       ...joint('front', 'Front'),
+      basis('front.basis', 'Front: thread and side are'),
     ]),
   ],
   spacer,

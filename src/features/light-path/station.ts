@@ -2,6 +2,7 @@
 import { presentLook } from '../../core/night/account/seenSpread.ts';
 import type { CornersVerdict } from '../../core/optics/corners/judgeCorners.ts';
 import { visualView } from '../../core/optics/lightPath.ts';
+import { isKnownRight, isKnownWrong } from '../../core/optics/spacing.ts';
 import { magnificationWords } from '../../text/stations.ts';
 import type { Summary } from '../../session/stationState.ts';
 
@@ -19,6 +20,8 @@ export const lightPathSummary: Summary = ({ numbers, learned }, format) => {
   const { spacing, misfits } = lightPath;
   if (!spacing) return { state: 'done', reading: format.quantity(train.scaleArcsecPerPx, 'imageScale') };
   const look = presentLook(learned.spacing, spacing);
-  const right = spacing.withinTolerance && misfits.length === 0 && !asksForChange(look?.verdict.code);
-  return { state: right ? 'done' : 'attention', reading: format.quantity(spacing.presentMm, 'opticsMm') };
+  const reading = format.quantity(spacing.presentMm, 'opticsMm');
+  if (misfits.length > 0 || isKnownWrong(spacing) || asksForChange(look?.verdict.code))
+    return { state: 'attention', reading };
+  return { state: isKnownRight(spacing) ? 'done' : 'half', reading };
 };

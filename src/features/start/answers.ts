@@ -1,7 +1,7 @@
 /** What the first screens ask, and what is kept of it on this device until the night is made. */
 import { z } from 'zod';
 import { siteSchema } from '../../core/records/site.ts';
-import { partKinds, TUBE_KINDS } from '../../core/records/part.ts';
+import { BODY_KINDS, partKinds, TUBE_KINDS } from '../../core/records/part.ts';
 import { CARRIERS, SIZES } from '../../core/rig/dressing/carriers.ts';
 import { PHONE_LENS, SENSORS, type Looker, type SensorFormat } from '../../core/rig/dressing/looks.ts';
 import type { RigAnswers } from '../../core/rig/dressing/dressRig.ts';
@@ -14,6 +14,9 @@ const { focalMm, apertureMm } = partKinds.tube;
 const FORMATS = Object.keys(SENSORS) as [SensorFormat, ...SensorFormat[]];
 /** What a rig looks with: a sensor's format, a phone, or the eye. */
 export const LOOKERS = [...FORMATS, 'phone', 'eye'] as const;
+
+/** What a sensor sits in. */
+export const BODIES = BODY_KINDS.filter((kind) => kind !== 'phone');
 
 export const answersSchema = z
   .object({
@@ -31,6 +34,7 @@ export const answersSchema = z
     fNumber: z.number().min(0.7).max(64).nullable(),
     apertureMm: apertureMm.nullable(),
     format: z.enum(LOOKERS),
+    body: z.enum(BODIES),
     megapixels: z.number().min(0.3).max(200),
     guided: z.boolean(),
   })
@@ -63,6 +67,7 @@ export const FIRST_DRAFT: Draft = {
   fNumber: null,
   apertureMm: null,
   format: 'reduced',
+  body: 'lensMount',
   megapixels: 24,
   guided: false,
 };
@@ -71,7 +76,7 @@ export const FIRST_DRAFT: Draft = {
 export const ASKED: Record<Screen, (keyof Draft)[]> = {
   where: ['latDeg', 'lonDeg'],
   carries: ['carrier', 'size', 'raMotor', 'finder'],
-  looks: ['opticsKind', 'focalMm', 'fNumber', 'apertureMm', 'format', 'megapixels', 'guided'],
+  looks: ['opticsKind', 'focalMm', 'fNumber', 'apertureMm', 'format', 'body', 'megapixels', 'guided'],
 };
 
 const KEY = 'tidy-owl-start';
@@ -104,8 +109,10 @@ const opticsOf = (a: Answers): RigAnswers['optics'] => {
   return { kind: 'lens', focalMm: a.focalMm, apertureMm: a.fNumber === null ? null : a.focalMm / a.fNumber };
 };
 
-const lookerOf = ({ format, megapixels }: Answers): Looker =>
-  format === 'phone' || format === 'eye' ? format : { format, megapixels };
+const lookerOf = ({ format, megapixels, body, opticsKind }: Answers): Looker => {
+  if (format === 'phone' || format === 'eye') return format;
+  return { format, megapixels, body: opticsKind === 'lens' ? 'lensMount' : body };
+};
 
 /** What a guide camera can steer: neither a mount without motors nor an eye or a phone. */
 export const mayGuide = ({ carrier, raMotor, format }: Pick<Draft, 'carrier' | 'raMotor' | 'format'>): boolean =>

@@ -5,11 +5,19 @@ import { TUBE_KINDS } from '../../core/records/part.ts';
 import { FromDevice } from '../../session/FromDevice.tsx';
 import { Queries } from '../../session/Queries.tsx';
 import { useShared } from '../../session/session.ts';
-import { CARRIER_WORDS, lookerWords, OPTICS_WORDS, SIZE_WORDS, sizeWords, START } from '../../text/startWords.ts';
+import {
+  BODY_WORDS,
+  CARRIER_WORDS,
+  lookerWords,
+  OPTICS_WORDS,
+  SIZE_WORDS,
+  sizeWords,
+  START,
+} from '../../text/startWords.ts';
 import { CoordinateFields } from '../../ui/form/CoordinateFields.tsx';
 import { CheckField, QuantityField, SelectField } from '../../ui/form/Fields.tsx';
 import { CarrierPicture } from '../../ui/instruments/CarrierPicture.tsx';
-import { LOOKERS, mayGuide, type Draft } from './answers.ts';
+import { BODIES, LOOKERS, mayGuide, type Draft } from './answers.ts';
 import { Picks } from './Picks.tsx';
 import { TownField } from './TownField.tsx';
 
@@ -81,6 +89,20 @@ export function Carries() {
 
 const FORMATS = LOOKERS.map((value) => ({ value, label: lookerWords(value) }));
 
+/** What a sensor behind a tube sits in: a lens is made for bodies, a phone and an eye have no say in it. */
+function BodyPick({ looker, optics }: { looker: Draft['format']; optics: Draft['opticsKind'] | undefined }) {
+  if (looker === 'phone' || looker === 'eye' || optics === 'lens') return null;
+  return (
+    <Picks
+      name="body"
+      legend="What the sensor sits in"
+      className="words"
+      options={BODIES}
+      show={(one) => <span>{BODY_WORDS[one]}</span>}
+    />
+  );
+}
+
 export function Looks() {
   const { format } = useShared();
   const { opticsKind, focalMm, format: looker = 'reduced', carrier = '', raMotor = false } = useWatch<Draft>();
@@ -115,10 +137,9 @@ export function Looks() {
           <QuantityField name="megapixels" label="Megapixels" kind="ratio" system={format.system} />
         )}
         <SelectField name="format" label="Sensor" options={FORMATS} wide />
-        {mayGuide({ carrier, raMotor, format: looker }) && (
-          <CheckField name="guided" label="A guide camera steers it" wide />
-        )}
       </div>
+      <BodyPick looker={looker} optics={opticsKind} />
+      {mayGuide({ carrier, raMotor, format: looker }) && <CheckField name="guided" label="A guide camera steers it" />}
     </>
   );
 }

@@ -14,7 +14,7 @@ import {
 import { angleWords } from '../../text/errorWords.ts';
 import { schemaWords } from '../../text/schemaWords.ts';
 
-type Common = {
+export type Common = {
   name: string;
   label: string;
   hint?: string | undefined;
@@ -23,7 +23,8 @@ type Common = {
   hideLabel?: boolean;
 };
 
-function useField(name: string, show?: (value: number) => string) {
+/** A field of the form around it, and its message in words. */
+export function useField(name: string, show?: (value: number) => string) {
   const { control } = useFormContext();
   const { field, fieldState } = useController({ name, control });
   return { field, message: fieldState.error ? schemaWords(fieldState.error.message, show) : null };
@@ -31,7 +32,8 @@ function useField(name: string, show?: (value: number) => string) {
 
 type GroupProps = Common & { id: string; message: string | null; children: ReactNode };
 
-function FieldGroup({ id, label, hint, wide, hideLabel, message, children }: GroupProps) {
+/** Label, control, message and hint. */
+export function FieldGroup({ id, label, hint, wide, hideLabel, message, children }: GroupProps) {
   return (
     <div className={wide ? 'wide' : undefined}>
       <Form.Label htmlFor={id} visuallyHidden={hideLabel === true}>
@@ -48,7 +50,7 @@ function FieldGroup({ id, label, hint, wide, hideLabel, message, children }: Gro
   );
 }
 
-const described = (id: string, hint: string | undefined, message: string | null): string | undefined =>
+export const described = (id: string, hint: string | undefined, message: string | null): string | undefined =>
   [message === null ? '' : `${id}-message`, hint === undefined ? '' : `${id}-hint`].filter(Boolean).join(' ') ||
   undefined;
 

@@ -1,10 +1,11 @@
 /** The light path in section, to scale: from the corrector's rear flange to the sensor, every piece numbered, filter
  *  glass, and the wanted distance as a line that is solid when it is met. */
 import { useRef, type ReactNode } from 'react';
-import type { Spacing } from '../../core/optics/spacing.ts';
+import { isKnownRight, type Spacing } from '../../core/optics/spacing.ts';
 import type { Format } from '../../text/format.ts';
 import { SaveDrawing } from '../charts/SaveDrawing.tsx';
 import { useWidth } from '../useWidth.ts';
+import { Guessed } from './Guessed.tsx';
 import { useTrainGrip } from './trainGrip.ts';
 
 type Props = {
@@ -38,22 +39,23 @@ function Corrector() {
   );
 }
 
-type PieceProps = { fromX: number; toX: number; number: number; isCamera: boolean; isTurned: boolean };
+type PieceProps = {
+  fromX: number;
+  toX: number;
+  number: number;
+  isCamera: boolean;
+  isTurned: boolean;
+  isGuessed: boolean;
+};
 
-function Piece({ fromX, toX, number, isCamera, isTurned }: PieceProps) {
+function Piece({ fromX, toX, number, isCamera, isTurned, isGuessed }: PieceProps) {
   const width = Math.max(2, toX - fromX);
   const inset = isCamera ? 0 : (number % 2) * 6;
+  const box = { x: fromX, y: TOP + inset, width, height: TALL - 2 * inset };
   return (
     <g>
-      <rect
-        x={fromX}
-        y={TOP + inset}
-        width={width}
-        height={TALL - 2 * inset}
-        fill={isCamera ? 'var(--sheet)' : 'var(--metal)'}
-        stroke="var(--ink)"
-        strokeWidth="1.5"
-      />
+      <rect {...box} fill={isCamera ? 'var(--sheet)' : 'var(--metal)'} stroke="var(--ink)" strokeWidth="1.5" />
+      {isGuessed && <Guessed {...box} />}
       <text
         x={fromX + width / 2}
         y={width > 16 ? TOP + TALL / 2 + 6 : TOP - 8}
@@ -127,7 +129,7 @@ function BadJoint({ x, isOpen }: { x: number; isOpen: boolean }) {
 
 /** Where the sensor should stand. */
 function Target({ x, spacing, format }: { x: number; spacing: Spacing; format: Format }) {
-  const met = spacing.withinTolerance;
+  const met = isKnownRight(spacing);
   const colour = met ? 'var(--moss)' : 'var(--amber)';
   return (
     <g>
@@ -197,6 +199,7 @@ export function TrainSection({ label, spacing, plates, format, turned, badJoints
     number: i + 1,
     isCamera: p === camera,
     isTurned: turned.includes(p.id),
+    isGuessed: p.isGuessed === true,
   });
   return (
     <div ref={ref} className="rails">

@@ -92,17 +92,17 @@ describe('words of a light path', () => {
   const adapter = { kind: 'spacer', front: end('M48', 'female'), rear: end('M42', 'male') } as unknown as Part;
 
   it('ends stand in the order of the light, also turned round', () => {
-    expect(endsWords(adapter, false)).to.equal('M48 to M42');
-    expect(endsWords(adapter, true)).to.equal('M42 to M48, turned round');
+    expect(endsWords(adapter, false)).to.equal('M48x0.75 to M42x0.75');
+    expect(endsWords(adapter, true)).to.equal('M42x0.75 to M48x0.75, turned round');
     expect(endsWords({ kind: 'shim' } as Part, false)).to.equal('');
     isSentence(bottomedWords({ beforeName: 'Reducer', afterName: 'Spacer', gapMm: 1.5, at: 1 }, f));
   });
 
   it('says why nothing screws together', () => {
     const name = (id: string) => id.toUpperCase();
-    const none = { code: 'noWay', reached: ['male M48x0.75'], wanted: ['male M42x0.75'] } as const;
+    const none = { code: 'noWay', reached: ['male M48x0.75', 'male C 1 in x32'], wanted: ['male M42x0.75'] } as const;
     expect(nothingWords({ ...none, reached: [...none.reached], wanted: [...none.wanted] }, name)).to.include(
-      'they lead to M48x0.75 male; the camera is reached only from M42x0.75 male',
+      'they lead to M48x0.75 male, C 1 in x32 male; the camera is reached only from M42x0.75 male',
     );
     expect(nothingWords({ code: 'required', id: 'wheel' }, name)).to.match(/^WHEEL must stay/);
     isSentence(nothingWords({ code: 'copies' }, name));

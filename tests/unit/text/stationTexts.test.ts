@@ -95,16 +95,18 @@ describe('words of the stations', () => {
       { code: 'misfit', misfit: { ...misfit, turnable: [{ id: 'r', name: 'Spacer 20 mm' }] } },
       { code: 'right', neededMm: 55.5, presentMm: 55.5, errorMm: -0.17, toleranceMm: 0.5 },
       { code: 'right', neededMm: 55.5, presentMm: 55.5, errorMm: 0.01, toleranceMm: 0.5 },
-      { code: 'short', byMm: 2.2, presentMm: 53.5, neededMm: 55.7 },
-      { code: 'long', byMm: 2.2, presentMm: 57.9, neededMm: 55.7 },
+      { code: 'short', byMm: 2.2, presentMm: 53.5, neededMm: 55.7, doubtMm: 0 },
+      { code: 'long', byMm: 2.2, presentMm: 57.9, neededMm: 55.7, doubtMm: 0.5 },
+      { code: 'assumed', what: 'depth', depthMm: 17.5, presentMm: 53, neededMm: 55.7, doubtMm: 5 },
+      { code: 'assumed', what: 'backFocus', depthMm: 17.5, presentMm: 53, neededMm: 55.7, doubtMm: 2 },
     ];
     for (const s of sayings) {
       isSentence(lightPathSentence(s, f), s.code);
-      isSentence(lightPathReason(s, { glassMm: 0.67, learnedMm: -0.2 }, f), s.code);
+      isSentence(lightPathReason(s, { glassMm: 0.67, learnedMm: -0.2, isAssumed: s.code === 'assumed' }, f), s.code);
     }
     expect(plain(lightPathSentence(sayings[3]!, f))).to.include('Turn Spacer 20 mm round.');
-    expect(lightPathReason(sayings[7]!, { glassMm: 0.67, learnedMm: -0.2 }, f)).to.include(
-      '55.2 mm by the corrector and 0.7 mm for the filter glass and 0.20 mm less by your corners',
+    expect(lightPathReason(sayings[7]!, { glassMm: 0.67, learnedMm: -0.2, isAssumed: false }, f)).to.include(
+      '57.9 mm (±0.5 mm); 55.7 mm wanted: 55.2 mm by the corrector and 0.7 mm for the filter glass and 0.20 mm less by your corners',
     );
     expect(plain(lightPathSentence(sayings[6]!, f))).to.equal('Add 2.2 mm between corrector and camera.');
     expect(circleWords(1.1, f)).to.equal('The circle covers the corners.');

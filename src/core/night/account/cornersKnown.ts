@@ -3,6 +3,7 @@
 import type { NightRecords } from '../../history/nightRecords.ts';
 import type { RigNumbers } from '../../rig/rigNumbers.ts';
 import type { LightPath } from '../../rig/lightPathOfRig.ts';
+import { isKnownRight } from '../../optics/spacing.ts';
 import { cornersStretch, evenVariance } from '../../verdict/evenWidth.ts';
 import type { PlannedSub } from '../../verdict/plannedSub.ts';
 import { learnedOf } from '../learned/learned.ts';
@@ -17,7 +18,7 @@ export type CornersKnown = {
 
 /** A lens has no distance to check; a stack that is drawn piece by piece and fits has been. */
 function sourceOfStack({ spacing, misfits }: LightPath): Source {
-  const fits = spacing === null || (spacing.withinTolerance && misfits.length === 0);
+  const fits = spacing === null || (isKnownRight(spacing) && misfits.length === 0);
   return fits ? TOLD_SOURCE : NOT_LOOKED_SOURCE;
 }
 

@@ -3,6 +3,7 @@ import { firstOf } from '../../firstOf.ts';
 import { bestSpacing, type BestSpacing } from '../../optics/corners/bestSpacing.ts';
 import { judgeCorners, spacingLean, type CornersVerdict } from '../../optics/corners/judgeCorners.ts';
 import { polarToleranceArcmin } from '../../optics/guiding.ts';
+import { specifiedBackFocus } from '../../rig/lightBasis.ts';
 import { correctorOf } from '../../rig/lightPathOfRig.ts';
 import { rigNumbers } from '../../rig/rigNumbers.ts';
 import type { ReadingOf } from '../../records/reading.ts';
@@ -24,8 +25,8 @@ export type SpacingTried = {
   best: BestSpacing | null;
   /** The looks agree on it well enough to count. */
   isLearned: boolean;
-  /** By how much farther than specified the sensor must stand; 0 until the looks agree on it. */
-  learnedMm: number;
+  /** By how much farther than specified the sensor must stand; null until the looks agree on it. */
+  learnedMm: number | null;
 };
 
 const KEPT_LOOKS = 12;
@@ -72,13 +73,22 @@ function verdictOfSeen(records: NightRecords, values: SeenCorners, then = record
 export const cornersSubject = ({ rig, parts }: Pick<NightRecords, 'rig' | 'parts'>): string =>
   correctorOf(rig, parts)?.id ?? rig.cameraId;
 
+/** Where the sensor stood. A camera whose depth was a guess then stood as much farther as it is deeper by what is told now. */
+function spacingOf({ rig, parts }: NightRecords, { spacingMm, guessedDepth }: SeenCorners): number | null {
+  if (spacingMm === null || !guessedDepth) return spacingMm;
+  const camera = parts.find((p) => p.id === guessedDepth.cameraId);
+  const isSame = camera?.kind === 'camera' && camera.id === rig.cameraId;
+  return isSame ? spacingMm + camera.depthMm - guessedDepth.depthMm : spacingMm;
+}
+
 function triedOf(records: NightRecords, reading: Seen): TriedSpacing {
-  const { spacingMm, glassMm } = reading.values;
+  const { glassMm } = reading.values;
+  const spacingMm = spacingOf(records, reading.values);
   const corrector = correctorOf(records.rig, records.parts);
   const { nightId } = reading;
   const then = nightId === null || nightId === records.night.id ? records : records.otherNight(nightId);
   const verdict = verdictOfSeen(records, reading.values, then ?? records);
-  const offsetMm = corrector && spacingMm !== null ? spacingMm - glassMm - corrector.backFocusMm : null;
+  const offsetMm = corrector && spacingMm !== null ? spacingMm - glassMm - specifiedBackFocus(corrector).mm : null;
   return { reading, verdict, offsetMm };
 }
 
@@ -103,11 +113,12 @@ export function spacingTried(records: NightRecords): SpacingTried {
     const lean = spacingLean(verdict);
     return offsetMm === null || lean === null ? [] : [{ offsetMm, lean }];
   });
-  const reckoned = looks.length > 0 ? bestSpacing(looks) : null;
+  const corrector = correctorOf(records.rig, records.parts);
+  const reckoned = looks.length > 0 ? bestSpacing(looks, corrector?.backFocusMm === null ? 'assumed' : 'told') : null;
   const roundMm = toldRoundMm(tried);
   // Told round it is wanted there; how well the distance is known is what all looks leave.
   const best = reckoned && (roundMm === null ? reckoned : { ...reckoned, bestMm: roundMm });
   const agree = best !== null && looks.length >= FEWEST_LOOKS && best.sigmaMm <= LEARNED_SIGMA_MM;
   const isLearned = roundMm !== null || agree;
-  return { tried, best, isLearned, learnedMm: isLearned ? (best?.bestMm ?? 0) : 0 };
+  return { tried, best, isLearned, learnedMm: isLearned && best ? best.bestMm : null };
 }

@@ -10,12 +10,14 @@ export type BestSpacing = {
   sigmaMm: number;
 };
 
-const REACH_MM = 4;
+const REACH_MM = { told: 4, assumed: 8 } as const;
 const STEP_MM = 0.05;
 /** Before any look: most correctors stand within a millimetre of their number, a few far off. */
-const USUAL_MM = 0.9;
-const ODD_MM = 2.5;
+const USUAL_MM = { told: 0.9, assumed: 2 } as const;
+const ODD_MM = { told: 2.5, assumed: 4 } as const;
 const ODD_SHARE = 0.15;
+/** Was the distance told by the corrector, or only assumed of it? */
+export type NumberBasis = keyof typeof USUAL_MM;
 /** Distance from the best at which corners become slightly long. */
 const SLIGHT_AT_MM = [0.2, 0.28, 0.4, 0.55, 0.75, 1, 1.4] as const;
 const LEAN_SIGMA = 0.4;
@@ -35,8 +37,8 @@ const SPREAD = Math.sqrt(2 * Math.PI);
 const likelihood = (seen: number, expected: number): number =>
   ((1 - WRONG_SHARE) * bell(seen - expected, LEAN_SIGMA)) / SPREAD + WRONG_SHARE / (2 * MOST_LEAN);
 
-function weightAt(bestMm: number, looks: readonly SpacingLook[]): number {
-  const prior = (1 - ODD_SHARE) * bell(bestMm, USUAL_MM) + ODD_SHARE * bell(bestMm, ODD_MM);
+function weightAt(bestMm: number, looks: readonly SpacingLook[], basis: NumberBasis): number {
+  const prior = (1 - ODD_SHARE) * bell(bestMm, USUAL_MM[basis]) + ODD_SHARE * bell(bestMm, ODD_MM[basis]);
   const sum = SLIGHT_AT_MM.reduce(
     (total, slightAtMm) =>
       total + looks.reduce((p, l) => p * likelihood(l.lean, expectedLean(bestMm - l.offsetMm, slightAtMm)), 1),
@@ -46,9 +48,10 @@ function weightAt(bestMm: number, looks: readonly SpacingLook[]): number {
 }
 
 /** @returns an offset of 0 with the doubt of a corrector's number before any look. */
-export function bestSpacing(looks: readonly SpacingLook[]): BestSpacing {
-  const grid = Array.from({ length: (2 * REACH_MM) / STEP_MM + 1 }, (_, i) => -REACH_MM + i * STEP_MM);
-  const weights = grid.map((bestMm) => weightAt(bestMm, looks));
+export function bestSpacing(looks: readonly SpacingLook[], basis: NumberBasis = 'told'): BestSpacing {
+  const reachMm = REACH_MM[basis];
+  const grid = Array.from({ length: (2 * reachMm) / STEP_MM + 1 }, (_, i) => -reachMm + i * STEP_MM);
+  const weights = grid.map((bestMm) => weightAt(bestMm, looks, basis));
   const total = weights.reduce((a, b) => a + b, 0);
   let below = 0;
   const middle = weights.findIndex((w) => (below += w) >= total / 2);

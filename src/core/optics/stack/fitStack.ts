@@ -1,13 +1,14 @@
 /** Which pieces of a box reach a length: every set that screws together, the nearest first.
  *  Ranked by the error in hundredths of a millimetre, then fewest pieces, then fewest shims, then the ids. */
-import { wayOf, type BoxPiece, type Ends, type Way } from './joints.ts';
-import { bestShims, hundredths, shimSets, type Shim, type ShimSet } from './shims.ts';
-import { endsMet, firstOrder, screwsTogether, type Taken } from './trail.ts';
+import { wayOf, type BoxPiece, type Ends, type StackEnds, type Way } from './joints.ts';
+import { bestShims, hundredths, lengthensMm, shimSets, type Shim, type ShimSet } from './shims.ts';
+import { oneOrder, ordersOf, widestGapMm, type Order } from './standOff.ts';
+import { endsMet, screwsTogether, type Taken } from './trail.ts';
 
 export type FitInput = {
   /** Of pieces and shims together; may be 0 or less: then the camera stands too deep already. */
   neededMm: number;
-  ends: Ends;
+  ends: StackEnds;
   box: readonly BoxPiece[];
   shims: readonly Shim[];
   mostShimsMm: number;
@@ -16,12 +17,13 @@ export type FitInput = {
   mostSteps: number;
 };
 
-export type Stack = { ids: string[]; shimsMm: readonly number[]; lengthMm: number; errorMm: number };
+/** `openMm`: what of a gap before the camera no shim fills yet; counted in its length. */
+export type Stack = { ids: string[]; shimsMm: readonly number[]; lengthMm: number; errorMm: number; openMm: number };
 export type Fit = { best: Stack[]; proven: boolean };
 
 const SHOWN = 5;
 
-type Candidate = { errorKey: number; pieces: number; shims: ShimSet; lengthMm: number; ids: string[] };
+type Candidate = { errorKey: number; pieces: number; shims: ShimSet; lengthMm: number; openMm: number; ids: string[] };
 
 function compareIds(a: readonly string[], b: readonly string[]): number {
   for (const [i, id] of a.entries()) {
@@ -49,6 +51,8 @@ type Search = {
   closing: readonly (readonly string[])[];
   shims: readonly ShimSet[];
   mostShimMm: number;
+  /** That a thread too long for its hole can leave open at one joint. */
+  widestGapMm: number;
   best: Candidate[];
   /** For this number of pieces. */
   stepsLeft: number;
@@ -81,14 +85,26 @@ function worstMm({ best }: Search): number {
   return last === undefined ? Infinity : (last.errorKey + 0.5) / 100 + 1e-6;
 }
 
+const NO_SHIMS: ShimSet = { totalMm: 0, shimsMm: [] };
+
+/** A set in one order, with the shims that bring it nearest. */
+function candidateOf({ input, shims }: Search, order: Order, lengthMm: number, pieces: number): Candidate {
+  const wholeMm = lengthMm + order.gapsMm + order.lastMm;
+  const set = pieces > 0 ? bestShims(shims, wholeMm - input.neededMm, order.lastMm) : NO_SHIMS;
+  const withShimsMm = wholeMm + lengthensMm(set, order.lastMm);
+  const errorKey = hundredths(withShimsMm - input.neededMm);
+  const openMm = Math.max(0, order.lastMm - set.totalMm);
+  return { errorKey, pieces, shims: set, lengthMm: withShimsMm, openMm, ids: order.ids };
+}
+
 function enter(search: Search, taken: readonly Taken[], lengthMm: number, pieces: number): void {
-  const { input, shims, best } = search;
-  const bareMm = lengthMm - input.neededMm;
-  const set: ShimSet = pieces > 0 ? bestShims(shims, bareMm) : { totalMm: 0, shimsMm: [] };
-  const errorKey = hundredths(bareMm + set.totalMm);
+  const { input, best } = search;
+  const orders = (search.widestGapMm > 0 ? ordersOf : oneOrder)(taken, input.ends);
+  const [first, ...others] = orders.map((order) => candidateOf(search, order, lengthMm, pieces));
+  if (!first) return;
+  const one = others.reduce((least, other) => (rank(other, least) < 0 ? other : least), first);
   const last = best[SHOWN - 1];
-  if (last && (errorKey > last.errorKey || (errorKey === last.errorKey && pieces > last.pieces))) return;
-  const one = { errorKey, pieces, shims: set, lengthMm: lengthMm + set.totalMm, ids: firstOrder(taken, input.ends) };
+  if (last && (one.errorKey > last.errorKey || (one.errorKey === last.errorKey && pieces > last.pieces))) return;
   best.push(one);
   best.sort(rank);
   best.length = Math.min(best.length, SHOWN);
@@ -102,12 +118,13 @@ const leastOf = ({ required }: BoxPiece): number => (required === true ? 1 : 0);
 type Place = { index: number; left: number; lengthMm: number; pieces: number; met: ReadonlySet<string> | null };
 
 /** False when no choice of what is left comes near enough any more. */
-function mayReach(search: Search, { index, left, lengthMm }: Place): boolean {
+function mayReach(search: Search, { index, left, lengthMm, pieces }: Place): boolean {
   const [shortest, longest] = [search.sums.least[index]?.[left], search.sums.most[index]?.[left]];
   if (shortest === undefined || longest === undefined) return false;
   const { neededMm } = search.input;
   const worst = worstMm(search);
-  return lengthMm + shortest <= neededMm + worst && lengthMm + longest + search.mostShimMm >= neededMm - worst;
+  const longestMm = lengthMm + longest + search.mostShimMm + search.widestGapMm * (pieces + 1);
+  return lengthMm + shortest <= neededMm + worst && longestMm >= neededMm - worst;
 }
 
 /** Left once more than entered where the stack begins, entered once more where it ends. */
@@ -223,6 +240,7 @@ function searchOf(input: FitInput): Search {
     sums: sumsOf(all, input.mostPieces),
     shims,
     mostShimMm: shims.at(-1)?.totalMm ?? 0,
+    widestGapMm: widestGapMm(input.box, input.ends),
     best: [],
     stepsLeft: 0,
   };
@@ -231,8 +249,9 @@ function searchOf(input: FitInput): Search {
 const UM_PER_MM = 1000;
 
 /** No set can come nearer than this, in hundredths: all lengths lie on a grid, as tenths of a millimetre do, and what is
- *  needed lies off it. Lengths finer than a micrometre have none. */
-function leastErrorKey({ box, shims, neededMm }: FitInput): number {
+ *  needed lies off it. Lengths finer than a micrometre have none, nor do open gaps. */
+function leastErrorKey({ box, shims, neededMm, ends }: FitInput): number {
+  if (widestGapMm(box, ends) > 0) return 0;
   const lengthsUm = [...box.map((p) => p.lengthMm), ...shims.map((s) => s.thicknessMm)].map((mm) => mm * UM_PER_MM);
   if (lengthsUm.some((um) => Math.abs(um - Math.round(um)) > 1e-6)) return 0;
   const common = (a: number, b: number): number => (b === 0 ? a : common(b, a % b));
@@ -259,11 +278,12 @@ export function* fitSteps(input: FitInput): Generator<{ pieces: number; of: numb
     proven = proven && search.stepsLeft > 0;
   }
   return {
-    best: search.best.map(({ ids, shims, lengthMm }) => ({
+    best: search.best.map(({ ids, shims, lengthMm, openMm }) => ({
       ids,
       shimsMm: shims.shimsMm,
       lengthMm,
       errorMm: lengthMm - input.neededMm,
+      openMm,
     })),
     proven,
   };

@@ -1,5 +1,5 @@
 /** The one piece that would close the gap exactly, between what screws on the corrector and what screws on the camera. */
-import { mateOf, openEnd, wayOf, type BoxPiece, type JointEnd, type Way } from './joints.ts';
+import { mateOf, openEnd, standsOffMm, wayOf, type BoxPiece, type JointEnd, type Way } from './joints.ts';
 
 export type PurchaseInput = {
   neededMm: number;
@@ -34,7 +34,7 @@ function chains(grow: Grow, open: JointEnd, count: number, left: Left, visit: (c
       return;
     }
     for (const { piece, from } of grow.ways) {
-      const lengthMm = chain.lengthMm + piece.lengthMm;
+      const lengthMm = chain.lengthMm + piece.lengthMm + standsOffMm(chain.open, piece.front);
       const have = left.get(piece.id) ?? 0;
       if (have === 0 || from !== openEnd(chain.open) || lengthMm > grow.budgetMm) continue;
       left.set(piece.id, have - 1);

@@ -42,13 +42,17 @@ export function isBefore(a: ShimSet, b: ShimSet): boolean {
 /** An error as it is ranked: hundredths of a millimetre, halves up. */
 export const hundredths = (errorMm: number): number => Math.floor(Math.abs(errorMm) * 100 + 0.5 + 1e-7);
 
-/** The set that leaves the smallest error of a stack that is off by so much; shims only lengthen. */
-export function bestShims(sets: readonly ShimSet[], errorMm: number): ShimSet {
+/** By how much a set lengthens a stack: what lies in an open gap does not. */
+export const lengthensMm = ({ totalMm }: ShimSet, gapMm: number): number => Math.max(0, totalMm - gapMm);
+
+/** The set that leaves the smallest error of a stack that is off by so much; shims only lengthen.
+ *  @param gapMm of it that stands open where the shims lie. */
+export function bestShims(sets: readonly ShimSet[], errorMm: number, gapMm = 0): ShimSet {
   const none: ShimSet = { totalMm: 0, shimsMm: [] };
   if (errorMm >= 0) return none;
   let [best, bestError] = [none, hundredths(errorMm)];
   for (const set of sets) {
-    const left = hundredths(errorMm + set.totalMm);
+    const left = hundredths(errorMm + lengthensMm(set, gapMm));
     if (left < bestError || (left === bestError && isBefore(set, best))) [best, bestError] = [set, left];
   }
   return best;

@@ -4,7 +4,7 @@ import { weightSets, type SetProposal } from '../../mount/balanceProposals.ts';
 import type { Placed, Rig } from '../../records/rig.ts';
 import { lookerPlace } from '../lookerPlace.ts';
 import { usualCarrier, type Carrier, type Size, type UsualCarrier } from './carriers.ts';
-import { usualTube, type Looker, type Optics } from './looks.ts';
+import { usualTube, type Body, type Looker, type Optics } from './looks.ts';
 import {
   BACK_SHARE,
   CAMERA_LENGTH_M,
@@ -107,6 +107,12 @@ function lookerOn(lineM: number, optics: Optics, lengthM: number): Hung['place']
   return place('tube', lineM + outM, { alongTubeM });
 }
 
+/** Lenses are made for bodies that take them; behind a tube stands what is made for it, as long as nobody says otherwise. */
+function bodyOf({ kind }: Optics, sensor: Looker): Body {
+  const told = typeof sensor === 'string' ? undefined : sensor.body;
+  return told ?? (kind === 'lens' ? 'lensMount' : 'telescope');
+}
+
 /** Everything on the tube's side. */
 function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualCarrier, naming: Naming): Hung[] {
   const lineM = tubeLineM(usual, optics);
@@ -132,7 +138,11 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
       : []),
     sensor === 'eye'
       ? hung('eyepiece', usualEyepiece(name('eyepiece')), lookerOn(lineM, optics, 0))
-      : hung('camera', usualCamera(name('camera'), sensor), lookerOn(lineM, optics, CAMERA_LENGTH_M)),
+      : hung(
+          'camera',
+          usualCamera(name('camera'), sensor, bodyOf(optics, sensor)),
+          lookerOn(lineM, optics, CAMERA_LENGTH_M),
+        ),
     ...(guided
       ? [hung('guideScope', usualGuideScope(name('guideScope')), place('tube', lineM + radiusM + GUIDE_ABOVE_M))]
       : []),

@@ -1,6 +1,6 @@
 /** What looks: lens or tube by its two numbers; a camera by its sensor's format, a phone, or the eye alone. Rules of thumb,
  *  to be corrected by one's own. */
-import type { TubeKind } from '../../records/part.ts';
+import type { BODY_KINDS, TubeKind } from '../../records/part.ts';
 import { tubeOfKind, type TubeGuess } from '../../optics/tubeClasses.ts';
 
 /** Aperture null: a lens whose f-number was not told. */
@@ -15,7 +15,10 @@ export const SENSORS = {
   small: [5.6, 3.2],
 } as const;
 export type SensorFormat = keyof typeof SENSORS;
-export type Sensor = { format: SensorFormat; megapixels: number };
+/** What the sensor sits in: a body that takes lenses, or a camera made for the telescope. */
+export type Body = Exclude<(typeof BODY_KINDS)[number], 'phone'>;
+/** `body` absent: nobody said. */
+export type Sensor = { format: SensorFormat; megapixels: number; body?: Body };
 /** A phone looks through its own lens, or held to the eyepiece of a tube; an eye needs a tube. */
 export type Looker = Sensor | 'phone' | 'eye';
 

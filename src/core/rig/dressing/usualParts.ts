@@ -5,10 +5,12 @@ import {
   LOW_POWER_EYEPIECE_MM,
   pixelsOf,
   usualTube,
+  type Body,
   type Looker,
   type Optics,
   type Sensor,
 } from './looks.ts';
+import { USUAL_BACK_FOCUS_MM } from '../lightBasis.ts';
 import type { UsualBar, UsualCarrier } from './carriers.ts';
 
 type HeadKeys =
@@ -131,19 +133,30 @@ export const usualPlate = (name: string, optics: Optics): PartBody =>
   guessed('plate', name, PLATE_SHARE * usualTube(optics).massKg, { dovetail: null });
 
 export const CAMERA_LENGTH_M = 0.1;
-/** Lighter than a camera with a lens mount. */
-const isLight = (sensor: Sensor | 'phone'): boolean => sensor === 'phone' || sensor.format === 'small';
 
-export function usualCamera(name: string, sensor: Sensor | 'phone'): PartBody {
+/** A body with a lens mount is wide and heavy, and stands with its adapter at one distance whatever its mount; a camera for
+ *  the telescope is a can. */
+const USUAL_CAMERAS = {
+  lensMount: { massKg: 0.7, radiusM: 0.065, depthMm: USUAL_BACK_FOCUS_MM },
+  telescope: { massKg: 0.5, radiusM: 0.045, depthMm: 17.5 },
+  phone: { massKg: 0.2, radiusM: 0.045, depthMm: 17.5 },
+} as const;
+const SMALL_KG = 0.2;
+
+/** @param body what the sensor sits in. */
+export function usualCamera(name: string, sensor: Sensor | 'phone', body: Body): PartBody {
   const { pixelUm, ...pixels } = pixelsOf(sensor);
-  return guessed('camera', name, isLight(sensor) ? 0.2 : 0.7, {
+  const bodyKind = sensor === 'phone' ? sensor : body;
+  const { massKg, radiusM, depthMm } = USUAL_CAMERAS[bodyKind];
+  const isSmall = sensor !== 'phone' && sensor.format === 'small';
+  return guessed('camera', name, isSmall ? SMALL_KG : massKg, {
     ...pixels,
     pixelUm: Math.round(pixelUm * 100) / 100,
-    depthMm: 17.5,
-    ...(sensor === 'phone' ? { bodyKind: 'phone' as const } : {}),
+    depthMm,
+    bodyKind,
     front: { thread: 'M42x0.75', gender: 'female' },
     lengthM: CAMERA_LENGTH_M,
-    radiusM: 0.045,
+    radiusM,
   });
 }
 

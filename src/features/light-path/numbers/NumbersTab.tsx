@@ -170,7 +170,11 @@ export function NumbersTab({ tabs }: { tabs: ReactNode }) {
       title="Light path"
       tabs={tabs}
       sentence={saying ? opticsSentence(saying) : lightPathSentence(without, format)}
-      reason={saying ? opticsReason(saying, format) : lightPathReason(without, { glassMm: 0, learnedMm: 0 }, format)}
+      reason={
+        saying
+          ? opticsReason(saying, format)
+          : lightPathReason(without, { glassMm: 0, learnedMm: 0, isAssumed: false }, format)
+      }
       instrumentName="The drawings"
       instrument={optics ? <Drawings optics={optics} /> : undefined}
     >

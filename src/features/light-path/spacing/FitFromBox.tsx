@@ -11,7 +11,15 @@ import { taskSession } from '../../../session/taskSession.ts';
 import { useWatched } from '../../../session/useWatched.ts';
 import { useWrite } from '../../../session/useWrite.ts';
 import { WorkGoing } from '../../../session/WorkGoing.tsx';
-import { FIT, nothingWords, offWords, purchaseWords, stackWords } from '../../../text/fitWords.ts';
+import {
+  FIT,
+  fittedToWords,
+  leftOutWords,
+  nothingWords,
+  offWords,
+  stackWords,
+  toBuyWords,
+} from '../../../text/fitWords.ts';
 import { StackBar } from '../../../ui/instruments/StackBar.tsx';
 import { Problem } from '../../../ui/Problem.tsx';
 import type { FitFound, FitTask } from '../../../workers/fit.worker.ts';
@@ -52,7 +60,8 @@ function Row({ stack, wantedMm, longestMm, toleranceMm, take }: RowProps) {
 }
 
 function Found({ found, fit }: { found: FitFound; fit: RigFit }) {
-  const { rig, parts } = useNight().records;
+  const { numbers, records } = useNight();
+  const { rig, parts } = records;
   const { format } = useShared();
   const write = useWrite();
   const take = (stack: Stack): void => {
@@ -81,7 +90,9 @@ function Found({ found, fit }: { found: FitFound; fit: RigFit }) {
         </ol>
       )}
       {!found.proven && <p className="soft">{FIT.unproven}</p>}
-      {found.purchase && <p>{purchaseWords(found.purchase, name, format)}</p>}
+      {found.toBuy && <p>{toBuyWords(found.toBuy, name, format)}</p>}
+      {fit.leftOut.length > 0 && <p className="soft">{leftOutWords(fit.leftOut.map(name))}</p>}
+      {numbers.lightPath.assumed.includes('thread') && <p>{fittedToWords(input.ends.cameraFront)}</p>}
     </>
   );
 }
@@ -110,7 +121,9 @@ export function FitFromBox() {
   return (
     <div className="section">
       <h2>{FIT.title}</h2>
-      <p className="soft mb-1">{FIT.hint}</p>
+      <p className="soft mb-1">
+        {FIT.hint} {FIT.tried}
+      </p>
       {going ? (
         <WorkGoing going={going} />
       ) : (

@@ -10,6 +10,7 @@ import { endsWords } from '../../../text/trainWords.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { TrainSection } from '../../../ui/instruments/TrainSection.tsx';
 import { lightPathModel } from '../model.ts';
+import { AssumedAsk } from './AssumedAsk.tsx';
 import { FitFromBox } from './FitFromBox.tsx';
 import { TrainEditor } from './TrainEditor.tsx';
 import { useTrain } from './useTrain.ts';
@@ -62,11 +63,10 @@ function Section({ lightPath, label }: { lightPath: LightPath; label: string }) 
 export function SpacingTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
-  const { saying, lightPath } = lightPathModel(night);
+  const { saying, lightPath, wanted } = lightPathModel(night);
   const { spacing } = lightPath;
   const { fromSnapshot, rig } = night.records;
   const sentence = lightPathSentence(saying, format);
-  const wanted = { glassMm: spacing?.glassMm ?? 0, learnedMm: spacing?.learnedMm ?? 0 };
   return (
     <BenchLayout
       title="Light path"
@@ -76,6 +76,7 @@ export function SpacingTab({ tabs }: { tabs: ReactNode }) {
       instrumentName="The light path"
       instrument={spacing ? <Section lightPath={lightPath} label={plain(sentence)} /> : undefined}
     >
+      <AssumedAsk />
       {spacing && (fromSnapshot ? <PieceList lightPath={lightPath} /> : <TrainEditor />)}
       {spacing && (
         <div className="no-print">

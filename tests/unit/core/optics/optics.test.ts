@@ -13,7 +13,15 @@ const piece = (lengthMm: number) => ({ id: `p${lengthMm}`, name: 'piece', length
 describe('spacing behind a corrector', () => {
   it('adds a third of the filter glass to what is needed, and the camera’s depth to what there is', () => {
     const glass = [{ id: 'f', name: 'filter', thicknessMm: 2, index: 1.5 }];
-    const found = spacingSum({ specifiedMm: 55, learnedMm: 0, pieces: [piece(38)], glass, camera, toleranceMm: 0.5 });
+    const found = spacingSum({
+      specifiedMm: 55,
+      learnedMm: 0,
+      pieces: [piece(38)],
+      glass,
+      camera,
+      toleranceMm: 0.5,
+      doubtMm: 0,
+    });
     expect(found.neededMm).to.be.closeTo(55.6667, 1e-4);
     expect(found.presentMm).to.equal(55.5);
     expect(found.errorMm).to.be.closeTo(-0.1667, 1e-4);
@@ -28,7 +36,15 @@ describe('spacing behind a corrector', () => {
     holds(
       fc.property(fc.array(finite(0.1, 40), { maxLength: 8 }), finite(20, 120), (lengths, specifiedMm) => {
         const sum = (l: number[]) =>
-          spacingSum({ specifiedMm, learnedMm: 0, pieces: l.map(piece), glass: [], camera, toleranceMm: 0.5 });
+          spacingSum({
+            specifiedMm,
+            learnedMm: 0,
+            pieces: l.map(piece),
+            glass: [],
+            camera,
+            toleranceMm: 0.5,
+            doubtMm: 0,
+          });
         const found = sum(lengths);
         found.pieces.slice(1).forEach((p, i) => expect(p.fromMm).to.be.closeTo(found.pieces[i]!.toMm, 1e-9));
         expect(sum([...lengths].reverse()).errorMm).to.be.closeTo(found.errorMm, 1e-9);

@@ -4,7 +4,7 @@ import { fitStack } from '../../../../src/core/optics/stack/fitStack.ts';
 import { boxFit, trainWithStack } from '../../../../src/core/rig/boxFit.ts';
 import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
 import type { Part } from '../../../../src/core/records/part.ts';
-import { FIT, offWords, purchaseWords, stackWords } from '../../../../src/text/fitWords.ts';
+import { FIT, offWords, toBuyWords, stackWords } from '../../../../src/text/fitWords.ts';
 import { makeFormat } from '../../../../src/text/format.ts';
 import { parts, rigs } from '../../../support/records.ts';
 
@@ -68,8 +68,8 @@ describe('fitting from the box', () => {
       before: ['a'],
       after: ['w'],
     };
-    expect(purchaseWords(bought, (id) => id.toUpperCase(), f)).to.equal(
-      'One piece would close the gap: 6.67 mm long, M42 female toward the corrector, M42 male toward the camera, behind A and before W.',
+    expect(toBuyWords({ kind: 'piece', purchase: bought }, (id) => id.toUpperCase(), f)).to.equal(
+      'One piece would close the gap: 6.67 mm long, M42x0.75 female toward the corrector, M42x0.75 male toward the camera, behind A and before W.',
     );
     for (const words of [FIT.unproven, FIT.cancelled, FIT.died]) expect(words).to.match(/^[A-Z].*\.$/);
   });

@@ -148,8 +148,8 @@ describe('why nothing screws together', () => {
     const box = [piece('a', end('M48', 'female'), end('M54', 'male'))];
     expect(whereItFails(box, from48to42)).to.deep.equal({
       code: 'noWay',
-      reached: ['male M48', 'male M54'],
-      wanted: ['male M42'],
+      reached: ['male M48x0.75', 'male M54x0.75'],
+      wanted: ['male M42x0.75'],
     });
   });
 

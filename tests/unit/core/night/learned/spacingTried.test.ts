@@ -52,7 +52,7 @@ describe('distances tried by eye', () => {
     const { tried, best, isLearned, learnedMm } = triedOf(look(1, 0.5, toward(false)));
     expect(tried.map((t) => [t.verdict.code, t.offsetMm!.toFixed(3)])).to.deep.equal([['tooClose', '0.500']]);
     expect(best!.bestMm).to.be.greaterThan(0.6);
-    expect([isLearned, learnedMm]).to.deep.equal([false, 0]);
+    expect([isLearned, learnedMm]).to.deep.equal([false, null]);
     const other = look(2, 0, toward(false), { spacingMm: zeroMm + 1, glassMm: spacing!.glassMm + 1 });
     expect(triedOf(other).tried[0]!.offsetMm).to.be.closeTo(0, 1e-9);
   });
@@ -61,8 +61,8 @@ describe('distances tried by eye', () => {
     const readings = [look(1, 0, toward(true)), look(2, 1.4, around(true)), look(3, 0.7, ROUND)];
     const { learned, numbers } = night({ readings });
     expect(learned.spacing.isLearned).to.equal(true);
-    expect(learned.spacing.learnedMm).to.be.within(0.55, 0.85);
-    expect(numbers.lightPath.spacing!.neededMm).to.be.closeTo(zeroMm + learned.spacing.learnedMm, 1e-9);
+    expect(learned.spacing.learnedMm!).to.be.within(0.55, 0.85);
+    expect(numbers.lightPath.spacing!.neededMm).to.be.closeTo(zeroMm + learned.spacing.learnedMm!, 1e-9);
     expect(night({ readings: readings.slice(0, 1) }).numbers.lightPath.spacing!.neededMm).to.equal(zeroMm);
   });
 
@@ -70,7 +70,7 @@ describe('distances tried by eye', () => {
     const readings = [look(1, 0, toward(true)), look(2, 0.8, ROUND)];
     const { learned, numbers } = night({ readings });
     expect([learned.spacing.isLearned, learned.spacing.learnedMm]).to.deep.equal([true, learned.spacing.best!.bestMm]);
-    expect(learned.spacing.learnedMm).to.be.closeTo(0.8, 1e-9);
+    expect(learned.spacing.learnedMm!).to.be.closeTo(0.8, 1e-9);
     expect(numbers.lightPath.spacing!.neededMm).to.be.closeTo(zeroMm + 0.8, 1e-9);
     const said = cornersSaying(night({ readings }));
     expect(said.code === 'told' && said.stepMm).to.be.closeTo(0, 1e-9);

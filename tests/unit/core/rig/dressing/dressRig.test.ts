@@ -13,6 +13,7 @@ import {
   type Looker,
   type SensorFormat,
 } from '../../../../../src/core/rig/dressing/looks.ts';
+import { isDepthGuessed, isThreadGuessed } from '../../../../../src/core/rig/lightBasis.ts';
 import { mountHasBar, rigNumbers } from '../../../../../src/core/rig/rigNumbers.ts';
 import { holds } from '../../../../support/properties.ts';
 import { head } from '../../../../support/records.ts';
@@ -54,6 +55,7 @@ const answers: fc.Arbitrary<RigAnswers> = fc.record({
     fc.record({
       format: fc.constantFrom(...(Object.keys(SENSORS) as SensorFormat[])),
       megapixels: fc.integer({ min: 2, max: 60 }),
+      body: fc.constantFrom('lensMount' as const, 'telescope' as const),
     }),
     fc.constantFrom<Looker>('phone', 'eye'),
   ),
@@ -61,6 +63,35 @@ const answers: fc.Arbitrary<RigAnswers> = fc.record({
 });
 
 describe('a rig dressed from few answers', () => {
+  it('has the camera that was told: wide with its adapter in its depth, or a can; both guessed', () => {
+    const told = (body: 'lensMount' | 'telescope' | undefined, kind: 'lens' | 'refractor') => {
+      const sensor = { format: 'reduced' as const, megapixels: 24, ...(body === undefined ? {} : { body }) };
+      const tube = { kind, focalMm: 480, apertureMm: 80 };
+      const { numbers } = dressed({
+        carrier: 'germanEquatorial',
+        size: 'middle',
+        finder: 'none',
+        guided: false,
+        optics: tube,
+        sensor,
+      });
+      return numbers.camera!;
+    };
+    const [body, can] = [told('lensMount', 'refractor'), told('telescope', 'refractor')];
+    expect([body.bodyKind, body.depthMm, can.bodyKind, can.depthMm]).to.deep.equal([
+      'lensMount',
+      55,
+      'telescope',
+      17.5,
+    ]);
+    expect(body.radiusM).to.be.greaterThan(can.radiusM);
+    expect([isDepthGuessed(body), isThreadGuessed(can, can.front)]).to.deep.equal([true, true]);
+    expect([told(undefined, 'lens').bodyKind, told(undefined, 'refractor').bodyKind]).to.deep.equal([
+      'lensMount',
+      'telescope',
+    ]);
+  });
+
   it('is valid, lacks nothing, and stands balanced within its bar or says that it does not', () => {
     let unbalanced = 0;
     holds(
