@@ -1,9 +1,9 @@
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Missing } from '../core/night/ledger/ledger.ts';
-import { HAND_STEPS, type AssemblyStep, type BenchStep } from '../core/rig/assembly.ts';
+import { HAND_STEPS, handsOf, type AssemblyStep, type BenchStep } from '../core/rig/assembly.ts';
 import { missingWords } from '../text/ledgerWords.ts';
-import { ASSEMBLY_WORDS } from '../text/packingWords.ts';
+import { assemblyWords } from '../text/packingWords.ts';
 import { CheckRow } from '../ui/CheckRow.tsx';
 import { StateMark } from '../ui/StateMark.tsx';
 import { useNight } from './session.ts';
@@ -37,7 +37,7 @@ export function StepLink({ to, done, children }: { to: string; done: boolean; ch
 
 /** What a step needs and does not have is said first; nothing is refused. */
 function Words({ step, missing }: { step: AssemblyStep; missing: readonly Missing[] }) {
-  const { do: what, why, caution } = ASSEMBLY_WORDS[step];
+  const { do: what, why, caution } = assemblyWords(step, handsOf(useNight().numbers));
   return (
     <>
       <strong>{what}</strong>

@@ -1,9 +1,10 @@
 /** The order of balancing and of taking a rig down, in hand movements. */
+import type { Hands } from '../core/rig/assembly.ts';
 import type { RearEnd } from '../core/rig/lookerPlace.ts';
 import { TUBE_ENDS } from './tubeEnds.ts';
 import { isTrial, type OrderStep, type TrialStep, type UnloadStep } from '../core/night/advice/hands/balanceOrder.ts';
 import type { Motors } from '../core/mount/motors.ts';
-import { ASSEMBLY_WORDS } from './packingWords.ts';
+import { assemblyWords } from './packingWords.ts';
 import type { Said } from './said.ts';
 
 const TRIAL_WORDS: Record<TrialStep, { do: string; why: string }> = {
@@ -16,8 +17,8 @@ const TRIAL_WORDS: Record<TrialStep, { do: string; why: string }> = {
   raAgain: { do: 'Right ascension once more', why: 'Sliding the tube or a side piece moved it a little.' },
 };
 
-export const orderWords = (step: OrderStep): { do: string; why: string } =>
-  isTrial(step) ? TRIAL_WORDS[step] : ASSEMBLY_WORDS[step];
+export const orderWords = (step: OrderStep, hands: Hands): { do: string; why: string } =>
+  isTrial(step) ? TRIAL_WORDS[step] : assemblyWords(step, hands);
 
 const UNLOAD: Record<Exclude<UnloadStep, 'cameraOff'>, string> = {
   park: 'Weights straight down, tube to the pole, both clutches tight',
@@ -42,12 +43,12 @@ export const UNLOAD_REASON =
   'Weights on the bar alone only hang down. A tube without weights swings the whole axis round, over your hands.';
 
 /** What comes next, for the hand. */
-export function orderSentence(next: OrderStep | null, any: boolean, motors: Motors): Said {
+export function orderSentence(next: OrderStep | null, any: boolean, motors: Motors, hands: Hands): Said {
   if (!any) return 'Nothing to balance on a bar with this mount.';
   if (next === null) return motors === 'none' ? 'All done: **look for the pole**.' : 'All done: **power may come on**.';
-  return `Next: **${orderWords(next).do}**.`;
+  return `Next: **${orderWords(next, hands).do}**.`;
 }
 
-export function orderReason(next: OrderStep | null): string {
-  return next === null ? 'Weights down, tube to the pole, both clutches tight.' : orderWords(next).why;
+export function orderReason(next: OrderStep | null, hands: Hands): string {
+  return next === null ? 'Weights down, tube to the pole, both clutches tight.' : orderWords(next, hands).why;
 }

@@ -73,6 +73,7 @@ const NEXT_WORDS: Record<OrderStep, string> = {
   dec: 'declination, tube level',
   sideways: 'the tube straight up',
   raAgain: 'right ascension once more',
+  roughBalance: 'balance roughly, one clutch at a time',
   cablesLast: 'swing both axes for the cables',
   home: 'home position, then power',
   clutchTight: 'tighten the clutch',

@@ -17,6 +17,7 @@ const HELD_WORDS: Record<Held, HeldWords> = {
   level: { name: 'Level', back: 'read the level once more' },
   latitude: { name: 'The latitude', back: 'set it while the head is unloaded' },
   balance: { name: 'Balance', back: 'try both axes once more' },
+  roughBalance: { name: 'The rough balance', back: 'try each axis alone before both clutches are opened' },
   roughPole: { name: 'The rough pole', back: 'look through the finder before the camera is on' },
   alignment: { name: 'The pole', back: 'check it once more' },
   focus: { name: 'Focus', back: 'focus once more' },
@@ -54,10 +55,12 @@ const MOVED_WORDS: Record<Movement, string> = {
   cameraOn: 'the camera came on',
   guideOn: 'the guide scope came on',
   dress: 'the last pieces came on',
+  roughBalance: 'it was balanced roughly',
   cablesLast: 'both axes were swung for the cables',
   cablesLastDriven: 'the sweep was slewed',
   cablesChecked: 'the cables were lifted',
   tipTest: 'balance was tried',
+  clampMoved: 'the tube was slid in its clamp',
   balance: 'balance was found',
   home: 'the axes were brought home',
   homeBare: 'the axes were brought home',
@@ -73,7 +76,8 @@ const MOVED_WORDS: Record<Movement, string> = {
 };
 
 /** Once the controller runs it counts from a home that is gone. */
-function backWords({ held, powered }: Lost): string {
+function backWords({ held, powered, by }: Lost): string {
+  if (held === 'cables' && by === 'clampMoved') return 'swing both axes once more, for a knob or a foot may hit now';
   return held === 'home' && powered ? 'power off, back to both marks, power on' : HELD_WORDS[held].back;
 }
 

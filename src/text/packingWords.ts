@@ -1,7 +1,8 @@
 /** Words of the packing list, the inventory and the order of assembly. */
-import type { AssemblyStep } from '../core/rig/assembly.ts';
+import type { AssemblyStep, Hands } from '../core/rig/assembly.ts';
 import type { Case, PackItem, Tool, UsualCase } from '../core/rig/packing.ts';
 import type { Said } from './said.ts';
+import { TUBE_ENDS } from './tubeEnds.ts';
 
 const USUAL_NAMES: Record<UsualCase, string> = {
   mount: 'Mount case',
@@ -37,10 +38,10 @@ export const TOOL_NAMES: Record<Tool, string> = {
 
 type StepWords = { do: string; why: string; caution: string | null };
 
-export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
+const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
   spreadLegs: {
-    do: 'Spread the legs fully and lock them',
-    why: 'A wide stance is what keeps it from tipping.',
+    do: 'Spread the legs fully, lay the tray in, lock hub and legs',
+    why: 'A wide stance is what keeps it from tipping; tray and hub keep it wide.',
     caution: 'Push each leg into soft ground before anything goes on.',
   },
   poleLeg: {
@@ -110,13 +111,18 @@ export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
   cameraOn: {
     do: 'Put the camera on',
     why: 'Balance counts only with it.',
-    caution: 'Start threads by hand. Hold the tube: it is front-light until now.',
+    caution: 'Start threads by hand. Hold the tube: without its camera the front is heavy and drops.',
   },
   guideOn: { do: 'Put the guide scope and finder on', why: 'They shift the balance too.', caution: null },
   dress: {
     do: 'Final dress: dew shield, heaters, cables tied, rough focus, caps off',
     why: 'What comes on later moves the balance; a cap or the focuser’s travel is enough.',
     caution: null,
+  },
+  roughBalance: {
+    do: 'Balance roughly, one clutch open at a time',
+    why: 'With both clutches open a heavy side runs away; weights at last time’s marks are near enough.',
+    caution: 'Hold the tube whenever a clutch opens.',
   },
   cablesLast: {
     do: 'Swing both axes over the whole sweep, clutches open, and watch every cable',
@@ -171,6 +177,22 @@ export const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
   },
 };
 
+/** How a step is said for this rig: a peg between opposed knobs, a camera at the open end. */
+export function assemblyWords(step: AssemblyStep, { rear, hasPeg }: Hands): StepWords {
+  const words = ASSEMBLY_WORDS[step];
+  if (step === 'headOn' && hasPeg)
+    return {
+      ...words,
+      do: 'Back both azimuth knobs off, set the head on with the tripod’s peg between them, tighten its bolt',
+      why: 'Everything hangs on this one bolt; a peg beside the knobs cannot be pushed.',
+    };
+  if (step === 'cameraOn' && rear === 'mirror') {
+    const heavy = TUBE_ENDS.mirror.rear;
+    return { ...words, caution: `Start threads by hand. Hold the tube: without its camera the ${heavy} drops.` };
+  }
+  return words;
+}
+
 /** Once per mount. */
 export const HOME_MARKS = {
   words:
@@ -182,7 +204,7 @@ export const HOME_MARKS = {
 export type PackingSaying =
   | { code: 'pack'; open: number; pieces: number; cases: number }
   | { code: 'inventory'; open: number }
-  | { code: 'assembly'; next: AssemblyStep | null }
+  | { code: 'assembly'; next: AssemblyStep | null; hands: Hands }
   | { code: 'empty' };
 
 export function packingSentence(s: PackingSaying): Said {
@@ -198,7 +220,9 @@ export function packingSentence(s: PackingSaying): Said {
         ? 'Everything that belongs to this rig **is there**.'
         : `Lay it all out and tick what is there: **${s.open}** still to find.`;
     case 'assembly':
-      return s.next === null ? 'It is **together and aligned**. On to the first sub.' : `${ASSEMBLY_WORDS[s.next].do}.`;
+      return s.next === null
+        ? 'It is **together and aligned**. On to the first sub.'
+        : `${assemblyWords(s.next, s.hands).do}.`;
   }
 }
 
@@ -213,6 +237,6 @@ export function packingReason(s: PackingSaying, totalKg: string): string {
     case 'assembly':
       return s.next === null
         ? 'Unload in the reverse order: camera and tube first, weights last.'
-        : ASSEMBLY_WORDS[s.next].why;
+        : assemblyWords(s.next, s.hands).why;
   }
 }

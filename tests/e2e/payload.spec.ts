@@ -104,7 +104,7 @@ test('packing and assembly are ticked by keyboard, kept with the night, and prin
   await page.keyboard.press('Space');
   await expect(sentence(page)).toHaveText('Pack 35 more of 36 pieces.');
   await page.getByRole('button', { name: 'Put together' }).click();
-  await expect(sentence(page)).toHaveText('Spread the legs fully and lock them.');
+  await expect(sentence(page)).toHaveText('Spread the legs fully, lay the tray in, lock hub and legs.');
   await page.getByRole('checkbox', { name: /Spread the legs/ }).click();
   await expect(sentence(page)).toHaveText('Turn the legs as this tripod stands: drawn on Level and bearing.');
   await page.reload();

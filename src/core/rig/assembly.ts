@@ -1,6 +1,7 @@
 /** The order in which a rig is put together, by mount and by what it is made of. Words, reasons and cautions stand in
  *  the text layer. */
 import { motorsOf, type Motors } from '../mount/motors.ts';
+import { rearEndOf, type RearEnd } from './lookerPlace.ts';
 import type { RigNumbers } from './rigNumbers.ts';
 
 export const ASSEMBLY_LIST = 'assembly';
@@ -23,6 +24,7 @@ export const HAND_STEPS = [
   'cameraOn',
   'guideOn',
   'dress',
+  'roughBalance',
   'cablesLast',
   'cablesLastDriven',
   'home',
@@ -47,6 +49,15 @@ export type HandStep = (typeof HAND_STEPS)[number];
 export type BenchStep = (typeof BENCH_STEPS)[number];
 export type AssemblyStep = HandStep | BenchStep;
 
+/** What of a rig changes how a step is said: what stands at the tube's rear end, and whether two opposed knobs of the head
+ *  hold a peg of its tripod between them. */
+export type Hands = { rear: RearEnd; hasPeg: boolean };
+
+export const handsOf = (numbers: RigNumbers): Hands => ({
+  rear: rearEndOf(numbers),
+  hasPeg: numbers.mount?.mountKind === 'germanEquatorial' && numbers.mount.adjusters?.azimuth.paired === true,
+});
+
 type Traits = { pier: boolean; bar: boolean; guide: boolean; rings: boolean; camera: boolean; motors: Motors };
 
 function traitsOf({ support, masses, mount, eyepiece }: RigNumbers, kinds: ReadonlySet<string>): Traits {
@@ -62,8 +73,8 @@ function traitsOf({ support, masses, mount, eyepiece }: RigNumbers, kinds: Reado
 
 const when = (condition: boolean, ...steps: AssemblyStep[]): AssemblyStep[] => (condition ? steps : []);
 
-/** Bearing before the head's iron comes near, latitude before the load bends the bolt, cables swept before home is set,
- *  power when all of it stands. A strain-wave drive has no clutch to open: its sweep is tried by slewing. Home is what a
+/** Bearing before the head's iron comes near, latitude before the load bends the bolt, a rough balance before both clutches
+ *  stand open for the cables, these swept before home is set, power when all of it stands. A strain-wave drive has no clutch to open: its sweep is tried by slewing. Home is what a
  *  controller counts from: a mount without one has none. */
 function german({ pier, bar, guide, rings, camera, motors }: Traits, strainWave: boolean): AssemblyStep[] {
   return [
@@ -77,6 +88,7 @@ function german({ pier, bar, guide, rings, camera, motors }: Traits, strainWave:
     ...when(camera, 'cameraOn'),
     ...when(guide, 'guideOn'),
     'dress',
+    ...when(!strainWave && motors !== 'none' && bar, 'roughBalance'),
     ...when(!strainWave && motors !== 'none', 'cablesLast'),
     ...when(!strainWave && bar, 'balance'),
     motors !== 'both' ? 'clutchTight' : bar ? 'home' : 'homeBare',
@@ -101,6 +113,7 @@ function tracker({ bar, guide, motors }: Traits, bracket: boolean): AssemblyStep
     'cameraOn',
     ...when(guide, 'guideOn'),
     'dress',
+    ...when(bracket && bar, 'roughBalance'),
     'cablesLast',
     ...when(bracket && bar, 'balance'),
     'clutchTight',

@@ -1,4 +1,3 @@
-import { rearEndOf } from '../../core/rig/lookerPlace.ts';
 import type { ReactNode } from 'react';
 import {
   balanceOrder,
@@ -8,6 +7,7 @@ import {
   type OrderRow,
   type TrialStep,
 } from '../../core/night/advice/hands/balanceOrder.ts';
+import { handsOf } from '../../core/rig/assembly.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
 import { useNight } from '../../session/session.ts';
 import { StepLink, WorkStep } from '../../session/WorkStep.tsx';
@@ -19,8 +19,9 @@ const TAB_OF: Record<TrialStep, string> = { ra: 'ra', dec: 'dec', sideways: 'sid
 
 /** Trials are opened; the steps around them are those of the night's work. */
 function Step({ row: { step, done, missing } }: { row: OrderRow }) {
+  const hands = handsOf(useNight().numbers);
   if (!isTrial(step)) return <WorkStep step={step} done={done} missing={missing} />;
-  const words = orderWords(step);
+  const words = orderWords(step, hands);
   return (
     <StepLink to={`?tab=${TAB_OF[step]}`} done={done}>
       <strong>{words.do}</strong>
@@ -35,12 +36,13 @@ export function OrderTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const rows = balanceOrder(night);
   const next = nextStep(rows);
+  const hands = handsOf(night.numbers);
   return (
     <BenchLayout
       title="Balance"
       tabs={tabs}
-      sentence={orderSentence(next, rows.length > 0, motorsOf(night.numbers.mount))}
-      reason={orderReason(next)}
+      sentence={orderSentence(next, rows.length > 0, motorsOf(night.numbers.mount), hands)}
+      reason={orderReason(next, hands)}
       instrumentName="The order"
       instrument={
         <ol className="check-list">
@@ -55,7 +57,7 @@ export function OrderTab({ tabs }: { tabs: ReactNode }) {
         <p className="soft">{UNLOAD_REASON}</p>
         <ol>
           {unloadOrder(night).map((step) => (
-            <li key={step}>{unloadWords(step, rearEndOf(night.numbers))}.</li>
+            <li key={step}>{unloadWords(step, hands.rear)}.</li>
           ))}
         </ol>
       </div>

@@ -1,6 +1,6 @@
 /** What the packing tab shows: lists with their ticks of tonight. */
 import { workRows, type WorkRow } from '../../core/night/ledger/ledger.ts';
-import { ASSEMBLY_LIST } from '../../core/rig/assembly.ts';
+import { ASSEMBLY_LIST, handsOf, type Hands } from '../../core/rig/assembly.ts';
 import { isTicked } from '../../core/night/plan/checklists.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { INVENTORY_LIST, PACKING_LIST, packingOf, type Case, type Packing, type Tool } from '../../core/rig/packing.ts';
@@ -24,11 +24,15 @@ export const LIST_OF: Record<PackingView, string> = {
   assembly: ASSEMBLY_LIST,
 };
 
-function sayingOf(view: PackingView, { cases, tools, steps }: Omit<PackingModel, 'saying' | 'packing'>): PackingSaying {
+function sayingOf(
+  view: PackingView,
+  { cases, tools, steps }: Omit<PackingModel, 'saying' | 'packing'>,
+  hands: Hands,
+): PackingSaying {
   const items = [...cases.flatMap((c) => c.items), ...(view === 'pack' ? tools : [])];
   if (items.length === 0 || steps.length === 0) return { code: 'empty' };
   const open = items.filter((i) => !i.done).length;
-  if (view === 'assembly') return { code: 'assembly', next: steps.find((s) => !s.done)?.step ?? null };
+  if (view === 'assembly') return { code: 'assembly', next: steps.find((s) => !s.done)?.step ?? null, hands };
   return view === 'pack'
     ? { code: 'pack', open, pieces: items.length, cases: cases.length }
     : { code: 'inventory', open };
@@ -65,5 +69,5 @@ export function packingModel(night: NightStatic, view: PackingView): PackingMode
     tools: packing.tools.map((tool) => ({ tool, done: ticked(`tool-${tool}`) })),
     steps: workRows(night),
   };
-  return { saying: sayingOf(view, lists), packing, ...lists };
+  return { saying: sayingOf(view, lists, handsOf(night.numbers)), packing, ...lists };
 }

@@ -105,6 +105,6 @@ describe('payload models', () => {
     expect(packingModel(night({ readings }), 'inventory').cases.every((c) => c.items.every((i) => !i.done))).to.equal(
       true,
     );
-    expect(packingModel(night({ readings }), 'assembly').saying).to.deep.equal({ code: 'assembly', next: 'poleLeg' });
+    expect(packingModel(night({ readings }), 'assembly').saying).to.deep.include({ code: 'assembly', next: 'poleLeg' });
   });
 });

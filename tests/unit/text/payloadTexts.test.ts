@@ -21,7 +21,7 @@ import {
 } from '../../../src/text/footingWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import {
-  ASSEMBLY_WORDS,
+  assemblyWords,
   caseName,
   itemWords,
   packingReason,
@@ -50,6 +50,7 @@ import { plain } from '../../../src/text/said.ts';
 import { parts, rigs } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
+const HANDS = { rear: 'camera', hasPeg: false } as const;
 const imperial = makeFormat('imperial', 'Europe/Lisbon');
 const LONGEST = 150;
 
@@ -243,10 +244,12 @@ describe('words of packing and assembly', () => {
     ] as const) {
       const own = parts.map((p) => (p.kind === 'mount' ? { ...p, mountKind } : p));
       for (const step of assemblyOf(rigNumbers(heron, own), kinds)) {
-        const { why, caution } = ASSEMBLY_WORDS[step];
-        isSentence(packingSentence({ code: 'assembly', next: step }), step);
-        isSentence(why, step);
-        if (caution !== null) isSentence(caution, step);
+        for (const hands of [HANDS, { rear: 'mirror', hasPeg: true } as const]) {
+          const { why, caution } = assemblyWords(step, hands);
+          isSentence(packingSentence({ code: 'assembly', next: step, hands }), step);
+          isSentence(why, step);
+          if (caution !== null) isSentence(caution, step);
+        }
       }
     }
   });
@@ -258,7 +261,7 @@ describe('words of packing and assembly', () => {
       { code: 'pack', open: 0, pieces: 20, cases: 5 },
       { code: 'inventory', open: 2 },
       { code: 'inventory', open: 0 },
-      { code: 'assembly', next: null },
+      { code: 'assembly', next: null, hands: HANDS },
     ];
     for (const s of sayings) {
       isSentence(packingSentence(s), s.code);

@@ -14,6 +14,7 @@ export const HELD = [
   'level',
   'latitude',
   'balance',
+  'roughBalance',
   'roughPole',
   'alignment',
   'focus',
@@ -21,9 +22,17 @@ export const HELD = [
 ] as const;
 export type Held = (typeof HELD)[number];
 
-/** Movements beyond the steps of putting together: a leg moved, axes turned for the finder's bore, a tip test, the first
- *  slew and the first sub. */
-export type Movement = AssemblyStep | 'legsMoved' | 'axesOpened' | 'tipTest' | 'cablesChecked' | 'slew' | 'firstSub';
+/** Movements beyond the steps of putting together: a leg moved, axes turned for the finder's bore, a tip test, the tube slid
+ *  far in its clamp, the first slew and the first sub. */
+export type Movement =
+  | AssemblyStep
+  | 'legsMoved'
+  | 'axesOpened'
+  | 'tipTest'
+  | 'clampMoved'
+  | 'cablesChecked'
+  | 'slew'
+  | 'firstSub';
 
 export type Effect = { needs: readonly Held[]; loses: readonly Held[]; gives: readonly Held[] };
 
@@ -34,7 +43,7 @@ const effect = (needs: readonly Held[], loses: readonly Held[], gives: readonly 
 });
 
 /** What comes on moves the balance and bends the axis. */
-const LOADED: readonly Held[] = ['balance', 'alignment'];
+const LOADED: readonly Held[] = ['balance', 'roughBalance', 'alignment'];
 /** Before anything turns by itself. */
 const SAFE: readonly Held[] = ['home', 'clutches', 'cables'];
 
@@ -60,12 +69,16 @@ export const MOVEMENTS: Record<Movement, Effect> = {
   cameraOn: effect(['clamp'], [...LOADED, 'focus'], []),
   guideOn: effect([], LOADED, []),
   dress: effect([], ['balance'], []),
-  cablesLast: effect([], ['home', 'clutches'], ['cables']),
+  // One clutch at a time: the other axis cannot run away meanwhile.
+  roughBalance: effect(['weights', 'endStop', 'clamp'], ['home', 'clutches'], ['roughBalance']),
+  cablesLast: effect(['roughBalance'], ['home', 'clutches'], ['cables', 'roughBalance']),
   cablesLastDriven: effect(['home'], [], ['cables']),
   cablesChecked: effect([], [], ['cables']),
   // An opened axis swings whatever is not held.
   tipTest: effect(['weights', 'endStop', 'clamp'], ['home', 'clutches'], []),
-  balance: effect([], [], ['balance']),
+  // What swung clear before may meet column or cable now.
+  clampMoved: effect([], ['cables'], []),
+  balance: effect([], [], ['balance', 'roughBalance']),
   home: effect(['balance', 'cables'], [], ['home', 'clutches']),
   homeBare: effect(['cables'], [], ['home', 'clutches']),
   clutchTight: effect(['balance'], [], ['clutches']),

@@ -2,8 +2,9 @@
 import { oncePer } from '../../once.ts';
 import type { Reading, ReadingOf } from '../../records/reading.ts';
 import { ASSEMBLY_LIST, HAND_STEPS, type HandStep } from '../../rig/assembly.ts';
+import type { BalanceAxis } from '../../rig/axisLevers.ts';
 import { isTracker } from '../../rig/rigNumbers.ts';
-import { balancedBy } from './balancedTonight.ts';
+import { balancedBy, otherAxes } from './balancedTonight.ts';
 import type { NightStatic } from '../nightStatic.ts';
 import { FIRST_SUB_LIST } from '../plan/checklists.ts';
 import { totalMeasured } from '../../pole/measuredErrors.ts';
@@ -91,6 +92,28 @@ function byLevel(reading: ReadingOf<'level'>, before: ReadingOf<'level'> | undef
   return moved ? [{ movement: 'legsMoved' }, read] : [read];
 }
 
+/** Beyond this a fitting on the tube, a knob or a foot, sweeps along another way than it did, m. */
+const FAR_SLIDE_M = 0.02;
+
+/** Both axes stayed where they were put, each at its last trial: near enough to open both clutches. */
+function holdsRoughly(night: NightStatic, reading: ReadingOf<'balance'>): boolean {
+  const trials = night.records.tonight.of('balance');
+  const until = trials.slice(0, trials.indexOf(reading) + 1);
+  const stays = (axis: BalanceAxis): boolean => until.findLast((r) => r.values.axis === axis)?.values.drops === 'none';
+  return stays('ra') && (!otherAxes(night).includes('dec') || stays('dec'));
+}
+
+/** The tube stands elsewhere in its clamp than at the trial before. */
+function bySlide(reading: ReadingOf<'balance'>, before: ReadingOf<'balance'> | undefined): Done[] {
+  const slid = before ? Math.abs(reading.values.positionM - before.values.positionM) : 0;
+  return slid > FAR_SLIDE_M ? done('clampMoved') : [];
+}
+
+const byTrial = (night: NightStatic, r: ReadingOf<'balance'>, before: ReadingOf<'balance'> | undefined): Done[] => [
+  ...bySlide(r, before),
+  ...done(holdsRoughly(night, r) ? 'roughBalance' : null),
+];
+
 /** A pole that is measured is won within what tonight's stars bear, also where a star stands on its mark. */
 function shortOfPole(night: NightStatic, step: PoleStep | undefined): Held[] {
   if (!step || !isMeasured(step.after)) return [];
@@ -117,12 +140,14 @@ export const movesOfNight = oncePer((night: NightStatic): readonly Moved[] => {
   const balanced = balancedBy(night);
   const stepOf = new Map(poleSteps(records).map((step) => [step.reading, step]));
   const levels = records.tonight.of('level');
+  const slides = records.tonight.of('balance').filter((r) => r.values.axis === 'dec');
   const doneBy = (r: Reading): readonly Done[] => {
     if (r.kind === 'check') return ticks.has(r) ? done(byTick(r)) : [];
     if (r.kind === 'event') return byEventOfPole(night, byEvent(r, tracker), stepOf.get(r));
     if (r.kind === 'level') return byLevel(r, levels[levels.indexOf(r) - 1]);
     if (r.kind === 'drift' || r.kind === 'polarError') return byMeasuring(night, stepOf.get(r));
-    return [...done(BY_KIND[r.kind] ?? null), ...done(r === balanced ? 'balance' : null)];
+    const tried = r.kind === 'balance' ? byTrial(night, r, slides[slides.indexOf(r) - 1]) : [];
+    return [...done(BY_KIND[r.kind] ?? null), ...tried, ...done(r === balanced ? 'balance' : null)];
   };
   return records.readings.flatMap((r) => doneBy(r).map((one) => ({ ...one, atUtc: r.takenAtUtc })));
 });

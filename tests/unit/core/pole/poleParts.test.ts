@@ -4,7 +4,8 @@ import { wholeNight } from '../../../../src/core/history/storedNight.ts';
 import { deriveNight } from '../../../../src/core/night/deriveNight.ts';
 import { driftTask } from '../../../../src/core/night/advice/hands/driftSteps.ts';
 import { driftRun, estimateAfter, estimateWithMarkAt } from '../../../../src/core/pole/driftRun.ts';
-import { changeByTurn, type Knobs } from '../../../../src/core/pole/knobsOfMount.ts';
+import { bearingRead } from '../../../../src/core/pole/bearing.ts';
+import { changeByLock, changeByTurn, knobsOf, turnAdvice, type Knobs } from '../../../../src/core/pole/knobsOfMount.ts';
 import { plateOfFinder } from '../../../../src/core/pole/plateOfFinder.ts';
 import { scaleToSet } from '../../../../src/core/pole/scaleToSet.ts';
 import { scaleBias } from '../../../../src/core/pole/scaleBias.ts';
@@ -45,6 +46,48 @@ describe('what a turn was to do', () => {
     // Each part may use up seven tenths of the goal.
     expect([0.6, 0.8].map((share) => turns(75, wide * share).azimuth.within)).to.deep.equal([true, false]);
     expect(turns(5, goal).azimuth.within).to.equal(false);
+  });
+});
+
+describe('what a knob learned', () => {
+  const star = (minute: number, haH: number, rateArcsecPerMin: number): Reading =>
+    reading('drift', { haH, decDeg: 3, rateArcsecPerMin }, { ...at(minute), sigma: { rateArcsecPerMin: 0.02 } });
+  const raised = (minute: number, turns: number): Reading =>
+    reading(
+      'knobTurn',
+      { adjuster: 'altitude', turns, afterLockOrReversal: true, beforeArcmin: null, afterArcmin: null },
+      at(minute),
+    );
+
+  it('one part that a star in the east tells is enough for the bolt of that part', () => {
+    const readings = [star(1, -6, 6), raised(2, -0.5), star(10, -6, 1), raised(11, -0.1), star(20, -6, 0)];
+    expect(knobsOf(nightRecords({ readings })).altitude!.learned).to.deep.include({ records: 2 });
+    const south = readings.map((r) => (r.kind === 'drift' ? { ...r, values: { ...r.values, haH: 0 } } : r));
+    expect(knobsOf(nightRecords({ readings: south })).altitude!.learned, 'told of the azimuth only').to.equal(null);
+  });
+
+  it('a tightening of which nothing is known may move anything usual, a stated one what was stated', () => {
+    expect(changeByLock(null)({ altArcmin: null, azArcmin: -2 })).to.deep.equal({
+      altitude: { arcmin: 0, sigmaArcmin: 1.5 },
+      azimuth: { arcmin: -2, sigmaArcmin: 0.5 },
+    });
+  });
+
+  it('no turn is asked for where nothing is to change', () => {
+    const learned = { gainArcminPerTurn: 20, deadTurns: 0, basis: 'learned' as const, learned: null };
+    const still = turnAdvice(nightRecords(), learned, 'altitude', 0);
+    expect([still.turns, still.thenUpTurns]).to.deep.equal([0, null]);
+    expect(turnAdvice(nightRecords(), learned, 'altitude', -1).thenUpTurns).to.equal(0.25);
+  });
+});
+
+describe('the last pair of compass readings', () => {
+  it('counts: what stood farther back may have been read before the head was turned', () => {
+    const read = (minute: number, distanceM: number, readDeg: number): Reading =>
+      reading('compass', { readDeg, trueDeg: readDeg, declinationDeg: 0, distanceM }, at(minute));
+    const near = [read(1, 0.5, 358), read(2, 4, 358)];
+    expect(bearingRead(near).check.iron).to.equal(false);
+    expect(bearingRead([...near, read(3, 0.5, 350)]).check).to.deep.equal({ differenceDeg: 8, iron: true });
   });
 });
 

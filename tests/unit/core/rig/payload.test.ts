@@ -1,5 +1,5 @@
 import { expect } from 'chai';
-import { assemblyOf } from '../../../../src/core/rig/assembly.ts';
+import { assemblyOf, handsOf } from '../../../../src/core/rig/assembly.ts';
 import { footingOfRig, massPoints } from '../../../../src/core/rig/footingOfRig.ts';
 import { snapshotsById } from '../../../../src/core/history/storedSnapshot.ts';
 import { goodInertiaKgM2 } from '../../../../src/core/night/learned/goodInertia.ts';
@@ -11,6 +11,7 @@ import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
 import type { MountPart, Part } from '../../../../src/core/records/part.ts';
 import type { Rig } from '../../../../src/core/records/rig.ts';
 import { SETTING_DEFAULTS } from '../../../../src/core/records/setting.ts';
+import { assemblyWords } from '../../../../src/text/packingWords.ts';
 import { nightRecords, parts, partsOfRig, reading, rigs, sites } from '../../../support/records.ts';
 
 const rig = (name: string): Rig => rigs.find((r) => r.name === name)!;
@@ -264,5 +265,20 @@ describe('steadiness in the account', () => {
   it('of another rig counts for nothing', () => {
     const other = nightStatic(nightRecords({ readings: [{ ...tap, subject: { type: 'rig', id: 'demo-plover' } }] }));
     expect(other.budget?.sub.balanceWindArcsec).to.equal(0.3);
+  });
+});
+
+describe('the peg between two knobs', () => {
+  it('is spoken of where a head has opposed knobs, and only there', () => {
+    const knob = { pitchMm: null, leverMm: null, clockwiseMoves: null };
+    const paired = (mountKind: MountPart['mountKind'], isPaired: boolean) => {
+      const adjusters = { altitude: { ...knob, paired: false }, azimuth: { ...knob, paired: isPaired } };
+      return handsOf(rigNumbers(rigs[0]!, withMount({ mountKind, adjusters }))).hasPeg;
+    };
+    expect(
+      [paired('germanEquatorial', true), paired('germanEquatorial', false), paired('forkOnWedge', true)].map(String),
+    ).to.deep.equal(['true', 'false', 'false']);
+    const words = (hasPeg: boolean) => assemblyWords('headOn', { rear: 'camera', hasPeg }).do;
+    expect([words(true), words(false)].map((w) => /peg/.test(w))).to.deep.equal([true, false]);
   });
 });

@@ -7,6 +7,7 @@ import { usualPlace } from '../../../../src/core/rig/dressing/usualPlace.ts';
 import { dressRig } from '../../../../src/core/rig/dressing/dressRig.ts';
 import { leversOf } from '../../../../src/core/rig/axisLevers.ts';
 import { leversAt, sum } from '../../../../src/core/mount/levers.ts';
+import { assemblyWords } from '../../../../src/text/packingWords.ts';
 import { unloadWords } from '../../../../src/text/balanceOrderWords.ts';
 import { dropName } from '../../../../src/text/balanceWords.ts';
 import { TUBE_ENDS } from '../../../../src/text/tubeEnds.ts';
@@ -63,6 +64,9 @@ describe('a reflector', () => {
       'Mirror end dropped',
       'Rear end dropped',
     ]);
+    const on = (rear: 'mirror' | 'camera') => assemblyWords('cameraOn', { rear, hasPeg: false }).caution;
+    expect(on('mirror')).to.match(/without its camera the mirror end drops/);
+    expect(on('camera')).to.match(/without its camera the front is heavy/);
     expect(unloadWords('cameraOff', 'mirror')).to.match(/the mirror end drops$/);
     expect(unloadWords('cameraOff', 'camera')).to.match(/the front drops$/);
   });

@@ -12,7 +12,7 @@ export type OrderStep = TrialStep | (typeof BEFORE)[number] | (typeof AFTER)[num
 export type OrderRow = { step: OrderStep; done: boolean; missing: readonly Missing[] };
 
 /** Steps of the night's work that belong to balancing, before the trials and after them. */
-const BEFORE = ['roughPole', 'dress', 'cablesLast'] as const;
+const BEFORE = ['roughPole', 'dress', 'roughBalance', 'cablesLast'] as const;
 const AFTER = ['home', 'clutchTight', 'poleCheck'] as const;
 
 export const isTrial = (step: OrderStep): step is TrialStep => ['ra', 'dec', 'sideways', 'raAgain'].includes(step);

@@ -48,11 +48,13 @@ function truth(
     cables: { is: false, by: null as Movement | null },
   };
   for (const movement of moves) {
-    if (['tipTest', 'axesOpened', 'cablesLast'].includes(movement)) {
+    if (['tipTest', 'axesOpened', 'cablesLast', 'roughBalance'].includes(movement)) {
       // The axis swings freely: it stands somewhere, held by nothing.
       for (const key of ['home', 'clutches'] as const) if (state[key].is) state[key] = { is: false, by: movement };
     }
     if (movement.startsWith('cables')) state.cables = { is: true, by: null };
+    // A tube that lies elsewhere sweeps along another way.
+    if (movement === 'clampMoved' && state.cables.is) state.cables = { is: false, by: movement };
     if (movement === 'home' || movement === 'homeBare') {
       state.home = { is: true, by: null };
       state.clutches = { is: true, by: null };
@@ -269,6 +271,41 @@ describe('the steps of a night', () => {
     const shadow = reading('shadow', { shadowDeg: 0, clockwiseDeg: 0, trueDeg: 0 }, at(1));
     expect(held('headOn', shadow)).to.deep.equal([]);
     expect(rows(shadow).get('bearing')!.done).to.equal(true);
+  });
+
+  it('both clutches are opened for the cables only when each axis holds roughly', () => {
+    const order = orderOf({});
+    expect(order.indexOf('cablesLast')).to.equal(order.indexOf('roughBalance') + 1);
+    expect(held('cablesLast')).to.deep.equal(['roughBalance']);
+    expect(held('cablesLast', tick('roughBalance', 1))).to.deep.equal([]);
+    expect(held('cablesLast', tick('roughBalance', 1), tick('cameraOn', 2))).to.deep.equal(['roughBalance']);
+    const lost = [tick('tug', 1), tick('weightsOn', 1), tick('endStop', 1), tick('cablesLast', 2)];
+    expect(held('roughBalance')).to.deep.equal(['weights', 'endStop', 'clamp']);
+    expect(held('roughBalance', ...lost)).to.deep.equal([]);
+  });
+
+  it('axes that stay where they are put hold roughly: nobody is asked to try that once more', () => {
+    const trial = (minute: number, axis: 'ra' | 'dec', drops: string) =>
+      reading('balance', { axis, positionM: 0.1, drops }, { ...at(minute), id: `b${axis}${minute}` });
+    const both = [trial(1, 'ra', 'none'), trial(2, 'dec', 'none')];
+    expect(held('cablesLast', both[0]!)).to.deep.equal(['roughBalance']);
+    expect(held('cablesLast', both[0]!, trial(2, 'dec', 'front'))).to.deep.equal(['roughBalance']);
+    expect(held('cablesLast', ...both)).to.deep.equal([]);
+    expect(rows(...both).get('roughBalance')!.done).to.equal(true);
+    expect(held('cablesLast', ...both, tick('guideOn', 3))).to.deep.equal(['roughBalance']);
+  });
+
+  it('a tube slid far in its clamp has to be swung past the column once more', () => {
+    const trial = (minute: number, positionM: number, axis: 'ra' | 'dec' = 'dec') =>
+      reading('balance', { axis, positionM, drops: 'front' }, { ...at(minute), id: `b${axis}${minute}` });
+    const swept = tick('cablesLast', 1);
+    const lost = (...readings: Reading[]) => mostPressing(night({ readings: [swept, ...readings] }));
+    expect(lost(trial(2, 0.01), trial(3, 0.05))).to.include({ held: 'cables', by: 'clampMoved' });
+    expect(lost(trial(2, 0.05), trial(3, 0.01))).to.include({ held: 'cables', by: 'clampMoved' });
+    expect(lost(trial(2, 0.01), trial(3, 0.025))).to.equal(null);
+    expect(lost(trial(2, 0.2, 'ra'), trial(3, 0.3, 'ra'))).to.equal(null);
+    expect(lost(trial(2, 0.01), trial(3, 0.05), tick('cablesLast', 4))).to.equal(null);
+    expect(lostWords(lost(trial(2, 0.01), trial(3, 0.05))!, f)).to.match(/slid in its clamp at 20:03: swing both axes/);
   });
 
   it('come in an order that undoes nothing: bearing before iron, latitude before load, cables before home, power last', () => {

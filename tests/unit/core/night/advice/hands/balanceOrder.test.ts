@@ -17,7 +17,16 @@ describe('the order of balancing', () => {
     );
 
   it('final dress, the heavy axis first and once more, then home', () => {
-    expect(steps(fresh())).to.deep.equal(['dress', 'cablesLast', 'ra', 'dec', 'sideways', 'raAgain', 'home']);
+    expect(steps(fresh())).to.deep.equal([
+      'dress',
+      'roughBalance',
+      'cablesLast',
+      'ra',
+      'dec',
+      'sideways',
+      'raAgain',
+      'home',
+    ]);
     expect(nextStep(balanceOrder(fresh()))).to.equal('dress');
   });
 

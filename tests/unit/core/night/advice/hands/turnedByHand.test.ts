@@ -6,6 +6,7 @@ import { nightAt } from '../../../../../../src/core/night/nightAt.ts';
 import { firstSubChecks } from '../../../../../../src/core/night/plan/checklists.ts';
 import { watchAt } from '../../../../../../src/core/night/advice/watch.ts';
 import { balanceOrder, unloadOrder } from '../../../../../../src/core/night/advice/hands/balanceOrder.ts';
+import { handsOf } from '../../../../../../src/core/rig/assembly.ts';
 import { orderSentence, orderWords } from '../../../../../../src/text/balanceOrderWords.ts';
 import { hasHome, orderOfNight } from '../../../../../../src/core/night/ledger/ledger.ts';
 import { tonight } from '../../../../../../src/core/night/advice/tonight.ts';
@@ -107,12 +108,13 @@ describe('a mount that is turned by hand', () => {
     expect(unloadOrder(still)).to.include('cameraOff').and.not.include('powerOff').and.not.include('cablesOff');
     expect(unloadOrder(oneMotor)).to.include('powerOff');
     expect(unloadOrder(nightOf({}, EYE))).to.not.include('cameraOff');
-    expect([orderSentence(null, true, 'none'), orderSentence(null, true, 'raOnly')]).to.deep.equal([
+    const hands = handsOf(still.numbers);
+    expect([orderSentence(null, true, 'none', hands), orderSentence(null, true, 'raOnly', hands)]).to.deep.equal([
       'All done: **look for the pole**.',
       'All done: **power may come on**.',
     ]);
     for (const { step } of balanceOrder(still))
-      expect(Object.values(orderWords(step)).join(' '), step).not.to.match(/[Pp]ower/);
+      expect(Object.values(orderWords(step, hands)).join(' '), step).not.to.match(/[Pp]ower/);
   });
 
   it('is not asked for teeth that somebody counted', () => {
