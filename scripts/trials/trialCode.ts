@@ -11,6 +11,7 @@ const FILES: Readonly<Record<string, string>> = {
   'clear-nights': 'clearNightsTrial.ts',
   commands: 'commandsTrial.ts',
   corners: 'cornersTrial.ts',
+  'dressed-rigs': 'dressedTrial.ts',
   'doubt-limit': 'clearanceDoubtTrial.ts',
   'doubt-verdict': 'doubtTrial.ts',
   drift: 'driftTrial.ts',

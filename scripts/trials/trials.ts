@@ -24,6 +24,7 @@ import { lightNeverFalls, planHolds, plans, replanHolds } from './planTrial.ts';
 import { plateTrial } from './plateTrial.ts';
 import { tipTrial } from './tipTrial.ts';
 import { everyCase, type Trial } from './trial.ts';
+import { dressedTrial } from './dressedTrial.ts';
 import { windowsTrial } from './windowsTrial.ts';
 import { weightSets } from '../../src/core/mount/balanceProposals.ts';
 
@@ -144,6 +145,7 @@ export const TRIALS: readonly Trial[] = [
   everyCase('balance', 'zero moment at the position found; proposed sets = exhaustive search', 4000, () =>
     asRaw(fc.tuple(rigs, fc.array(mass, { minLength: 1, maxLength: 6 })), balanceHolds),
   ),
+  dressedTrial,
   tipTrial,
   cornersTrial,
   driveTrial,
