@@ -2,6 +2,7 @@
 import type { MountClassId } from '../core/mount/mountClasses.ts';
 import type { ChoiceUse } from '../core/rig/mountChoice.ts';
 import type { TubeKind } from '../core/records/part.ts';
+import type { TryStep } from '../core/rig/tryOut.ts';
 import type { RoundnessVerdict } from '../core/verdict/budget.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
@@ -96,6 +97,38 @@ export function choiceReason(s: ChoiceSaying, f: Format): string {
     return `It takes ${f.quantity(s.focalMm, 'opticsMm', 0)} of focal length. Each column below says what fails.`;
   const does = s.use === 'looking' || s.use === 'planets' ? 'carries it' : 'carries it and keeps stars round';
   return `The lightest that ${does}, with usual figures of its class; ${f.quantity(s.carriedKg, 'mass', 0)} to carry in all.`;
+}
+
+export const TRY_OUT = {
+  title: 'Try it for ten minutes',
+  hint: 'In a shop, at a friend’s, or in the time in which it may go back: with your own tube on it, by day or night.',
+} as const;
+
+/** What to do, and what it must show. */
+export function tryWords(step: TryStep, f: Format): { do: string; shows: string } {
+  switch (step.code) {
+    case 'hinge':
+      return {
+        do: 'Hold the tube and loosen the altitude bolt a little',
+        shows:
+          'A head whose hinge sits low falls back under its load: it must stay in your hand, and go up by its bolt alone.',
+      };
+    case 'push':
+      return {
+        do: 'Push at the tube, over the gap between two legs',
+        shows: `Two fingers must not lift the third foot${step.hasBar ? ', with the bar swung to either side' : ''}.`,
+      };
+    case 'tap':
+      return {
+        do: 'Tap the tube and watch the image enlarged',
+        shows: `At ${f.quantity(step.focalMm, 'opticsMm', 0)} it must stand still within ${f.number(step.wantedS, 1)} s; twice as long is slow, more is too weak.`,
+      };
+    case 'frames':
+      return {
+        do: `Take three frames of ${f.exposure(step.exposureS)} one after the other`,
+        shows: 'Long the same way in all three: the pole. Long in one or two: the drive. Round in all: take it.',
+      };
+  }
 }
 
 /** What an answer rests on. */

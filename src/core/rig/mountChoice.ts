@@ -15,6 +15,7 @@ import type { PartOf } from '../records/part.ts';
 import { looksFromSide, tubeKindOf } from './lookerPlace.ts';
 import { assumedGuided, assumedUnguided } from './assumedTracking.ts';
 import { usualAxes } from './pivot.ts';
+import { isTracker } from './rigNumbers.ts';
 
 /** What a mount is wanted for. */
 export const CHOICE_USES = ['longExposures', 'travelling', 'planets', 'looking'] as const;
@@ -190,6 +191,11 @@ function answerFor(
   };
 }
 
+/** A tracker is pointed by its ball head once for a whole evening's subs: nothing for an eye that goes from one thing to the
+ *  next, nor for planets at high power. */
+const classesFor = (use: ChoiceUse): MountClass[] =>
+  MOUNT_CLASSES.filter((mount) => USE_WANTS[use].judgesStars || !isTracker(mount));
+
 function failOf(classes: readonly ClassAnswer[], { use }: ChoiceQuestion): MountChoice['fails'] {
   const holding = classes.filter((c) => c.load !== 'over');
   if (holding.length === 0) return 'load';
@@ -230,7 +236,7 @@ export function mountChoice(question: ChoiceQuestion): MountChoice {
     CORNER_TRAIL_PX * camera.pixelUm,
   );
   const shared = { optics, tubeSideKg, altAzLimitS };
-  const classes = MOUNT_CLASSES.map((mount) => answerFor(mount, question, shared));
+  const classes = classesFor(question.use).map((mount) => answerFor(mount, question, shared));
   const lightest = classes.filter((c) => c.enough).sort((a, b) => a.carriedKg - b.carriedKg)[0];
   return { ...shared, classes, lightest: lightest?.mount ?? null, fails: lightest ? null : failOf(classes, question) };
 }

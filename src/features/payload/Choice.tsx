@@ -14,6 +14,7 @@ import {
   type ClassAnswer,
   type MountChoice,
 } from '../../core/rig/mountChoice.ts';
+import { tryOut } from '../../core/rig/tryOut.ts';
 import { altAzExposureMap, LONGEST_EXPOSURE_S } from '../../core/sky/altAzExposure.ts';
 import { useShared } from '../../session/session.ts';
 import {
@@ -26,6 +27,8 @@ import {
   exposureWords,
   givenWords,
   STAR_NAMES,
+  TRY_OUT,
+  tryWords,
   TUBE_NAMES,
   USE_NAMES,
   type ChoiceSaying,
@@ -142,6 +145,37 @@ function Optics({ choice, use }: { choice: MountChoice; use: ChoiceUse }) {
   );
 }
 
+/** What to try before it is bought or kept. */
+function TryOut({ choice, question }: { choice: MountChoice; question: Pick<ChoiceQuestion, 'use' | 'exposureS'> }) {
+  const { format } = useShared();
+  const steps = tryOut(choice, question).map((step) => ({ code: step.code, ...tryWords(step, format) }));
+  if (steps.length === 0) return null;
+  return (
+    <div className="section">
+      <h2>{TRY_OUT.title}</h2>
+      <p className="soft">{TRY_OUT.hint}</p>
+      <ol>
+        {steps.map((step) => (
+          <li key={step.code} className="mb-2">
+            <strong>{step.do}.</strong> {step.shows}
+          </li>
+        ))}
+      </ol>
+    </div>
+  );
+}
+
+/** What is enough, and what to try of it. */
+function Answer({ choice, question }: { choice: MountChoice; question: ChoiceQuestion }) {
+  return (
+    <>
+      <Optics choice={choice} use={question.use} />
+      <Classes classes={choice.classes} use={question.use} />
+      <TryOut choice={choice} question={question} />
+    </>
+  );
+}
+
 type Props = {
   title: string;
   tabs?: ReactNode;
@@ -232,7 +266,7 @@ export function Choice({ title, tabs, first, given, tubes, sizeHint, children }:
   });
   const parsed = wishSchema.safeParse(useWatch({ control: form.control }));
   const question = parsed.success ? { ...parsed.data, ...given, use, own: ownOf(parsed.data, use, tube) } : null;
-  const choice = question && mountChoice(question);
+  const choice = question ? mountChoice(question) : null;
   const saying = sayingOf(choice, question);
   return (
     <BenchLayout
@@ -269,8 +303,7 @@ export function Choice({ title, tabs, first, given, tubes, sizeHint, children }:
         </form>
       </FormProvider>
       {USE_WANTS[use].judgesStars && children}
-      {choice && <Optics choice={choice} use={use} />}
-      {choice && <Classes classes={choice.classes} use={use} />}
+      {question && choice && <Answer choice={choice} question={question} />}
       <p className="soft">
         {assumedWords({ isNew: !tube, judgesStars: USE_WANTS[use].judgesStars })}
         {USE_WANTS[use].judgesStars && ` ${givenWords(given, format)}`}

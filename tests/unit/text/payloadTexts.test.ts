@@ -10,6 +10,7 @@ import {
   choiceSentence,
   CLASS_NAMES,
   exposureWords,
+  tryWords,
   type ChoiceSaying,
 } from '../../../src/text/choiceWords.ts';
 import {
@@ -175,6 +176,17 @@ describe('words of the choice', () => {
     for (const s of sayings) {
       isSentence(choiceSentence(s, f), s.code);
       isSentence(choiceReason(s, f), s.code);
+    }
+    for (const step of [
+      { code: 'hinge' },
+      { code: 'push', hasBar: true },
+      { code: 'push', hasBar: false },
+      { code: 'tap', wantedS: 2, focalMm: 800 },
+      { code: 'frames', exposureS: 120 },
+    ] as const) {
+      const { do: what, shows } = tryWords(step, f);
+      isSentence(`${what}.`, step.code);
+      isSentence(shows, step.code);
     }
     expect(Object.keys(CLASS_NAMES)).to.have.members(MOUNT_CLASSES.map((c) => c.id));
     expect([exposureWords(4.9, 3600), exposureWords(130, 3600), exposureWords(3600, 3600)]).to.deep.equal([

@@ -5,6 +5,8 @@ import {
   opticsOfAperture,
   type ChoiceQuestion,
 } from '../../../../src/core/rig/mountChoice.ts';
+import { tryOut } from '../../../../src/core/rig/tryOut.ts';
+import { MOUNT_CLASSES } from '../../../../src/core/mount/mountClasses.ts';
 import { USUAL_SENSOR, USUAL_WISH } from '../../../../src/features/payload/usualChoice.ts';
 import { SETTING_DEFAULTS } from '../../../../src/core/records/setting.ts';
 import { altAzExposureMap, altAzExposureS } from '../../../../src/core/sky/altAzExposure.ts';
@@ -53,7 +55,9 @@ describe('is this class of mount enough', () => {
 
   it('for looking asks for no round stars and more of the rating, on a journey for what one carries', () => {
     const eye = { ...wish, camera: { ...camera, massKg: 0.15 } };
-    for (const { id } of mountChoice(wish).classes.map((c) => c.mount)) {
+    const looking = mountChoice({ ...wish, use: 'looking' }).classes.map((c) => c.mount);
+    expect(looking.filter((m) => /Tracker/.test(m.id))).to.deep.equal([]);
+    for (const { id } of looking) {
       // Who looks hangs an eyepiece on it, not the camera.
       const [looked, taken] = [answer({ use: 'looking' }, id), answer(eye, id)];
       expect(looked.loadShare, id).to.be.closeTo(taken.loadShare / 0.95 / 1.5, 1e-9);
@@ -102,6 +106,25 @@ describe('is this class of mount enough', () => {
   it('an alt-azimuth mount does for seconds only', () => {
     expect(answer({ exposureS: 2, targetSizeArcmin: 200 }, 'altAzimuth').stars).to.equal('round');
     expect(answer({ exposureS: 120 }, 'altAzimuth').stars).to.equal('long');
+  });
+
+  it('what is enough is tried in ten minutes: hinge, push, tap, and three frames of the wanted length', () => {
+    const steps = (change: Partial<ChoiceQuestion>) => {
+      const question = { ...wish, exposureS: 30, ...change };
+      return tryOut(mountChoice(question), question);
+    };
+    const [hinge, push, tap, frames] = steps({});
+    expect([hinge!.code, push!.code, frames]).to.deep.equal(['hinge', 'push', { code: 'frames', exposureS: 30 }]);
+    expect(tap!.code === 'tap' && tap!.wantedS).to.be.closeTo(1600 / chosenOptics(wish).focalMm, 1e-9);
+    const looking = { use: 'looking' as const, own: opticsOfAperture(60, 6) };
+    const lightest = MOUNT_CLASSES.find((c) => c.id === 'altAzimuth')!;
+    const onIt = tryOut({ ...mountChoice({ ...wish, ...looking }), lightest }, { ...wish, ...looking });
+    expect(onIt.map((s) => s.code)).to.deep.equal(['push', 'tap']);
+    expect([push, onIt[0]]).to.deep.equal([
+      { code: 'push', hasBar: true },
+      { code: 'push', hasBar: false },
+    ]);
+    expect(steps({ exposureS: 120 }), 'nothing to try where nothing is enough').to.deep.equal([]);
   });
 
   it('says what it costs: a bar adds weights and pieces, a reflector lifts the eye', () => {
