@@ -3,7 +3,13 @@ import { byNight } from '../../src/core/history/readingIndex.ts';
 import { deriveNight } from '../../src/core/night/deriveNight.ts';
 import type { NightStatic } from '../../src/core/night/nightStatic.ts';
 import { ownNight, type OwnAnswers, type OwnNight } from '../../src/core/night/advice/ownNight.ts';
+import { snapshotsById } from '../../src/core/history/storedSnapshot.ts';
+import type { Night } from '../../src/core/records/night.ts';
+import type { Part } from '../../src/core/records/part.ts';
 import type { Reading } from '../../src/core/records/reading.ts';
+import type { Rig } from '../../src/core/records/rig.ts';
+import type { Site, Target } from '../../src/core/records/site.ts';
+import { partsOfRig } from '../../src/core/rig/rigState.ts';
 import { settingOf } from '../../src/core/records/setting.ts';
 import { own, TRIAL_NOW } from './demoWorld.ts';
 
@@ -22,16 +28,27 @@ export function derived(
   readings: (night: { nightId: string; rigId: string }) => Reading[] = () => [],
 ): NightStatic {
   const { nightId, records } = made(answers);
-  const of = (table: string): never[] =>
-    records.filter((r) => r.table === table).map((r) => ({ ...own, id: r.id, ...r.body }) as never);
+  const of = <R>(table: string): R[] =>
+    records.filter((r) => r.table === table).map((r) => ({ ...own, id: r.id, ...r.body }) as R);
+  const [parts, rigs, sites] = [of<Part>('parts'), of<Rig>('rigs'), of<Site>('sites')];
+  const [rig, site] = [rigs[0], sites[0]];
+  if (!rig || !site) throw new Error('a night of one’s own lacks its rig or site');
+  // The rig as it is: what readings name as theirs.
+  const snapshot = {
+    id: 's1',
+    takenAtUtc: new Date(TRIAL_NOW).toISOString(),
+    rig,
+    parts: partsOfRig(rig, parts),
+    site,
+  };
   const stored = {
-    parts: of('parts'),
-    rigs: of('rigs'),
-    sites: of('sites'),
-    targets: of('targets'),
-    nights: of('nights'),
-    readings: byNight(readings({ nightId, rigId: records.find((r) => r.table === 'rigs')?.id ?? '' })),
-    snapshots: new Map(),
+    parts,
+    rigs,
+    sites,
+    targets: of<Target>('targets'),
+    nights: of<Night>('nights'),
+    readings: byNight(readings({ nightId, rigId: rig.id })),
+    snapshots: snapshotsById([snapshot]),
     limits: settingOf([], 'limits'),
     schools: settingOf([], 'schools'),
   };

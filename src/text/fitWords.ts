@@ -50,7 +50,7 @@ export function nothingWords(failing: Failing, name: (id: string) => string): st
 }
 
 /** `Left out, since this rig does not carry them: Filter wheel B.` */
-export const leftOutWords = (names: readonly string[]): string =>
+export const notTriedWords = (names: readonly string[]): string =>
   `Left out, since this rig does not carry ${names.length === 1 ? 'it' : 'them'}: ${names.join(', ')}. Put ${names.length === 1 ? 'it' : 'one'} into the train first to have it counted.`;
 
 /** The camera's thread was never told: what is found here holds only with it. */

@@ -178,8 +178,9 @@ const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
 };
 
 /** How a step is said for this rig: a peg between opposed knobs, a camera at the open end. */
-export function assemblyWords(step: AssemblyStep, { rear, hasPeg }: Hands): StepWords {
+export function assemblyWords(step: AssemblyStep, { rear, hasPeg, tubeAlone }: Hands): StepWords {
   const words = ASSEMBLY_WORDS[step];
+  if (step === 'balance' && tubeAlone) return { ...words, do: 'Balance the tube in its fork, front to back' };
   if (step === 'headOn' && hasPeg)
     return {
       ...words,

@@ -66,7 +66,6 @@ export const ORDER_REASONS: Record<OrderReason, string> = {
 
 const LEFT_OUT: Record<LeftOut['why'], string> = {
   ballHead: 'No balance: a ball head has no bar to slide a weight on.',
-  forkHasNoBar: 'No balance on a bar, and no flip: a fork has neither.',
   strainWaveHasNoClutch: 'No balance: a strain-wave drive has no clutch to open.',
   altAzimuth: 'No balance on a bar.',
   eye: 'No subs, so nothing to watch: this rig is for the eye.',

@@ -251,3 +251,32 @@ test('beside one’s own night the demo steps aside in lists, and comes back by 
   await page.getByLabel('Show the demo too').uncheck();
   await expect(rigs).toHaveCount(1);
 });
+
+test('a fork is balanced front to back, by what the hand saw, and has no bore to look through', async ({ page }) => {
+  await begin(page);
+  await page.getByLabel('Latitude', { exact: true }).fill('40.3');
+  await page.getByLabel('Longitude', { exact: true }).fill('-7.6');
+  await page.getByRole('button', { name: 'Next', exact: true }).press('Enter');
+  await page.getByRole('radio', { name: /Fork on a wedge/ }).press(' ');
+  await page.getByRole('button', { name: 'Next', exact: true }).press('Enter');
+  await page.getByRole('radio', { name: 'Mirror-lens tube' }).press(' ');
+  await page.getByLabel('Focal length', { exact: true }).fill('2000');
+  await page.getByLabel('Aperture', { exact: true }).fill('200');
+  await expect(page.getByRole('group', { name: 'What the sensor sits in' })).toBeVisible();
+  await page.getByRole('radio', { name: /made for the telescope/ }).press(' ');
+  await page.getByRole('button', { name: 'Show my night' }).press('Enter');
+  const station = (name: RegExp) => page.getByRole('navigation', { name: 'The run' }).getByRole('link', { name });
+  await station(/Balance/).press('Enter');
+  const sentence = page.locator('.sentence');
+  await expect(sentence).toHaveText('Tube level: hold it, open the declination clutch and see which end drops.');
+  await page.getByRole('button', { name: 'Camera end dropped' }).press('Enter');
+  await expect(sentence).toContainText('from the axis toward the front, then try again. Hold the tube.');
+  await page.getByRole('button', { name: 'Stays anywhere' }).press('Enter');
+  await expect(sentence).toContainText('It stays level: leave it');
+  await page.reload();
+  await expect(sentence).toContainText('It stays level: leave it');
+  await page.keyboard.press('u');
+  await expect(sentence).toContainText('toward the front, then try again');
+  await station(/Polar alignment/).press('Enter');
+  await expect(page.getByRole('tab', { name: 'Half-turn test' })).toHaveCount(0);
+});

@@ -2,7 +2,7 @@
  *  the text layer. */
 import { motorsOf, type Motors } from '../mount/motors.ts';
 import { rearEndOf, type RearEnd } from './lookerPlace.ts';
-import type { RigNumbers } from './rigNumbers.ts';
+import { balancesTubeAlone, type RigNumbers } from './rigNumbers.ts';
 
 export const ASSEMBLY_LIST = 'assembly';
 
@@ -49,16 +49,25 @@ export type HandStep = (typeof HAND_STEPS)[number];
 export type BenchStep = (typeof BENCH_STEPS)[number];
 export type AssemblyStep = HandStep | BenchStep;
 
-/** What of a rig changes how a step is said: what stands at the tube's rear end, and whether two opposed knobs of the head
- *  hold a peg of its tripod between them. */
-export type Hands = { rear: RearEnd; hasPeg: boolean };
+/** What of a rig changes how a step is said: what stands at the tube's rear end, whether two opposed knobs of the head hold a
+ *  peg of its tripod between them, and whether the tube alone is balanced. */
+export type Hands = { rear: RearEnd; hasPeg: boolean; tubeAlone: boolean };
 
 export const handsOf = (numbers: RigNumbers): Hands => ({
   rear: rearEndOf(numbers),
+  tubeAlone: balancesTubeAlone(numbers.mount),
   hasPeg: numbers.mount?.mountKind === 'germanEquatorial' && numbers.mount.adjusters?.azimuth.paired === true,
 });
 
-type Traits = { pier: boolean; bar: boolean; guide: boolean; rings: boolean; camera: boolean; motors: Motors };
+type Traits = {
+  pier: boolean;
+  bar: boolean;
+  guide: boolean;
+  rings: boolean;
+  camera: boolean;
+  motors: Motors;
+  tubeAlone: boolean;
+};
 
 function traitsOf({ support, masses, mount, eyepiece }: RigNumbers, kinds: ReadonlySet<string>): Traits {
   return {
@@ -68,6 +77,7 @@ function traitsOf({ support, masses, mount, eyepiece }: RigNumbers, kinds: Reado
     rings: kinds.has('rings'),
     camera: eyepiece === null,
     motors: motorsOf(mount),
+    tubeAlone: balancesTubeAlone(mount),
   };
 }
 
@@ -124,7 +134,7 @@ function tracker({ bar, guide, motors }: Traits, bracket: boolean): AssemblyStep
   ];
 }
 
-function fork({ pier, guide, camera, motors }: Traits, wedge: boolean): AssemblyStep[] {
+function fork({ pier, guide, camera, motors, tubeAlone }: Traits, wedge: boolean): AssemblyStep[] {
   return [
     ...when(!pier, 'spreadLegs', 'level'),
     ...when(wedge && !pier, 'bearing'),
@@ -135,6 +145,7 @@ function fork({ pier, guide, camera, motors }: Traits, wedge: boolean): Assembly
     ...when(camera, 'cameraOn'),
     ...when(guide, 'guideOn'),
     'dress',
+    ...when(tubeAlone, 'balance'),
     ...when(motors !== 'none', 'cablesLast'),
     'clutchTight',
     ...when(motors !== 'none', 'powerOn'),

@@ -56,8 +56,12 @@ function hungOn(rig: Rig, parts: ReadonlyMap<string, Part>): Hung[] {
   });
 }
 
-function toWeight({ placed, part }: Hung): WeightOnBar[] {
-  if (part.kind !== 'weight' || part.massKg === null) return [];
+/** A weight that is strapped to the tube is one of its pieces. */
+const isOnBar = ({ placed, part }: Hung): boolean => part.kind === 'weight' && placed.on !== 'tube';
+
+function toWeight(hung: Hung): WeightOnBar[] {
+  const { placed, part } = hung;
+  if (part.kind !== 'weight' || part.massKg === null || !isOnBar(hung)) return [];
   const { placedId, movable, fromRaAxisM } = placed;
   const { id: partId, name, massKg, massBasis, thicknessM } = part;
   return [{ placedId, partId, name, massKg, massBasis, thicknessM, setM: -fromRaAxisM, movable }];
@@ -69,8 +73,9 @@ function lengthAlongTubeM(part: Part): number {
   return part.kind === 'camera' ? part.lengthM : 0;
 }
 
-function toTubeSide({ placed, part }: Hung): TubeSideMass[] {
-  if (part.kind === 'weight' || part.kind === 'bar' || part.massKg === null) return [];
+function toTubeSide(hung: Hung): TubeSideMass[] {
+  const { placed, part } = hung;
+  if (isOnBar(hung) || part.kind === 'bar' || part.massKg === null) return [];
   const { placedId: id, partId, fromRaAxisM, on, alongTubeM, sidewaysM, slides, placeBasis = 'measured' } = placed;
   const where = { fromRaAxisM, on, alongTubeM, sidewaysM, slides, placeBasis };
   const { name, massKg, massBasis } = part;

@@ -61,6 +61,10 @@ export function mountHasBar(mount: MountPart | null): boolean {
   return mountFlips(mount) && mount?.drive !== 'strainWave';
 }
 
+/** A fork with clutches carries its tube on its axis: nothing is balanced but the tube itself, front to back. */
+export const balancesTubeAlone = (mount: MountPart | null): boolean =>
+  mount?.mountKind === 'forkOnWedge' && mount.drive !== 'strainWave';
+
 function partOf<K extends PartKind>(parts: ReadonlyMap<string, Part>, id: string, kind: K): PartOf<K> | null {
   const part = parts.get(id);
   return part?.kind === kind ? (part as PartOf<K>) : null;

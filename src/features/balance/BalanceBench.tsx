@@ -1,3 +1,4 @@
+import { balancesTubeAlone } from '../../core/rig/rigNumbers.ts';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { useNight } from '../../session/session.ts';
 import { AXIS_TABS } from '../../text/balanceWords.ts';
@@ -6,6 +7,7 @@ import { TipTab } from './TipTab.tsx';
 
 /** Loaded when they are opened: the first bench of a first visit is the tip test. */
 const DrivenTab = later(async () => (await import('./DrivenTab.tsx')).DrivenTab);
+const ForkTab = later(async () => (await import('./ForkTab.tsx')).ForkTab);
 const OrderTab = later(async () => (await import('./OrderTab.tsx')).OrderTab);
 const PiecesTab = later(async () => (await import('./PiecesTab.tsx')).PiecesTab);
 
@@ -21,6 +23,7 @@ export function BalanceBench() {
     { key: 'order', name: 'Order' },
   ]);
   const driven = numbers.mount?.drive === 'strainWave';
+  if (balancesTubeAlone(numbers.mount)) return <ForkTab />;
   if (!driven && active !== 'pieces' && active !== 'order') return <TipTab key={active} tabs={row} axis={active} />;
   if (driven) return <DrivenTab />;
   return active === 'pieces' ? <PiecesTab tabs={row} /> : <OrderTab tabs={row} />;

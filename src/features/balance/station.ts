@@ -1,5 +1,7 @@
 /** The balance's state in the run: done when right ascension stayed, with the rig dressed as it is. */
 import type { NightStatic } from '../../core/night/nightStatic.ts';
+import { forkTrial } from '../../core/night/ledger/balancedTonight.ts';
+import { balancesTubeAlone } from '../../core/rig/rigNumbers.ts';
 import { usualTip, type TipOfNight } from '../../core/night/learned/tipOfNight.ts';
 import type { Summary } from '../../session/stationState.ts';
 import type { StationState } from '../../text/stations.ts';
@@ -13,7 +15,15 @@ function stateWith({ bar, records }: NightStatic, tip: TipOfNight | null): Stati
   return tip.estimate.balancedM === null ? 'half' : 'done';
 }
 
+/** A fork's tube that was tried and stays. */
+function ofFork(night: NightStatic): StationState {
+  const trial = forkTrial(night);
+  if (!trial) return night.records.tonight.last('balance') ? 'attention' : 'open';
+  return trial.values.drops === 'none' ? 'done' : 'half';
+}
+
 export const balanceSummary: Summary = (night, format) => {
+  if (balancesTubeAlone(night.numbers.mount)) return { state: ofFork(night), reading: '' };
   const tip = usualTip(night.records, 'ra');
   const shownM = night.bar ? (tip?.trials.at(-1)?.positionM ?? night.bar.found.positionM) : null;
   return {

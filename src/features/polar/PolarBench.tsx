@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
+import { useNight } from '../../session/session.ts';
 import { Queries } from '../../session/Queries.tsx';
 import { later } from '../../ui/later.tsx';
 import { OpeningPage } from '../../ui/OpeningPage.tsx';
@@ -13,10 +14,13 @@ const ErrorTab = later<Tab>(async () => (await import('./error/ErrorTab.tsx')).E
 
 /** From the bare eye to the turned knob: find the pole, set the star, test the finder, drift, error and knobs. */
 export function PolarBench() {
-  const { active, row } = useBenchTabs('Ways of polar alignment', [
+  const { mount } = useNight().numbers;
+  // Without a bore there is nothing to look through half a turn apart.
+  const halfTurn = mount?.finder === null ? [] : [{ key: 'halfturn', name: 'Half-turn test' } as const];
+  const { active, row } = useBenchTabs<'dial' | 'find' | 'halfturn' | 'drift' | 'error'>('Ways of polar alignment', [
     { key: 'dial', name: 'Finder dial' },
     { key: 'find', name: 'Find the pole' },
-    { key: 'halfturn', name: 'Half-turn test' },
+    ...halfTurn,
     { key: 'drift', name: 'Drift' },
     { key: 'error', name: 'Error and knobs' },
   ]);

@@ -51,7 +51,7 @@ import { plain } from '../../../src/text/said.ts';
 import { parts, rigs } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
-const HANDS = { rear: 'camera', hasPeg: false } as const;
+const HANDS = { rear: 'camera', hasPeg: false, tubeAlone: false } as const;
 const imperial = makeFormat('imperial', 'Europe/Lisbon');
 const LONGEST = 150;
 
@@ -256,7 +256,7 @@ describe('words of packing and assembly', () => {
     ] as const) {
       const own = parts.map((p) => (p.kind === 'mount' ? { ...p, mountKind } : p));
       for (const step of assemblyOf(rigNumbers(heron, own), kinds)) {
-        for (const hands of [HANDS, { rear: 'mirror', hasPeg: true } as const]) {
+        for (const hands of [HANDS, { rear: 'mirror', hasPeg: true, tubeAlone: true } as const]) {
           const { why, caution } = assemblyWords(step, hands);
           isSentence(packingSentence({ code: 'assembly', next: step, hands }), step);
           isSentence(why, step);

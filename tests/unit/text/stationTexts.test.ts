@@ -75,7 +75,6 @@ describe('words of the stations', () => {
     const mount = parts.find((p) => p.id === 'demo-heron-mount') as MountPart;
     for (const change of [
       { mountKind: 'trackerBallHead' },
-      { mountKind: 'forkOnWedge' },
       { mountKind: 'altAzimuth' },
       { drive: 'strainWave' },
     ] as const) {

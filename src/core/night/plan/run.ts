@@ -2,7 +2,7 @@
 import type { MountPart } from '../../records/part.ts';
 import type { Step } from '../../records/reading.ts';
 import { motorsOf } from '../../mount/motors.ts';
-import { isTracker, mountFlips, mountHasBar } from '../../rig/rigNumbers.ts';
+import { balancesTubeAlone, isTracker, mountHasBar } from '../../rig/rigNumbers.ts';
 
 export type RunGroup = 'Indoors' | 'Outdoors' | 'Overnight' | 'After';
 /** A tracker's run visits polar alignment twice: rough while nothing blocks the finder, final with everything on. */
@@ -11,7 +11,7 @@ export type Stop = { step: Step; group: RunGroup; visit: Visit | null };
 
 export type OrderReason = 'german' | 'trackerFirstPole' | 'wedge' | 'altAzimuth' | 'noMount';
 export type LeftOut =
-  | { step: 'balance'; why: 'ballHead' | 'forkHasNoBar' | 'strainWaveHasNoClutch' | 'altAzimuth' }
+  | { step: 'balance'; why: 'ballHead' | 'strainWaveHasNoClutch' | 'altAzimuth' }
   | { step: 'polar'; why: 'altAzimuth' }
   | { step: 'watch'; why: 'eye' }
   | { step: 'tracking'; why: 'eye' };
@@ -21,10 +21,10 @@ export type Run = { stops: Stop[]; reason: OrderReason; leftOut: LeftOut[] };
 const at = (group: RunGroup, ...steps: Step[]): Stop[] => steps.map((step) => ({ step, group, visit: null }));
 
 function balanceLeftOut(mount: MountPart): LeftOut[] {
-  if (mountHasBar(mount)) return [];
-  if (mountFlips(mount)) return [{ step: 'balance', why: 'strainWaveHasNoClutch' }];
+  if (mountHasBar(mount) || balancesTubeAlone(mount)) return [];
+  if (mount.drive === 'strainWave') return [{ step: 'balance', why: 'strainWaveHasNoClutch' }];
   if (mount.mountKind === 'trackerBallHead') return [{ step: 'balance', why: 'ballHead' }];
-  return [{ step: 'balance', why: mount.mountKind === 'altAzimuth' ? 'altAzimuth' : 'forkHasNoBar' }];
+  return [{ step: 'balance', why: 'altAzimuth' }];
 }
 
 function outdoors(mount: MountPart | null): { steps: Stop[]; reason: OrderReason } {

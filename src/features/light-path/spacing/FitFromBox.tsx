@@ -14,7 +14,7 @@ import { WorkGoing } from '../../../session/WorkGoing.tsx';
 import {
   FIT,
   fittedToWords,
-  leftOutWords,
+  notTriedWords,
   nothingWords,
   offWords,
   stackWords,
@@ -91,7 +91,7 @@ function Found({ found, fit }: { found: FitFound; fit: RigFit }) {
       )}
       {!found.proven && <p className="soft">{FIT.unproven}</p>}
       {found.toBuy && <p>{toBuyWords(found.toBuy, name, format)}</p>}
-      {fit.leftOut.length > 0 && <p className="soft">{leftOutWords(fit.leftOut.map(name))}</p>}
+      {fit.leftOut.length > 0 && <p className="soft">{notTriedWords(fit.leftOut.map(name))}</p>}
       {numbers.lightPath.assumed.includes('thread') && <p>{fittedToWords(input.ends.cameraFront)}</p>}
     </>
   );

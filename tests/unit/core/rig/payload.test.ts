@@ -278,7 +278,7 @@ describe('the peg between two knobs', () => {
     expect(
       [paired('germanEquatorial', true), paired('germanEquatorial', false), paired('forkOnWedge', true)].map(String),
     ).to.deep.equal(['true', 'false', 'false']);
-    const words = (hasPeg: boolean) => assemblyWords('headOn', { rear: 'camera', hasPeg }).do;
+    const words = (hasPeg: boolean) => assemblyWords('headOn', { rear: 'camera', hasPeg, tubeAlone: false }).do;
     expect([words(true), words(false)].map((w) => /peg/.test(w))).to.deep.equal([true, false]);
   });
 });

@@ -64,7 +64,8 @@ describe('a reflector', () => {
       'Mirror end dropped',
       'Rear end dropped',
     ]);
-    const on = (rear: 'mirror' | 'camera') => assemblyWords('cameraOn', { rear, hasPeg: false }).caution;
+    const on = (rear: 'mirror' | 'camera') =>
+      assemblyWords('cameraOn', { rear, hasPeg: false, tubeAlone: false }).caution;
     expect(on('mirror')).to.match(/without its camera the mirror end drops/);
     expect(on('camera')).to.match(/without its camera the front is heavy/);
     expect(unloadWords('cameraOff', 'mirror')).to.match(/the mirror end drops$/);
