@@ -19,8 +19,9 @@ export type MoonOfNight = {
 
 const STEP_MS = 10 * MS_PER_MINUTE;
 
+/** From the beginning to the end, both told. */
 const steps = ({ fromMs, toMs }: Span): number[] =>
-  Array.from({ length: Math.max(1, Math.floor((toMs - fromMs) / STEP_MS)) + 1 }, (_, i) =>
+  Array.from({ length: Math.max(1, Math.ceil((toMs - fromMs) / STEP_MS)) + 1 }, (_, i) =>
     Math.min(toMs, fromMs + i * STEP_MS),
   );
 

@@ -46,7 +46,7 @@ export function tipOfNight(records: NightRecords, axis: BalanceAxis, moverId: st
   const levers = rigLevers(axis, records.rig, parts, moverId ?? chosenMover(records, axis));
   if (!levers) return null;
   const taught = taughtFor(records, levers);
-  const predictedM = balancePositionM(levers, taught?.excessKgM ?? 0);
+  const predictedM = balancePositionM(levers, taught?.excessKgM);
   const movingKg = movingKgOf(levers);
   const doubtKgM = taught?.doubtKgM ?? statedDoubtKgM(levers, predictedM);
   const problem = { predictedM, sigmaM: doubtKgM / movingKg, movingKg, rangeM: levers.rangeM };

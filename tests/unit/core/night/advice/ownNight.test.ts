@@ -92,6 +92,12 @@ describe('a night of one’s own from few answers', () => {
       const { subS, answer } = planned(rig);
       expect(subS, JSON.stringify(rig)).to.be.at.most(answer.onceLooked.longestS ?? 2);
     }
+    const guided = (focalMm: number) =>
+      planned({ carrier: 'germanEquatorial', guided: true, optics: { kind: 'lens', focalMm, apertureMm: null } }).subS;
+    expect(guided(24), 'nobody plans longer ones').to.equal(300);
+    const set = [300, 240, 180, 120, 90, 60, 45, 30, 20, 15, 10, 8, 5, 4, 3, 2];
+    for (const focalMm of [85, 135, 180, 200, 250, 300, 400])
+      expect(set, String(focalMm)).to.include(planned({ optics: { kind: 'lens', focalMm, apertureMm: null } }).subS);
     const [tracked, longer] = [planned({}), planned({ optics: { kind: 'lens', focalMm: 200, apertureMm: null } })];
     expect(tracked.subS).to.be.greaterThan(longer.subS);
     const byHand = planned({ carrier: 'byHand' });

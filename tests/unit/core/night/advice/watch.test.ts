@@ -44,6 +44,7 @@ describe('the watch', () => {
     });
     const flipping = watchAt(withReadings(begun), flip.startMs + 1000);
     expect(flipping).to.deep.equal({ code: 'flipping', sinceMs: Math.floor(flip.startMs) });
+    expect(watchAt(withReadings(begun), Math.floor(flip.startMs)).code, 'in the moment itself').to.equal('flipping');
     const after = watchAt(withReadings(begun, done), flip.endMs + 60_000);
     expect(after).to.deep.include({ code: 'running', next: 'end' });
   });

@@ -121,6 +121,16 @@ describe('corners by eye in the account', () => {
     expect(budget!.corners.stretch).to.be.greaterThan(1.2);
   });
 
+  it('a stack that differs by less than a twentieth of a millimetre is the same, one that differs by more is not', () => {
+    const of = (offMm: number) => presentLook(triedOf(look(1, presentMm + offMm, ROUND)), spacing);
+    expect([of(0.045) === null, of(0.055) === null]).to.deep.equal([false, true]);
+  });
+
+  it('of two distances that were told round the later one is wanted', () => {
+    const { learnedMm } = triedOf(look(1, 0, ROUND), look(2, 0.8, ROUND));
+    expect(learnedMm!).to.be.closeTo(0.8, 1e-9);
+  });
+
   it('another filter with as much more tube is the same stack', () => {
     const thicker = look(1, presentMm, toward(false), {
       spacingMm: spacing!.presentMm + 1,

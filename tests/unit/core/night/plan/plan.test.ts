@@ -55,6 +55,11 @@ describe('subs around the flip', () => {
     ]);
   });
 
+  it('a sub that ends on the meridian is the last: nothing crosses after it', () => {
+    const plan = planSubs({ ...base, subS: 120, gapS: 0, startMs: 0, windows: sides(4 * HOUR, 4.5 * HOUR) });
+    expect(plan.subs.filter((s) => s.side === 'before').at(-1)!.endMs).to.equal(4 * HOUR);
+  });
+
   it('the crossing sub is left out when it would pass the limit', () => {
     const input = { ...base, windows: sides(4 * HOUR, 4 * HOUR), subS: 600 };
     expect(before(input).at(-1)!.endMs).to.be.at.most(4 * HOUR);
