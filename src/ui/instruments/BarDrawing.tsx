@@ -155,6 +155,7 @@ export function BarDrawing(props: BarDrawingProps) {
           markM={predictedM}
           likelyM={props.likelyM}
           caption={props.caption}
+          widthPx={width}
           format={format}
         />
       </svg>

@@ -18,6 +18,8 @@ type Props = {
   /** Between these the piece balances, by the answers so far. */
   likelyM: readonly [number, number] | null;
   caption: string;
+  /** Of the drawing: nothing is written past it. */
+  widthPx: number;
   format: Format;
 };
 
@@ -30,7 +32,7 @@ function Band({ from, to, y, height, fill }: { from: number; to: number; y: numb
   return <rect x={Math.min(from, to)} y={y} width={Math.abs(to - from)} height={height} fill={fill} />;
 }
 
-export function Ruler({ x, y, tape, lengthM, rangeM, markM, likelyM, caption, format }: Props) {
+export function Ruler({ x, y, tape, lengthM, rangeM, markM, likelyM, caption, widthPx, format }: Props) {
   const { tick, label: usual } = STEPS[format.system];
   const placeOf = (readingM: number): number => tape.originM + tape.sense * readingM;
   const edge = (positionM: number): number => x(positionM + tape.edgeM);
@@ -41,7 +43,8 @@ export function Ruler({ x, y, tape, lengthM, rangeM, markM, likelyM, caption, fo
   const [zero, end] = [x(placeOf(0)), x(placeOf(lengthM))];
   const [left, right] = [Math.min(zero, end), Math.max(zero, end)];
   const words = `${unitOf('barLength', format.system).symbol} ${caption}`;
-  const fits = right >= words.length * PX_PER_LETTER;
+  const wordsPx = words.length * PX_PER_LETTER;
+  const fits = right >= wordsPx;
   return (
     <g>
       <Band from={edge(rangeM[0])} to={edge(rangeM[1])} y={y} height={6} fill="var(--tint)" />
@@ -70,7 +73,7 @@ export function Ruler({ x, y, tape, lengthM, rangeM, markM, likelyM, caption, fo
       })}
       {markM !== null && <path d={`M${edge(markM)} ${y - 5}l-6 -10h12z`} fill="var(--action)" />}
       <text
-        x={fits ? right : Math.max(4, left)}
+        x={fits ? right : Math.max(4, Math.min(left, widthPx - wordsPx - 4))}
         y={y + 52}
         textAnchor={fits ? 'end' : 'start'}
         fontSize="13"

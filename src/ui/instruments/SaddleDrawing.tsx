@@ -111,6 +111,7 @@ export function SaddleDrawing(props: Props) {
           markM={predictedM}
           likelyM={props.likelyM}
           caption={props.caption}
+          widthPx={width}
           format={format}
         />
       </svg>
