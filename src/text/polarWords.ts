@@ -114,3 +114,7 @@ export function errorWords(
   const az = `${f.quantity(Math.abs(error.azErrorArcmin), 'arcmin')} too far ${sideWords(error.azErrorArcmin >= 0, south)}`;
   return `${alt} and ${az}`;
 }
+
+/** What the turn left by reckoning, and how far that may be off in each part. */
+export const reckonedWords = (error: string, altSigmaArcmin: number, azSigmaArcmin: number, f: Format): string =>
+  `Reckoned since the turn: ${error}, ${f.doubt(altSigmaArcmin, 'arcmin', 0)} and ${f.doubt(azSigmaArcmin, 'arcmin', 0)}`;

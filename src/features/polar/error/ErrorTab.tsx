@@ -6,7 +6,7 @@ import { useNight, useShared } from '../../../session/session.ts';
 import { RecordScale } from '../../../session/RecordScale.tsx';
 import { goalName, goalWords, referenceWords } from '../../../text/goalWords.ts';
 import { gainWords, lockWords, turnsSentence } from '../../../text/knobWords.ts';
-import { errorWords } from '../../../text/polarWords.ts';
+import { errorWords, reckonedWords } from '../../../text/polarWords.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { ErrorFall } from '../../../ui/instruments/ErrorFall.tsx';
 import { AskSides } from './AskSides.tsx';
@@ -92,8 +92,9 @@ function reasonOf(model: TurnsModel, format: ReturnType<typeof useShared>['forma
     model.south,
     format,
   );
-  const about = altitude.turnedSince || azimuth.turnedSince ? 'Reckoned since the turn: ' : '';
-  return `${about}${error}, at ${format.clock(fromUtcText(pole.takenAtUtc))}. ${goalText}`;
+  const isReckoned = altitude.turnedSince || azimuth.turnedSince;
+  const told = isReckoned ? reckonedWords(error, altitude.sigmaArcmin, azimuth.sigmaArcmin, format) : error;
+  return `${told}, at ${format.clock(fromUtcText(pole.takenAtUtc))}. ${goalText}`;
 }
 
 export function ErrorTab({ tabs }: { tabs: ReactNode }) {
