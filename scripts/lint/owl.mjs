@@ -28,4 +28,28 @@ const noHookOfFile = {
   }),
 };
 
-export default { meta: { name: 'owl' }, rules: { 'no-clock': noClock, 'no-hook-of-file': noHookOfFile } };
+const isMountKind = (node) =>
+  (node.type === 'MemberExpression' && node.property.type === 'Identifier' && node.property.name === 'mountKind') ||
+  (node.type === 'Identifier' && node.name === 'mountKind') ||
+  (node.type === 'ChainExpression' && isMountKind(node.expression));
+
+/** What differs between kinds of mounts stands in one table, so that the compiler names all of it for a new kind. */
+const mountKindsInTable = {
+  meta: {
+    type: 'problem',
+    messages: { table: 'ask the table of mount kinds (mountTraits) for the trait that is meant, not for a kind.' },
+  },
+  create: (context) => ({
+    BinaryExpression(node) {
+      if (isMountKind(node.left) || isMountKind(node.right)) context.report({ node, messageId: 'table' });
+    },
+    SwitchStatement(node) {
+      if (isMountKind(node.discriminant)) context.report({ node, messageId: 'table' });
+    },
+  }),
+};
+
+export default {
+  meta: { name: 'owl' },
+  rules: { 'no-clock': noClock, 'no-hook-of-file': noHookOfFile, 'mount-kinds-in-table': mountKindsInTable },
+};

@@ -1,4 +1,5 @@
 /** Which axes of a mount a motor turns. */
+import { mountTraits } from './mountKinds.ts';
 import type { MountPart } from '../records/part.ts';
 
 /** `both`: it slews by itself and has a controller; `raOnly`: it follows the stars, and the hand points it; `none`: the hand
@@ -11,6 +12,6 @@ type Driven = Pick<MountPart, 'mountKind' | 'drive'>;
 export function motorsOf(mount: Driven | null): Motors {
   if (mount === null) return 'both';
   if (mount.drive === 'byHand') return 'none';
-  const oneAxis = mount.drive === 'raMotor' || mount.mountKind.startsWith('tracker');
+  const oneAxis = mount.drive === 'raMotor' || mountTraits(mount).isTracker;
   return oneAxis ? 'raOnly' : 'both';
 }

@@ -1,5 +1,6 @@
 /** The order in which a rig is put together, by mount and by what it is made of. Words, reasons and cautions stand in
  *  the text layer. */
+import { mountTraits } from '../mount/mountKinds.ts';
 import { motorsOf, type Motors } from '../mount/motors.ts';
 import { rearEndOf, type RearEnd } from './lookerPlace.ts';
 import { balancesTubeAlone, type RigNumbers } from './rigNumbers.ts';
@@ -56,7 +57,7 @@ export type Hands = { rear: RearEnd; hasPeg: boolean; tubeAlone: boolean };
 export const handsOf = (numbers: RigNumbers): Hands => ({
   rear: rearEndOf(numbers),
   tubeAlone: balancesTubeAlone(numbers.mount),
-  hasPeg: numbers.mount?.mountKind === 'germanEquatorial' && numbers.mount.adjusters?.azimuth.paired === true,
+  hasPeg: mountTraits(numbers.mount).knobsOnHead && numbers.mount?.adjusters?.azimuth.paired === true,
 });
 
 type Traits = {
@@ -157,18 +158,15 @@ function fork({ pier, guide, camera, motors, tubeAlone }: Traits, wedge: boolean
 /** Steps in order; without a mount the list is empty. `kinds`: kinds of all parts of the rig. */
 export function assemblyOf(numbers: RigNumbers, kinds: ReadonlySet<string>): AssemblyStep[] {
   const traits = traitsOf(numbers, kinds);
-  switch (numbers.mount?.mountKind) {
-    case 'germanEquatorial':
-      return german(traits, numbers.mount.drive === 'strainWave');
-    case 'trackerBracket':
-      return tracker(traits, true);
-    case 'trackerBallHead':
-      return tracker(traits, false);
-    case 'forkOnWedge':
-      return fork(traits, true);
-    case 'altAzimuth':
-      return fork(traits, false);
-    case undefined:
-      return [];
+  const { mount } = numbers;
+  if (!mount) return [];
+  const { order, holds, hasPolarAxis } = mountTraits(mount);
+  switch (order) {
+    case 'german':
+      return german(traits, mount.drive === 'strainWave');
+    case 'tracker':
+      return tracker(traits, holds === 'bracket');
+    case 'fork':
+      return fork(traits, hasPolarAxis);
   }
 }

@@ -1,5 +1,6 @@
 /** One axis of a rig as pieces on levers: what stays, and what is moved to balance it. Arms in m, + = the side that drops
  *  when the sum of mass x arm is positive: the tube's side, the front end, the upper side of a level tube. */
+import { mountTraits } from '../mount/mountKinds.ts';
 import { leversAt, sum, type Levers } from '../mount/levers.ts';
 import { momentsDoubtKgM, PLACE_DOUBT_M, type DoubtfulMass } from '../mount/massDoubt.ts';
 import type { MountPart, PartOf } from '../records/part.ts';
@@ -79,7 +80,7 @@ const pieceOf = ({ id, partId, name, massKg, massBasis }: RigMasses['tubeSide'][
 /** How far behind its mark the saddle can hold: the tube's rear end, on a tracker's bracket also a camera. */
 function holdsBehindM(moving: RigMasses['tubeSide'], ownM: number, { tube, mount }: Around): number {
   const backM = tube?.backM ?? 0;
-  if (mount?.mountKind !== 'trackerBracket') return backM;
+  if (mountTraits(mount).holds !== 'bracket') return backM;
   return Math.max(backM, ...moving.map((p) => ownM - p.alongTubeM + p.lengthM / 2));
 }
 

@@ -1,4 +1,5 @@
 /** A rig's own measures as the clearance wants them, and which of them nobody has measured. */
+import { mountTraits } from '../mount/mountKinds.ts';
 import { requirePositive } from '../result.ts';
 import type { SizeBasis } from '../records/part.ts';
 import type { ClearanceGeometry } from '../mount/clearance.ts';
@@ -6,7 +7,7 @@ import type { LengthDoubts } from '../mount/clearanceDoubt.ts';
 import { TUBE_LENGTHS, type TubeLength } from '../mount/clearanceSlopes.ts';
 import { looksFromSide, tubeKindOf } from './lookerPlace.ts';
 import { usualFirstFootDeg } from './feetOfRig.ts';
-import { pivotHeightM, usualAxes } from './pivot.ts';
+import { pivotHeightM } from './pivot.ts';
 import { mountFlips, type RigNumbers } from './rigNumbers.ts';
 
 /** What a tape has to tell: where the axes cross, legs and column, the tube, the camera behind it, and where they lie. */
@@ -106,7 +107,7 @@ export function clearanceOfRig(numbers: RigNumbers, latDeg: number): RigClearanc
   // Axes on the ground turn nowhere: what is written of the tripod is not so.
   if (heightM <= 0) return null;
   const { placeBasis, ...beside } = found;
-  const usual = usualAxes(mount.mountKind);
+  const usual = mountTraits(mount).usualAxes;
   const bases = basesOf(numbers, placeBasis);
   return {
     geometry: {

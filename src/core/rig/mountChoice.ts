@@ -1,4 +1,5 @@
 /** Is this class of mount enough? From the target, the lens and the exposure wanted, back to tube, total mass and mount. */
+import { mountTraits } from '../mount/mountKinds.ts';
 import { RAD_PER_DEG } from '../math/angles.ts';
 import { loadVerdict, type LoadVerdict } from '../mount/load.ts';
 import { MOUNT_CLASSES, type MountClass } from '../mount/mountClasses.ts';
@@ -14,8 +15,6 @@ import type { PlannedSub, Tracking } from '../verdict/plannedSub.ts';
 import type { PartOf } from '../records/part.ts';
 import { looksFromSide, tubeKindOf } from './lookerPlace.ts';
 import { assumedGuided, assumedUnguided } from './assumedTracking.ts';
-import { usualAxes } from './pivot.ts';
-import { isTracker } from './rigNumbers.ts';
 
 /** What a mount is wanted for. */
 export const CHOICE_USES = ['longExposures', 'travelling', 'planets', 'looking'] as const;
@@ -126,7 +125,7 @@ function opticsFwhmArcsec({ tube, focalMm, apertureMm }: ChosenOptics): number {
 /** The same account as everywhere, with what is assumed of a mount of this class set up by eye. */
 function accountOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOptics): Budget {
   const { camera, exposureS, guided, latDeg, limits } = question;
-  const turnsField = mount.mountKind === 'altAzimuth';
+  const turnsField = !mountTraits(mount).hasPolarAxis;
   const sub: PlannedSub = {
     scaleArcsecPerPx: optics.scaleArcsecPerPx,
     widthPx: camera.widthPx,
@@ -149,7 +148,7 @@ function accountOf(mount: MountClass, question: ChoiceQuestion, optics: ChosenOp
 
 /** The eyepiece of a reflector sits near its front end, that of every other tube at its rear. */
 function eyeHeightM(mount: MountClass, tube: TubeGuess): [number, number] {
-  const pivot = mount.hubHeightM + usualAxes(mount.mountKind).aboveHubM;
+  const pivot = mount.hubHeightM + mountTraits(mount).usualAxes.aboveHubM;
   const reach = (looksFromSide(tube.kind) ? 1 : -1) * (tube.lengthM / 2);
   const heights = [20, 80].map((alt) => pivot + reach * Math.sin(alt * RAD_PER_DEG));
   return [Math.max(0, Math.min(...heights)), Math.max(...heights)];
@@ -194,7 +193,7 @@ function answerFor(
 /** A tracker is pointed by its ball head once for a whole evening's subs: nothing for an eye that goes from one thing to the
  *  next, nor for planets at high power. */
 const classesFor = (use: ChoiceUse): MountClass[] =>
-  MOUNT_CLASSES.filter((mount) => USE_WANTS[use].judgesStars || !isTracker(mount));
+  MOUNT_CLASSES.filter((mount) => USE_WANTS[use].judgesStars || !mountTraits(mount).isTracker);
 
 function failOf(classes: readonly ClassAnswer[], { use }: ChoiceQuestion): MountChoice['fails'] {
   const holding = classes.filter((c) => c.load !== 'over');

@@ -1,4 +1,5 @@
 /** A rig's records as the numbers that the formulas want, and what is missing for them. */
+import { mountTraits } from '../mount/mountKinds.ts';
 import type { RaBalanceInput } from '../mount/balance.ts';
 import { LARGEST_BOX, type BoxWeight } from '../mount/balanceProposals.ts';
 import { opticalTrain, type Train } from '../optics/train.ts';
@@ -46,24 +47,16 @@ export type Taught = {
   spacingMm: number | null;
 };
 
-/** A small star tracker, with a ball head or a bracket. */
-export function isTracker(mount: Pick<MountPart, 'mountKind'> | null): boolean {
-  return mount?.mountKind === 'trackerBallHead' || mount?.mountKind === 'trackerBracket';
-}
-
 /** German mounts and trackers with a counterweight bar go over to the other side; the others never flip. */
-export function mountFlips(mount: MountPart | null): boolean {
-  return mount?.mountKind === 'germanEquatorial' || mount?.mountKind === 'trackerBracket';
-}
+export const mountFlips = (mount: MountPart | null): boolean => mountTraits(mount).flips;
 
 /** True for mounts that balance a tube against weights on a bar. */
-export function mountHasBar(mount: MountPart | null): boolean {
-  return mountFlips(mount) && mount?.drive !== 'strainWave';
-}
+export const mountHasBar = (mount: MountPart | null): boolean =>
+  mountTraits(mount).balances === 'bar' && mount?.drive !== 'strainWave';
 
 /** A fork with clutches carries its tube on its axis: nothing is balanced but the tube itself, front to back. */
 export const balancesTubeAlone = (mount: MountPart | null): boolean =>
-  mount?.mountKind === 'forkOnWedge' && mount.drive !== 'strainWave';
+  mountTraits(mount).balances === 'tubeAlone' && mount?.drive !== 'strainWave';
 
 function partOf<K extends PartKind>(parts: ReadonlyMap<string, Part>, id: string, kind: K): PartOf<K> | null {
   const part = parts.get(id);

@@ -1,4 +1,5 @@
 /** Ten minutes with a mount before it is bought or kept: what hands and eye can try without a night. */
+import { mountTraits } from '../mount/mountKinds.ts';
 import { wantedSettleS } from '../mount/steadiness.ts';
 import { USE_WANTS, type ChoiceQuestion, type MountChoice } from './mountChoice.ts';
 
@@ -14,7 +15,7 @@ export type TryStep =
 export function tryOut(choice: MountChoice, { use, exposureS }: Pick<ChoiceQuestion, 'use' | 'exposureS'>): TryStep[] {
   if (!choice.lightest) return [];
   const { focalMm } = choice.optics;
-  const hasPolarAxis = choice.lightest.mountKind !== 'altAzimuth';
+  const hasPolarAxis = mountTraits(choice.lightest).hasPolarAxis;
   return [
     ...(hasPolarAxis ? [{ code: 'hinge' } as const] : []),
     { code: 'push', hasBar: choice.lightest.hasBar },

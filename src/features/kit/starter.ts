@@ -19,7 +19,7 @@ const mountOf = (one: MountClass): NewPart =>
     drive: one.drive,
     belt: one.belt,
     ratedKg: one.ratedKg,
-    ratingIncludesWeights: one.mountKind === 'trackerBracket',
+    ratingIncludesWeights: one.ratingCountsWeights,
     referenceArmM: one.referenceArmM,
     barRangeM: BAR_RANGE_M[one.id] ?? null,
   });

@@ -1,3 +1,4 @@
+import { mountTraits } from '../../core/mount/mountKinds.ts';
 import { useState, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { heightAdvice } from '../../core/mount/finderEye.ts';
@@ -56,7 +57,7 @@ function Height() {
   const { numbers, records } = useNight();
   const { format } = useShared();
   const { mount, support } = numbers;
-  if (!mount || support?.supportKind !== 'tripod' || mount.mountKind === 'altAzimuth') return null;
+  if (!mount || support?.supportKind !== 'tripod' || !mountTraits(mount).hasPolarAxis) return null;
   const words = mount.finder
     ? heightWords(heightAdvice(pivotHeightM(mount, support), records.site.latDeg), format)
     : NO_FINDER_HEIGHT;

@@ -1,3 +1,4 @@
+import { mountTraits } from '../../core/mount/mountKinds.ts';
 import { Button } from 'react-bootstrap';
 import { useNight } from '../../session/session.ts';
 import { useWrite } from '../../session/useWrite.ts';
@@ -10,7 +11,7 @@ export function TowardPole() {
   const write = useWrite();
   const { mount } = numbers;
   // Without a polar axis nothing of the tripod looks to the pole.
-  if (!mount || mount.mountKind === 'altAzimuth' || (mount.towardPole ?? null) !== null || records.fromSnapshot)
+  if (!mount || !mountTraits(mount).hasPolarAxis || (mount.towardPole ?? null) !== null || records.fromSnapshot)
     return null;
   const answer = (towardPole: 'leg' | 'gap'): void => {
     const what = ['towardPole', mount.id, towardPole];

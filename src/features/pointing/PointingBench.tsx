@@ -1,5 +1,5 @@
+import { mountTraits } from '../../core/mount/mountKinds.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
-import { isTracker } from '../../core/rig/rigNumbers.ts';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { useNight } from '../../session/session.ts';
 import { Circles } from './Circles.tsx';
@@ -14,7 +14,7 @@ const CIRCLES = { key: 'circles', name: 'By circles' } as const;
 export function PointingBench() {
   const { mount } = useNight().numbers;
   const byHand = motorsOf(mount) !== 'both';
-  const circles = byHand && !isTracker(mount) && mount?.mountKind !== 'altAzimuth';
+  const circles = byHand && !mountTraits(mount).isTracker && mountTraits(mount).hasPolarAxis;
   const { active, row } = useBenchTabs<'focus' | 'sheet' | 'circles'>(
     'Focus and pointing',
     circles ? [FOCUS, CIRCLES] : byHand ? [FOCUS] : [FOCUS, SHEET],

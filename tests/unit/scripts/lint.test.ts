@@ -11,6 +11,16 @@ const RULES = ['.oxlintrc.json', 'scripts/lint/owl.mjs', 'tsconfig.json', 'src/c
 const PLANTED: readonly (readonly [file: string, code: string, rule: string])[] = [
   ['src/core/clock.ts', 'export const t = (): number => Date.now();', 'eslint(no-restricted-properties)'],
   ['src/core/date.ts', 'export const t = (): number => new Date().getTime();', 'owl(no-clock)'],
+  [
+    'src/core/kind.ts',
+    "export const isFork = (m: { mountKind: string } | null): boolean => m?.mountKind === 'forkOnWedge';",
+    'owl(mount-kinds-in-table)',
+  ],
+  [
+    'src/ui/kind.ts',
+    'export function f({ mountKind }: { mountKind: string }): number {\n  switch (mountKind) {\n    default:\n      return 1;\n  }\n}',
+    'owl(mount-kinds-in-table)',
+  ],
   ['src/core/chance.ts', 'export const r = (): number => Math.random();', 'eslint(no-restricted-properties)'],
   ['src/core/page.ts', 'export const w = (e: HTMLElement): number => e.offsetTop;', 'typescript(TS2304)'],
   ['src/storage/wrong.ts', "export const n: number = 'a';", 'typescript(TS2322)'],

@@ -1,4 +1,5 @@
 /** Puts the budget's input together from what is known tonight, and says for each item how it came to be known. */
+import { mountTraits } from '../../mount/mountKinds.ts';
 import { motorsOf } from '../../mount/motors.ts';
 import { RAD_PER_DEG } from '../../math/angles.ts';
 import { basisOf } from '../../known.ts';
@@ -32,7 +33,7 @@ export type BudgetBase = {
 
 function turnsFieldOf(mount: MountPart | null): BudgetBase['turnsField'] {
   if (motorsOf(mount) === 'none') return 'still';
-  return mount?.mountKind === 'altAzimuth' ? 'altAzimuth' : null;
+  return mountTraits(mount).hasPolarAxis ? null : 'altAzimuth';
 }
 
 /** Declinations are kept this far from the pole, where right ascension loses its meaning. */

@@ -1,4 +1,5 @@
 /** The night's pole as the account draws it: measured with its covariance, or so far off in any direction. */
+import { mountTraits } from '../../mount/mountKinds.ts';
 import { RAD_PER_DEG } from '../../math/angles.ts';
 import { motorsOf } from '../../mount/motors.ts';
 import { altSigmaArcmin, azSigmaArcmin } from '../../mount/poleEstimate.ts';
@@ -49,7 +50,7 @@ function basisOfMeasured({ altitude, azimuth }: PoleOfNight, records: NightRecor
 
 /** Against the true pole: refraction is an item of its own. Its doubt is on the sky, both parts together, arcmin. */
 export function poleKnown(records: NightRecords, mount: MountPart | null): Known<PolarError> {
-  if (mount?.mountKind === 'altAzimuth' || motorsOf(mount) === 'none') return NO_AXIS;
+  if (!mountTraits(mount).hasPolarAxis || motorsOf(mount) === 'none') return NO_AXIS;
   const { latDeg } = records.site;
   const pole = poleOfNight(records, 'true');
   if (pole.totalArcmin === null) {

@@ -1,9 +1,9 @@
 /** The flip, walked through: which steps, by whose hand, and where it stands. Each step is a tick in the record, so that a
  *  reload or another tab goes on where it was left. */
+import { mountTraits } from '../../mount/mountKinds.ts';
 import { motorsOf } from '../../mount/motors.ts';
 import type { MountPart } from '../../records/part.ts';
 import type { Reading } from '../../records/reading.ts';
-import { isTracker } from '../../rig/rigNumbers.ts';
 import { isTicked } from '../plan/checklists.ts';
 
 /** `motors`: both axes are driven. `clutches`: the hand carries the tube over. `bracket`: a tracker's declination bracket.
@@ -30,7 +30,7 @@ export function flipBy(mount: MountPart | null): FlipBy {
   const motors = motorsOf(mount);
   if (motors === 'both') return 'motors';
   if (motors === 'none') return 'knob';
-  return isTracker(mount) ? 'bracket' : 'clutches';
+  return mountTraits(mount).isTracker ? 'bracket' : 'clutches';
 }
 
 export type WalkAbout = { guided: boolean; eastHeavy: boolean };

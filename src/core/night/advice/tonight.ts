@@ -1,4 +1,5 @@
 /** The six first answers about a night: each is what its bench says, asked of the same function. */
+import { mountTraits } from '../../mount/mountKinds.ts';
 import type { Engraving } from '../../mount/dial.ts';
 import { motorsOf, type Motors } from '../../mount/motors.ts';
 import type { MountPart } from '../../records/part.ts';
@@ -105,7 +106,7 @@ function meridianOf({ target, targetSky, plan, flips, limit, numbers }: NightSta
 
 export function tonight(night: NightStatic, at: NightAt): Tonight {
   const { records, numbers, bar } = night;
-  const equatorial = numbers.mount?.mountKind !== 'altAzimuth';
+  const equatorial = mountTraits(numbers.mount).hasPolarAxis;
   const scale = scaleToSet(records);
   return {
     bearing: equatorial ? bearingOf(night) : null,

@@ -1,9 +1,9 @@
 /** What the hands did tonight, in order, as readings and ticks tell it. */
+import { mountTraits } from '../../mount/mountKinds.ts';
 import { oncePer } from '../../once.ts';
 import type { Reading, ReadingOf } from '../../records/reading.ts';
 import { ASSEMBLY_LIST, HAND_STEPS, type HandStep } from '../../rig/assembly.ts';
 import type { BalanceAxis } from '../../rig/axisLevers.ts';
-import { isTracker } from '../../rig/rigNumbers.ts';
 import { balancedBy, otherAxes } from './balancedTonight.ts';
 import type { NightStatic } from '../nightStatic.ts';
 import { FIRST_SUB_LIST } from '../plan/checklists.ts';
@@ -136,7 +136,7 @@ const done = (movement: Movement | null): Done[] => (movement === null ? [] : [{
 export const movesOfNight = oncePer((night: NightStatic): readonly Moved[] => {
   const { records, numbers } = night;
   const ticks = lastTicks(records.readings);
-  const tracker = isTracker(numbers.mount);
+  const tracker = mountTraits(numbers.mount).isTracker;
   const balanced = balancedBy(night);
   const stepOf = new Map(poleSteps(records).map((step) => [step.reading, step]));
   const levels = records.tonight.of('level');

@@ -1,8 +1,8 @@
 /** Ticks that belong to a station, by mount. Words stand in the text layer. */
+import { mountTraits } from '../../mount/mountKinds.ts';
 import { motorsOf } from '../../mount/motors.ts';
 import type { MountPart } from '../../records/part.ts';
 import type { Reading } from '../../records/reading.ts';
-import { isTracker } from '../../rig/rigNumbers.ts';
 import { lastReading } from '../../history/nightRecords.ts';
 
 export const FIRST_SUB_LIST = 'beforeFirstSub';
@@ -45,7 +45,7 @@ const OF_MOTORS: Record<ReturnType<typeof motorsOf>, (check: FirstSubCheck) => b
 };
 
 export function firstSubChecks(mount: MountPart | null): readonly FirstSubCheck[] {
-  return (isTracker(mount) ? TRACKER : GERMAN).filter(OF_MOTORS[motorsOf(mount)]);
+  return (mountTraits(mount).isTracker ? TRACKER : GERMAN).filter(OF_MOTORS[motorsOf(mount)]);
 }
 
 /** True when the item's last tick of the night says done. */

@@ -1,8 +1,9 @@
 /** The order of work of a night, by the mount: which stations, in which order, and what is left out and why. */
+import { mountTraits } from '../../mount/mountKinds.ts';
 import type { MountPart } from '../../records/part.ts';
 import type { Step } from '../../records/reading.ts';
 import { motorsOf } from '../../mount/motors.ts';
-import { balancesTubeAlone, isTracker, mountHasBar } from '../../rig/rigNumbers.ts';
+import { balancesTubeAlone, mountHasBar } from '../../rig/rigNumbers.ts';
 
 export type RunGroup = 'Indoors' | 'Outdoors' | 'Overnight' | 'After';
 /** A tracker's run visits polar alignment twice: rough while nothing blocks the finder, final with everything on. */
@@ -23,12 +24,12 @@ const at = (group: RunGroup, ...steps: Step[]): Stop[] => steps.map((step) => ({
 function balanceLeftOut(mount: MountPart): LeftOut[] {
   if (mountHasBar(mount) || balancesTubeAlone(mount)) return [];
   if (mount.drive === 'strainWave') return [{ step: 'balance', why: 'strainWaveHasNoClutch' }];
-  if (mount.mountKind === 'trackerBallHead') return [{ step: 'balance', why: 'ballHead' }];
+  if (mountTraits(mount).holds === 'ballHead') return [{ step: 'balance', why: 'ballHead' }];
   return [{ step: 'balance', why: 'altAzimuth' }];
 }
 
 function outdoors(mount: MountPart | null): { steps: Stop[]; reason: OrderReason } {
-  if (isTracker(mount)) {
+  if (mountTraits(mount).isTracker) {
     const polar = (visit: Visit): Stop => ({ step: 'polar', group: 'Outdoors', visit });
     const steps = [
       ...at('Outdoors', 'level'),
@@ -40,8 +41,9 @@ function outdoors(mount: MountPart | null): { steps: Stop[]; reason: OrderReason
   }
   const steps = at('Outdoors', 'level', 'balance', 'polar', 'pointing', 'tracking');
   if (!mount) return { steps, reason: 'noMount' };
-  if (mount.mountKind === 'altAzimuth') return { steps, reason: 'altAzimuth' };
-  return { steps, reason: mount.mountKind === 'forkOnWedge' ? 'wedge' : 'german' };
+  const { hasPolarAxis, order } = mountTraits(mount);
+  if (!hasPolarAxis) return { steps, reason: 'altAzimuth' };
+  return { steps, reason: order === 'fork' ? 'wedge' : 'german' };
 }
 
 /** The eye takes no subs; where a motor follows, nothing is left to do on the tracking bench either. */
@@ -55,7 +57,7 @@ function withoutCamera(mount: MountPart | null): LeftOut[] {
 export function runFor(mount: MountPart | null, byEye = false): Run {
   const { steps, reason } = outdoors(mount);
   const leftOut: LeftOut[] = mount ? balanceLeftOut(mount) : [];
-  if (mount?.mountKind === 'altAzimuth') leftOut.push({ step: 'polar', why: 'altAzimuth' });
+  if (!mountTraits(mount).hasPolarAxis) leftOut.push({ step: 'polar', why: 'altAzimuth' });
   if (byEye) leftOut.push(...withoutCamera(mount));
   const gone = new Set<Step>(leftOut.map((l) => l.step));
   return {

@@ -1,4 +1,5 @@
 /** What carries the tube, in six kinds and three sizes: usual figures of each class, not of any product. */
+import { mountTraits } from '../../mount/mountKinds.ts';
 import { DEFAULT_REFERENCE_ARM_M } from '../../mount/load.ts';
 import { BAR_RANGE_M, MOUNT_CLASSES, type MountClass, type MountClassId } from '../../mount/mountClasses.ts';
 import type { MountKind, MountPart } from '../../records/part.ts';
@@ -94,7 +95,7 @@ function scaled(classId: MountClassId, ratedKg: number, saddleM: number, footRad
     referenceArmM: base.referenceArmM,
     saddleM,
     bar: bar && rangeM ? { ...bar, rangeM } : null,
-    hasFinder: base.mountKind !== 'altAzimuth' && base.drive !== 'strainWave',
+    hasFinder: mountTraits(base).hasPolarAxis && base.drive !== 'strainWave',
   };
 }
 

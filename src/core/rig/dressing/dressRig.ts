@@ -1,4 +1,5 @@
 /** From the few answers of somebody who has weighed nothing to a whole rig: parts, places and weights on the bar. */
+import { mountTraits } from '../../mount/mountKinds.ts';
 import { raBalance } from '../../mount/balance.ts';
 import { weightSets, type SetProposal } from '../../mount/balanceProposals.ts';
 import type { Placed, Rig } from '../../records/rig.ts';
@@ -91,7 +92,7 @@ function place(on: Placed['on'], fromRaAxisM: number, rest: Partial<Placed> = {}
 }
 
 /** A fork bears its tube at either side: no rings, no plate. */
-const isBetweenArms = ({ mountKind }: UsualCarrier): boolean => mountKind === 'forkOnWedge';
+const isBetweenArms = (usual: UsualCarrier): boolean => mountTraits(usual).holds === 'arms';
 
 /** Where the tube's middle line lies: on the plate, by its radius; between a fork's arms, on its axis. */
 function tubeLineM(usual: UsualCarrier, optics: Optics): number {

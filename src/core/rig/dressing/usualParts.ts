@@ -1,4 +1,5 @@
 /** The parts of a class, as records without heads: every figure is a guess, marked so, to be corrected by one's own. */
+import { mountTraits } from '../../mount/mountKinds.ts';
 import type { Adjuster, Dial, MountPart, Part, PartKind, PartOf } from '../../records/part.ts';
 import {
   imagedThrough,
@@ -88,7 +89,7 @@ export function usualMount(name: string, usual: UsualCarrier, finder: FinderAnsw
     earliestFlipH: null,
     onPowerLoss: null,
     slewRateDegPerS: null,
-    adjusters: mountKind === 'altAzimuth' ? null : { altitude: KNOB, azimuth: { ...KNOB, paired: true } },
+    adjusters: mountTraits(usual).hasPolarAxis ? { altitude: KNOB, azimuth: { ...KNOB, paired: true } } : null,
     finder: hasFinder && finder === 'twelveHour' ? USUAL_FINDER : null,
     geometry: null,
     saddle: null,

@@ -1,3 +1,4 @@
+import { mountTraits } from '../../../core/mount/mountKinds.ts';
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
@@ -8,7 +9,6 @@ import { EditConflict } from '../../../session/EditConflict.tsx';
 import { useNight, useShared } from '../../../session/session.ts';
 import { useEdited } from '../../../session/useEdited.ts';
 import { useWrite } from '../../../session/useWrite.ts';
-import { isTracker } from '../../../core/rig/rigNumbers.ts';
 import { LIMITS } from '../../../text/clearanceWords.ts';
 import { PLAN } from '../../../text/planWords.ts';
 import { QuantityField } from '../../../ui/form/Fields.tsx';
@@ -50,7 +50,9 @@ export function OwnLimits() {
     if (written.ok) edited.kept({ rev: rig.rev + mount.rev + 2, fields: values });
   });
   const names: (keyof Fields)[] = ['pastMeridianLimitH', 'earliestFlipH', 'cableLimitH', 'fittingLimitH'];
-  const shown = names.filter((name) => name !== 'fittingLimitH' || isTracker(mount) || fields.fittingLimitH !== null);
+  const shown = names.filter(
+    (name) => name !== 'fittingLimitH' || mountTraits(mount).isTracker || fields.fittingLimitH !== null,
+  );
   return (
     <FormProvider {...form}>
       <form className="section" onSubmit={(event) => void save(event)} noValidate>

@@ -1,7 +1,7 @@
+import { mountTraits } from '../../../core/mount/mountKinds.ts';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { hasHome } from '../../../core/night/ledger/ledger.ts';
-import { isTracker } from '../../../core/rig/rigNumbers.ts';
 import { useNight } from '../../../session/session.ts';
 import { NOT_SEEN_NAMES, notSeenSteps, type NotSeenCase } from '../../../text/notSeenWords.ts';
 
@@ -13,7 +13,7 @@ export function NotSeen() {
   const [chosen, choose] = useState<NotSeenCase | null>(null);
   const { mount } = night.numbers;
   const throughAxis = hasHome(night);
-  const context = { throughAxis, tracker: isTracker(mount), south: night.records.site.latDeg < 0 };
+  const context = { throughAxis, tracker: mountTraits(mount).isTracker, south: night.records.site.latDeg < 0 };
   return (
     <details className="more">
       <summary>I do not see it</summary>

@@ -1,4 +1,5 @@
 /** Where the pole is to the bare eye, as codes and figures. */
+import { mountTraits } from '../../../core/mount/mountKinds.ts';
 import { poleByCompassDeg } from '../../../core/night/advice/hands/magneticOfNight.ts';
 import { horizonAltDeg } from '../../../core/night/plan/darkness.ts';
 import type { NightAt } from '../../../core/night/nightAt.ts';
@@ -22,7 +23,6 @@ export function findModel(night: NightStatic, at: NightAt): FindModel {
   const centre = elevatedPole(site.latDeg);
   const star = toHorizontal(at.poleStar.haH, night.sky.poleStar.ofDate.decDeg, site.latDeg);
   const south = site.latDeg < 0;
-  const kind = night.numbers.mount?.mountKind;
   const horizon = Array.from({ length: 41 }, (_, i) =>
     projectFrom(centre, { altDeg: 0, azDeg: centre.azDeg + (i - 20) * 4 }),
   );
@@ -40,6 +40,6 @@ export function findModel(night: NightStatic, at: NightAt): FindModel {
     hops: starHops(at.timeMs, site, (azDeg) => horizonAltDeg(site, azDeg)),
     poleStar: projectFrom(centre, star),
     horizon,
-    tracker: kind === 'trackerBallHead' || kind === 'trackerBracket',
+    tracker: mountTraits(night.numbers.mount).isTracker,
   };
 }

@@ -1,3 +1,4 @@
+import { mountTraits } from '../../../core/mount/mountKinds.ts';
 import { useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { z } from 'zod';
@@ -135,7 +136,7 @@ function Found({ log, state: { told, origin }, own, cuts }: FoundProps) {
       {isDrawn ? (
         <>
           <LogPeriods analysis={analysis} earlier={earlier} />
-          {isReal && mount?.mountKind !== 'altAzimuth' && <DriftForPole analysis={analysis} />}
+          {isReal && mountTraits(mount).hasPolarAxis && <DriftForPole analysis={analysis} />}
         </>
       ) : (
         <Awaited />

@@ -1,4 +1,5 @@
 /** What the hand does where no motor follows: how fast its knob is turned, and how long things stay in view. */
+import { mountTraits } from '../../../mount/mountKinds.ts';
 import { crossingMin, knobTurnMin } from '../../../mount/handTurning.ts';
 import { motorsOf } from '../../../mount/motors.ts';
 import { trueFieldDeg } from '../../../optics/lightPath.ts';
@@ -31,7 +32,7 @@ function viewOf({ eyeOptics, train }: NightStatic['numbers'], decDeg: number): H
 export function handOfNight({ numbers, targetSky }: NightStatic): HandOfNight {
   const { mount } = numbers;
   const decDeg = targetSky?.ofDate.decDeg ?? 0;
-  const hasKnob = motorsOf(mount) === 'none' && mount?.mountKind !== 'altAzimuth';
+  const hasKnob = motorsOf(mount) === 'none' && mountTraits(mount).hasPolarAxis;
   const counted = mount?.wormTeeth ?? null;
   const teeth = hasKnob ? (counted ?? ASSUMED.wormTeeth) : null;
   return {

@@ -1,5 +1,6 @@
 /** How long may a sub be: the one answer of every page, as things are, and what the best free movement of the hand would make
  *  of it. Nobody is told to shorten before that is done. */
+import { mountTraits } from '../../../mount/mountKinds.ts';
 import { motorsOf } from '../../../mount/motors.ts';
 import { latestPer } from '../../../once.ts';
 import { ASSUMED } from '../../../verdict/assumptions.ts';
@@ -89,7 +90,7 @@ function leverOf(night: NightStatic, sub: PlannedSub, share: number): Lever | nu
 }
 
 const poleBasisOf = ({ budget, numbers: { mount } }: NightStatic): Basis | null =>
-  motorsOf(mount) === 'none' || mount?.mountKind === 'altAzimuth' ? null : (budget?.sources.polar?.basis ?? null);
+  motorsOf(mount) === 'none' || !mountTraits(mount).hasPolarAxis ? null : (budget?.sources.polar?.basis ?? null);
 
 function motionOf({ numbers, budget }: NightStatic, { tracking }: PlannedSub): SubAnswer['motion'] {
   if (motorsOf(numbers.mount) === 'none') return 'still';
