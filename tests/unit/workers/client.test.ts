@@ -26,8 +26,7 @@ function stopAtFirstReport() {
   return { signal: stop.signal, onProgress };
 }
 
-describe('jobs in worker threads', function () {
-  this.timeout(20_000);
+describe('jobs in worker threads', () => {
   beforeEach(() => {
     given = threads();
   });
@@ -96,8 +95,7 @@ describe('jobs in worker threads', function () {
   });
 });
 
-describe('a worker that keeps a table', function () {
-  this.timeout(20_000);
+describe('a worker that keeps a table', () => {
   beforeEach(() => {
     given = threads();
   });
