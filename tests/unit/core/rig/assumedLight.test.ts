@@ -9,8 +9,8 @@ import { lightPathModel } from '../../../../src/features/light-path/model.ts';
 import { lightPathSummary } from '../../../../src/features/light-path/station.ts';
 import { makeFormat } from '../../../../src/text/format.ts';
 import { changed, night } from '../../../support/nights.ts';
-import { at } from '../../../support/polar.ts';
-import { parts, reading, rigs } from '../../../support/records.ts';
+import { lookAt, ROUND, toward } from '../../../support/cornersSeen.ts';
+import { parts, rigs } from '../../../support/records.ts';
 
 const f = makeFormat('metric', 'UTC');
 const heron = rigs.find((r) => r.id === 'demo-heron')!;
@@ -38,31 +38,8 @@ describe('a distance that nobody knows', () => {
     expect(rigNumbers(heron, unknown).train!.focalEffectiveMm).to.be.closeTo(480 * corrector.factor, 1e-9);
   });
 
-  const round = { stick: 'round', strong: false } as const;
-  const ROUND = { topLeft: round, topRight: round, bottomLeft: round, bottomRight: round, centre: round };
-  const stick = (way: 'rising' | 'falling') => ({ stick: way, strong: true });
-  const NEAR = {
-    topLeft: stick('falling'),
-    topRight: stick('rising'),
-    bottomLeft: stick('rising'),
-    bottomRight: stick('falling'),
-    centre: round,
-  };
   const look = (minute: number, spacingMm: number, places: object, more: object = {}): Reading =>
-    reading(
-      'cornersSeen',
-      {
-        places,
-        centreFocused: true,
-        highTarget: true,
-        exposureS: 8,
-        pastFocus: 'notTried',
-        spacingMm,
-        glassMm: told.spacing!.glassMm,
-        ...more,
-      },
-      { ...at(minute), id: `look${minute}`, subject: { type: 'part', id: corrector.id } },
-    );
+    lookAt(corrector.id, minute, places, { spacingMm, glassMm: told.spacing!.glassMm, ...more });
   const { presentMm } = told.spacing!;
 
   it('is found by the corners: once they are round it stands, whatever its number', () => {
@@ -73,7 +50,7 @@ describe('a distance that nobody knows', () => {
   });
 
   it('is searched for farther off than one that the corrector told', () => {
-    const near = [look(1, presentMm, NEAR), look(2, presentMm + 1, NEAR)];
+    const near = [look(1, presentMm, toward(true)), look(2, presentMm + 1, toward(true))];
     const by = (all: Part[]): number => night({ parts: all, readings: near }).learned.spacing.best!.bestMm;
     expect(by(unknown)).to.be.greaterThan(by([...parts]) + 0.3);
   });

@@ -7,43 +7,13 @@ import { cornersSaying, drawnAlong } from '../../../../../src/features/light-pat
 import { lightPathSummary } from '../../../../../src/features/light-path/station.ts';
 import { makeFormat } from '../../../../../src/text/format.ts';
 import { changed, night, type Wish } from '../../../../support/nights.ts';
-import { at, error } from '../../../../support/polar.ts';
-import { reading } from '../../../../support/records.ts';
+import { around, lookAt, ROUND, stick, toward } from '../../../../support/cornersSeen.ts';
+import { error } from '../../../../support/polar.ts';
 
-const round = { stick: 'round', strong: false } as const;
-const ROUND = { topLeft: round, topRight: round, bottomLeft: round, bottomRight: round, centre: round };
-const stick = (way: 'rising' | 'falling', strong: boolean) => ({ stick: way, strong });
-const toward = (strong: boolean) => ({
-  ...ROUND,
-  topLeft: stick('falling', strong),
-  topRight: stick('rising', strong),
-  bottomLeft: stick('rising', strong),
-  bottomRight: stick('falling', strong),
-});
-const around = (strong: boolean) => ({
-  ...ROUND,
-  topLeft: stick('rising', strong),
-  topRight: stick('falling', strong),
-  bottomLeft: stick('falling', strong),
-  bottomRight: stick('rising', strong),
-});
 const { spacing, corrector } = night().numbers.lightPath;
 const zeroMm = spacing!.specifiedMm + spacing!.glassMm;
 const look = (minute: number, offsetMm: number, places: object, more: object = {}): Reading =>
-  reading(
-    'cornersSeen',
-    {
-      places,
-      centreFocused: true,
-      highTarget: true,
-      exposureS: 8,
-      pastFocus: 'notTried',
-      spacingMm: zeroMm + offsetMm,
-      glassMm: spacing!.glassMm,
-      ...more,
-    },
-    { ...at(minute), id: `look${minute}`, subject: { type: 'part', id: corrector!.id } },
-  );
+  lookAt(corrector!.id, minute, places, { spacingMm: zeroMm + offsetMm, glassMm: spacing!.glassMm, ...more });
 const triedOf = (...readings: Reading[]) => night({ readings }).learned.spacing;
 const presentMm = spacing!.presentMm - zeroMm;
 
