@@ -1,8 +1,9 @@
 /** What of the parts box may stand between a rig's corrector and its camera, and the train that a stack makes. */
-import type { BoxPiece } from '../optics/stack/joints.ts';
+import type { BoxPiece, JointEnd } from '../optics/stack/joints.ts';
 import type { FitInput, Stack } from '../optics/stack/fitStack.ts';
 import { endsOf } from '../optics/stack/joints.ts';
-import type { Part } from '../records/part.ts';
+import type { Part, PartOf } from '../records/part.ts';
+import { isThreadGuessed } from './lightBasis.ts';
 import type { LightPath } from './lightPathOfRig.ts';
 
 const MOST_SHIMS_MM = 1;
@@ -32,10 +33,14 @@ function boxOf(parts: readonly Part[], train: ReadonlySet<string>): BoxPiece[] {
   });
 }
 
+/** How long a guessed thread is says nothing: the bench counts no gap before it either. */
+const frontOf = (camera: PartOf<'camera'>): JointEnd =>
+  isThreadGuessed(camera, camera.front) ? { ...camera.front, lengthMm: null } : camera.front;
+
 /** Null without a corrector or a camera. */
 export function boxFit(
   { corrector, spacing }: Pick<LightPath, 'corrector' | 'spacing'>,
-  camera: Extract<Part, { kind: 'camera' }> | null,
+  camera: PartOf<'camera'> | null,
   parts: readonly Part[],
   train: readonly string[],
 ): RigFit | null {
@@ -48,7 +53,7 @@ export function boxFit(
     leftOut: parts.filter((p) => isThere(p) && STAYING.has(p.kind) && !train.includes(p.id)).map((p) => p.id),
     input: {
       neededMm: spacing.neededMm - camera.depthMm,
-      ends: endsOf(corrector.rear, camera.front),
+      ends: endsOf(corrector.rear, frontOf(camera)),
       box: boxOf(parts, new Set(train)),
       shims,
       mostShimsMm: MOST_SHIMS_MM,

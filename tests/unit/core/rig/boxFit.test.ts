@@ -35,6 +35,16 @@ describe('fitting from the box', () => {
     expect(boxFit({ ...lightPath, corrector: null }, null, parts, heron.train)).to.equal(null);
   });
 
+  it('the length of a guessed thread counts in the search as little as on the bench', () => {
+    const front = (basis: 'assumed' | 'stated') =>
+      fitOf(
+        parts.map((p) =>
+          p.kind === 'camera' && p.id === heron.cameraId ? { ...p, front: { ...p.front, lengthMm: 2, basis } } : p,
+        ),
+      ).input.ends.cameraFront.lengthMm;
+    expect([front('stated'), front('assumed')]).to.deep.equal([2, null]);
+  });
+
   it('a stack becomes the train: corrector first, filters behind the wheel, shims and the camera last', () => {
     const [best] = fitStack(fitOf().input).best;
     const train = trainWithStack(heron.train, parts, best!);
