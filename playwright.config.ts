@@ -32,6 +32,8 @@ export default defineConfig({
   forbidOnly: true,
   retries: 0,
   timeout: 60_000,
+  // A page that is loaded anew on a busy machine takes its time.
+  expect: { timeout: 15_000 },
   reporter: [['list'], ['json', { outputFile: 'test-results/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
