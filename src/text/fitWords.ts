@@ -12,7 +12,6 @@ export const FIT = {
   hint: 'Every spacer and adapter you own between corrector and camera; wheel, guider, rotator and tilt plate of this rig stay in it.',
   start: 'Fit from my box',
   found: 'Stacks found, the nearest first',
-  tried: 'Every piece is tried as it is drawn in the box, not turned round; at most 1 mm of shims.',
   take: 'Take this stack',
   taken: 'The stack is this rig’s train now.',
   unproven: 'Your box has more ways than were tried: these are the best found, not proven to be the best.',
@@ -48,6 +47,10 @@ export function nothingWords(failing: Failing, name: (id: string) => string): st
       return 'No set of your pieces screws together: there are not enough copies, or a way back is missing.';
   }
 }
+
+/** What the search does not do. */
+export const triedWords = (mostShimsMm: number, f: Format): string =>
+  `Every piece is tried as it is drawn in the box, not turned round; at most ${f.quantity(mostShimsMm, 'opticsMm', 0)} of shims.`;
 
 /** `Left out, since this rig does not carry them: Filter wheel B.` */
 export const notTriedWords = (names: readonly string[]): string =>

@@ -57,7 +57,7 @@ const LINES: { [K in ReadingKind]: Line<K> } = {
   level: (v, { format }) => `${format.quantity(v.tiltDeg, 'angleDeg')} up toward ${compassPoint(v.uphillAzimuthDeg)}`,
   feet: (v, { format }) => `first foot at ${format.quantity(v.azimuthDeg, 'angleDeg')}`,
   balance: (v, { format }) =>
-    `${AXIS_NAMES[v.axis]} at ${format.quantity(v.positionM, 'barLength')}: ${dropName(v.drops).toLowerCase()}`,
+    `${AXIS_NAMES[v.axis]}${v.positionM === null ? '' : ` at ${format.quantity(v.positionM, 'barLength')}`}: ${dropName(v.drops).toLowerCase()}`,
   halfTurn: (v, { format }) =>
     `moved ${format.quantity(Math.hypot(v.afterXArcmin - v.beforeXArcmin, v.afterYArcmin - v.beforeYArcmin), 'arcmin')}`,
   driftMark: (v, { format }) =>

@@ -23,6 +23,9 @@ export function bottomedWords({ beforeName, afterName, gapMm }: Bottomed, f: For
   return `The thread between ${beforeName} and ${afterName} is ${f.quantity(gapMm, 'opticsMm', 1)} too long: it reaches the ground before the shoulder, and the gap counts as distance.`;
 }
 
+/** The two sides of a joint. */
+export const GENDERS = { male: 'male (outside thread)', female: 'female (inside thread)' } as const;
+
 export const THREAD_WORDS = {
   choose: 'Choose a thread',
   another: 'Another thread',

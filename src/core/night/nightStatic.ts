@@ -54,6 +54,7 @@ const aboutOf = oncePer((records: NightRecords): About => {
   const numbers = rigNumbers(records.rig, records.parts, {
     momentKgM: learned.raMomentKgM,
     spacingMm: learned.spacing.learnedMm,
+    spacingGuessOf: learned.spacing.guessOf,
   });
   const about = { records, sky, dark, numbers, learned };
   return { ...about, moment: legsOf(about) };

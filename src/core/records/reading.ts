@@ -77,7 +77,8 @@ export const readingValues = {
   feet: z.object({ azimuthDeg }),
   balance: z.object({
     axis: axisSchema,
-    positionM: bounded(-2, 2),
+    /** Null where no piece is read off a tape: a tube between a fork's arms. */
+    positionM: bounded(-2, 2).nullable(),
     /** Right ascension: tube or weight; declination: front or rear; sideways, by the sides of a level tube: upper or
      *  lower. */
     drops: z.enum(['tube', 'weight', 'front', 'rear', 'upper', 'lower', 'none']),

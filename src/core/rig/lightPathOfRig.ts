@@ -89,6 +89,9 @@ const assumedOf = (corrector: PartOf<'corrector'>, camera: PartOf<'camera'>, isL
   ...(isThreadGuessed(camera, camera.front) ? (['thread'] as const) : []),
 ];
 
+/** By how much farther than specified the sensor must stand, as corners showed, and the camera whose guessed depth is in it. */
+export type LearnedSpacing = { mm: number; guessOf: string | null };
+
 /** What stands behind the corrector, its joints told apart from its lengths. */
 type Behind = {
   corrector: PartOf<'corrector'>;
@@ -101,7 +104,7 @@ type Behind = {
 function spacingOf(
   { corrector, pieces, plates, camera, bottomed }: Behind,
   focalRatio: number | null,
-  learnedMm: number | null,
+  learned: LearnedSpacing | null,
 ): Spacing {
   // The corrector stands first in the chain of joints.
   const gapMm = (at: number): number => bottomed.get(at + 1)?.gapMm ?? 0;
@@ -109,7 +112,7 @@ function spacingOf(
   const { id, name, depthMm } = camera;
   return spacingSum({
     specifiedMm: specified.mm,
-    learnedMm: learnedMm ?? 0,
+    learnedMm: learned?.mm ?? 0,
     pieces: pieces.flatMap((p, i) => {
       const piece = pieceOf(p);
       return piece ? [{ ...piece, gapMm: gapMm(i) }] : [];
@@ -117,19 +120,19 @@ function spacingOf(
     glass: plates,
     camera: { id, name, lengthMm: depthMm, gapMm: gapMm(pieces.length), isGuessed: isDepthGuessed(camera) },
     toleranceMm: spacingToleranceMm(focalRatio ?? 5),
-    // Corners speak of the stack as it stands, whatever its pieces measure.
-    doubtMm: learnedMm === null ? Math.hypot(specified.doubtMm, depthDoubtMm(camera)) : 0,
+    // Corners tell the distance, and where a guessed depth is in it the guess cancels for that camera.
+    doubtMm: Math.hypot(learned ? 0 : specified.doubtMm, learned?.guessOf === id ? 0 : depthDoubtMm(camera)),
   });
 }
 
 const NO_DISTANCE = { spacing: null, assumed: [], misfits: [], bottomed: [], pieceAt: () => 0 };
 
-/** @param learnedMm by how much farther than specified the sensor must stand, as corners showed; null = they did not. */
+/** @param learned null = corners told nothing of the distance yet. */
 export function lightPathOf(
   rig: Rig,
   parts: ReadonlyMap<string, Part>,
   { tube, camera, focalRatio }: Optics,
-  learnedMm: number | null,
+  learned: LearnedSpacing | null,
 ): LightPath {
   const train = rig.train.flatMap((id) => parts.get(id) ?? []);
   const { corrector, pieces } = behindCorrector(train);
@@ -141,9 +144,9 @@ export function lightPathOf(
   const bottomed = bottomedIn(chain);
   return {
     corrector,
-    spacing: spacingOf({ corrector, pieces, plates, camera, bottomed }, focalRatio, learnedMm),
+    spacing: spacingOf({ corrector, pieces, plates, camera, bottomed }, focalRatio, learned),
     plates,
-    assumed: assumedOf(corrector, camera, learnedMm !== null),
+    assumed: assumedOf(corrector, camera, learned !== null),
     misfits: misfitsOf(chain),
     bottomed: [...bottomed.values()],
     pieceAt: (chainIndex) => chain.slice(1, chainIndex).filter(({ part }) => pieceOf(part) !== null).length,

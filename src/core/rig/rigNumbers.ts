@@ -45,6 +45,8 @@ export type Taught = {
   momentKgM: number;
   /** By how much farther than specified the sensor must stand, as corners showed; null = they did not yet. */
   spacingMm: number | null;
+  /** The camera whose guessed depth is in that distance; null = it was told. */
+  spacingGuessOf: string | null;
 };
 
 /** German mounts and trackers with a counterweight bar go over to the other side; the others never flip. */
@@ -169,7 +171,7 @@ export function rigNumbers(rig: Rig, all: readonly Part[], taught: Partial<Taugh
     rig,
     parts,
     { ...optics, focalRatio: nominal?.focalRatio ?? null },
-    taught.spacingMm ?? null,
+    taught.spacingMm == null ? null : { mm: taught.spacingMm, guessOf: taught.spacingGuessOf ?? null },
   );
   const train = trainOf(rig, parts, optics, lightPath);
   const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all, taught.momentKgM ?? 0) : null;

@@ -20,7 +20,7 @@ function Answers() {
   if (records.fromSnapshot) return null;
   const answer = (drops: 'front' | 'rear' | 'none'): void => {
     const subject = { type: 'rig' as const, id: records.rig.id };
-    const values = { axis: 'dec' as const, positionM: 0, drops };
+    const values = { axis: 'dec' as const, positionM: null, drops };
     void record({ step: 'balance', subject, kind: 'balance', values }, `${dropName(drops, ends)}: recorded.`);
   };
   return (

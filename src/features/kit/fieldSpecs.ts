@@ -1,4 +1,5 @@
 /** The small language in which part forms are written: fields and groups as data. */
+import { GENDERS } from '../../text/trainWords.ts';
 import type { QuantityKind } from '../../core/units/quantities.ts';
 import type { Option } from '../../ui/form/Fields.tsx';
 
@@ -43,7 +44,7 @@ export const openSelect = (
 export const check = (path: string, label: string): FieldSpec => ({ type: 'check', path, label });
 export const joint = (path: string, label: string): FieldSpec[] => [
   { type: 'thread', path: `${path}.thread`, label: `${label}: thread` },
-  select(`${path}.gender`, `${label}: side`, { male: 'male (outside thread)', female: 'female (inside thread)' }),
+  select(`${path}.gender`, `${label}: side`, GENDERS),
   q(`${path}.lengthMm`, `${label}: thread length`, 'opticsMm', 'To shoulder or ground. Empty = not measured.'),
 ];
 /** Known, or only guessed: of a number that has a basis of its own. */

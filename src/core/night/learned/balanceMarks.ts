@@ -120,9 +120,9 @@ export function taughtFor(records: NightRecords, levers: AxisLevers): Taught | n
   const plainM = balancePositionM(levers);
   const ofThisRig = (id: string): boolean => records.snapshots.get(id)?.rigId === records.rig.id;
   for (const reading of records.known.latest('balance', { takenWith: ofThisRig, settledOn: levers.axis })) {
-    const then = leversThen(reading, records);
-    if (!then || (reading.nightId === records.night.id && dressOf(then) === dress)) continue;
     const { positionM } = reading.values;
+    const then = leversThen(reading, records);
+    if (positionM === null || !then || (reading.nightId === records.night.id && dressOf(then) === dress)) continue;
     const slid = new Set(levers.moving.map((l) => l.id));
     const { doubtKgM, ...change } = changeBetween(leversAt(then, positionM), leversAt(levers, plainM), slid);
     const left = Math.hypot(doubtKgM, STAY_DOUBT_M * movingKgOf(levers));

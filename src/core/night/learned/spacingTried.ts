@@ -3,7 +3,7 @@ import { firstOf } from '../../firstOf.ts';
 import { bestSpacing, type BestSpacing } from '../../optics/corners/bestSpacing.ts';
 import { judgeCorners, spacingLean, type CornersVerdict } from '../../optics/corners/judgeCorners.ts';
 import { polarToleranceArcmin } from '../../optics/guiding.ts';
-import { specifiedBackFocus } from '../../rig/lightBasis.ts';
+import { isDepthGuessed, specifiedBackFocus } from '../../rig/lightBasis.ts';
 import { correctorOf } from '../../rig/lightPathOfRig.ts';
 import { rigNumbers } from '../../rig/rigNumbers.ts';
 import type { ReadingOf } from '../../records/reading.ts';
@@ -15,6 +15,10 @@ type SeenCorners = Seen['values'];
 export type TriedSpacing = {
   reading: Seen;
   verdict: CornersVerdict;
+  /** Where the sensor stood by what is told now; null where nobody knows. */
+  spacingMm: number | null;
+  /** The camera whose guessed depth is still in it; null = none. */
+  guessOf: string | null;
   /** From the distance that the corrector asks for with this glass; null without a corrector. */
   offsetMm: number | null;
 };
@@ -27,6 +31,8 @@ export type SpacingTried = {
   isLearned: boolean;
   /** By how much farther than specified the sensor must stand; null until the looks agree on it. */
   learnedMm: number | null;
+  /** All looks hold the guessed depth of this camera: for it the guess cancels. Null = it does not. */
+  guessOf: string | null;
 };
 
 const KEPT_LOOKS = 12;
@@ -73,23 +79,28 @@ function verdictOfSeen(records: NightRecords, values: SeenCorners, then = record
 export const cornersSubject = ({ rig, parts }: Pick<NightRecords, 'rig' | 'parts'>): string =>
   correctorOf(rig, parts)?.id ?? rig.cameraId;
 
-/** Where the sensor stood. A camera whose depth was a guess then stood as much farther as it is deeper by what is told now. */
-function spacingOf({ rig, parts }: NightRecords, { spacingMm, guessedDepth }: SeenCorners): number | null {
-  if (spacingMm === null || !guessedDepth) return spacingMm;
+type Stood = Pick<TriedSpacing, 'spacingMm' | 'guessOf'>;
+
+/** A camera whose depth was a guess stood as much farther as it is deeper by what is told of it now. As long as nobody told it,
+ *  the look speaks of that camera alone. */
+function stoodAt({ rig, parts }: NightRecords, { spacingMm, guessedDepth }: SeenCorners): Stood {
+  if (spacingMm === null || !guessedDepth) return { spacingMm, guessOf: null };
   const camera = parts.find((p) => p.id === guessedDepth.cameraId);
-  const isSame = camera?.kind === 'camera' && camera.id === rig.cameraId;
-  return isSame ? spacingMm + camera.depthMm - guessedDepth.depthMm : spacingMm;
+  if (camera?.kind !== 'camera') return { spacingMm: null, guessOf: null };
+  const isGuess = isDepthGuessed(camera);
+  if (isGuess && camera.id !== rig.cameraId) return { spacingMm: null, guessOf: null };
+  return { spacingMm: spacingMm + camera.depthMm - guessedDepth.depthMm, guessOf: isGuess ? camera.id : null };
 }
 
 function triedOf(records: NightRecords, reading: Seen): TriedSpacing {
   const { glassMm } = reading.values;
-  const spacingMm = spacingOf(records, reading.values);
+  const { spacingMm, guessOf } = stoodAt(records, reading.values);
   const corrector = correctorOf(records.rig, records.parts);
   const { nightId } = reading;
   const then = nightId === null || nightId === records.night.id ? records : records.otherNight(nightId);
   const verdict = verdictOfSeen(records, reading.values, then ?? records);
   const offsetMm = corrector && spacingMm !== null ? spacingMm - glassMm - specifiedBackFocus(corrector).mm : null;
-  return { reading, verdict, offsetMm };
+  return { reading, verdict, spacingMm, guessOf, offsetMm };
 }
 
 /** Distances nearer than this are the same stack. */
@@ -106,6 +117,13 @@ function toldRoundMm(tried: readonly TriedSpacing[]): number | null {
   return telling.findLast((t, i) => t.verdict.code === 'good' && stands(t, i))?.offsetMm ?? null;
 }
 
+/** Of the looks that tell of the distance. */
+function guessOfAll(tried: readonly TriedSpacing[]): string | null {
+  const telling = tried.filter((t) => t.offsetMm !== null && spacingLean(t.verdict) !== null);
+  const first = telling[0]?.guessOf ?? null;
+  return telling.every((t) => t.guessOf === first) ? first : null;
+}
+
 export function spacingTried(records: NightRecords): SpacingTried {
   const readings = firstOf(records.known.latest('cornersSeen', { subjectId: cornersSubject(records) }), KEPT_LOOKS);
   const tried = readings.reverse().map((r) => triedOf(records, r));
@@ -120,5 +138,5 @@ export function spacingTried(records: NightRecords): SpacingTried {
   const best = reckoned && (roundMm === null ? reckoned : { ...reckoned, bestMm: roundMm });
   const agree = best !== null && looks.length >= FEWEST_LOOKS && best.sigmaMm <= LEARNED_SIGMA_MM;
   const isLearned = roundMm !== null || agree;
-  return { tried, best, isLearned, learnedMm: isLearned && best ? best.bestMm : null };
+  return { tried, best, isLearned, learnedMm: isLearned && best ? best.bestMm : null, guessOf: guessOfAll(tried) };
 }

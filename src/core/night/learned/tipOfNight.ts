@@ -50,7 +50,9 @@ export function tipOfNight(records: NightRecords, axis: BalanceAxis, moverId: st
   const movingKg = movingKgOf(levers);
   const doubtKgM = taught?.doubtKgM ?? statedDoubtKgM(levers, predictedM);
   const problem = { predictedM, sigmaM: doubtKgM / movingKg, movingKg, rangeM: levers.rangeM };
-  const trials = trialsInDress(records, levers).map((r) => r.values);
+  const trials = trialsInDress(records, levers).flatMap(({ values }) =>
+    values.positionM === null ? [] : [{ ...values, positionM: values.positionM }],
+  );
   const asked = trials.map(({ positionM, drops }): TipTrial => ({ positionM, wants: wantsOf(drops, levers) }));
   return { levers, problem, taught, trials, estimate: tipEstimate(asked, problem), bracket: tipBracket(asked) };
 }

@@ -105,8 +105,8 @@ function holdsRoughly(night: NightStatic, reading: ReadingOf<'balance'>): boolea
 
 /** The tube stands elsewhere in its clamp than at the trial before. */
 function bySlide(reading: ReadingOf<'balance'>, before: ReadingOf<'balance'> | undefined): Done[] {
-  const slid = before ? Math.abs(reading.values.positionM - before.values.positionM) : 0;
-  return slid > FAR_SLIDE_M ? done('clampMoved') : [];
+  const [atM, wasM] = [reading.values.positionM, before?.values.positionM ?? null];
+  return atM !== null && wasM !== null && Math.abs(atM - wasM) > FAR_SLIDE_M ? done('clampMoved') : [];
 }
 
 const byTrial = (night: NightStatic, r: ReadingOf<'balance'>, before: ReadingOf<'balance'> | undefined): Done[] => [

@@ -78,14 +78,12 @@ export function DistancesTried() {
         </>
       )}
       <ScrollTable label={CORNERS.tried} headings={['When', 'Flange to sensor', 'The corners say']}>
-        {tried.map(({ reading, verdict }) => (
+        {tried.map(({ reading, verdict, spacingMm }) => (
           <tr key={reading.id}>
             <td className="figures">
               {formatDate(reading.takenAtUtc.slice(0, 10))}, {format.clock(fromUtcText(reading.takenAtUtc))}
             </td>
-            <td className="figures">
-              {reading.values.spacingMm === null ? '–' : format.quantity(reading.values.spacingMm, 'opticsMm', 2)}
-            </td>
+            <td className="figures">{spacingMm === null ? '–' : format.quantity(spacingMm, 'opticsMm', 2)}</td>
             <td>{verdictName(verdict)}</td>
           </tr>
         ))}

@@ -56,7 +56,7 @@ export function cornersSaying(night: NightStatic): CornersSaying {
     drawnAlong: verdict.code === 'tracking' ? drawnAlong(verdict.stick, night.records.rig.cameraAngleDeg) : null,
     stepMm: best && spacing ? best.distanceMm - fromMm(look, spacing) : null,
     low: !look.reading.values.highTarget,
-    spacingMm: look.reading.values.spacingMm,
+    spacingMm: look.spacingMm,
     best,
   };
 }

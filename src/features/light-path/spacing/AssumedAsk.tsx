@@ -8,14 +8,12 @@ import { updateHead } from '../../../storage/heads.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { useBusy, useWrite } from '../../../session/useWrite.ts';
 import { ASSUMED, assumedSaid, depthLabel } from '../../../text/assumedWords.ts';
+import { GENDERS } from '../../../text/trainWords.ts';
 import { QuantityField, SelectField } from '../../../ui/form/Fields.tsx';
 import { formResolver } from '../../../ui/form/formResolver.ts';
 import { ThreadField } from '../../../ui/form/ThreadField.tsx';
 
-const SIDES = [
-  { value: 'female', label: 'female (inside thread)' },
-  { value: 'male', label: 'male (outside thread)' },
-];
+const SIDES = Object.entries(GENDERS).map(([value, label]) => ({ value, label }));
 
 type AskedProps<Fields extends FieldValues, Out> = {
   schema: z.ZodType<Out>;

@@ -19,6 +19,7 @@ import {
   offWords,
   stackWords,
   toBuyWords,
+  triedWords,
 } from '../../../text/fitWords.ts';
 import { StackBar } from '../../../ui/instruments/StackBar.tsx';
 import { Problem } from '../../../ui/Problem.tsx';
@@ -102,6 +103,7 @@ type Outcome = { of: string; found: FitFound | null; problem: string | null };
 /** Five stacks from the user's own pieces, the nearest first; one of them becomes the rig's train. */
 export function FitFromBox() {
   const { numbers, records } = useNight();
+  const { format } = useShared();
   const { going, watch } = useWatched();
   const [outcome, setOutcome] = useState<Outcome | null>(null);
   const { lightPath, camera } = numbers;
@@ -122,7 +124,7 @@ export function FitFromBox() {
     <div className="section">
       <h2>{FIT.title}</h2>
       <p className="soft mb-1">
-        {FIT.hint} {FIT.tried}
+        {FIT.hint} {triedWords(fit.input.mostShimsMm, format)}
       </p>
       {going ? (
         <WorkGoing going={going} />

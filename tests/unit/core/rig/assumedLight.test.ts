@@ -70,6 +70,33 @@ describe('a distance that nobody knows', () => {
   });
 });
 
+describe('corners that were seen with a guessed depth', () => {
+  const { presentMm, glassMm } = told.spacing!;
+  const seenWith = (cameraId: string, more: object = {}): Reading =>
+    lookAt(corrector.id, 1, ROUND, {
+      spacingMm: presentMm,
+      glassMm,
+      guessedDepth: { cameraId, depthMm: camera.depthMm },
+      ...more,
+    });
+  const other = { ...camera, id: 'other', depthBasis: 'assumed' as const };
+
+  it('are certain for that camera, say nothing of another one, and come to speak once its depth is told', () => {
+    const own = night({ parts: guessedDepth, readings: [seenWith(camera.id)] });
+    expect(own.numbers.lightPath.spacing!.doubtMm).to.equal(0);
+    const ofOther = (basis: 'assumed' | 'stated') =>
+      night({ parts: [...parts, { ...other, depthBasis: basis }], readings: [seenWith('other')] }).learned.spacing;
+    expect([ofOther('assumed').learnedMm, ofOther('stated').isLearned]).to.deep.equal([null, true]);
+  });
+
+  it('a distance learned with a told depth leaves the doubt of a camera that is guessed', () => {
+    const plain = lookAt(corrector.id, 1, ROUND, { spacingMm: presentMm, glassMm });
+    const { spacing } = night({ parts: guessedDepth, readings: [plain] }).numbers.lightPath;
+    expect(spacing!.doubtMm).to.equal(depthDoubtMm({ ...camera, depthBasis: 'assumed' }));
+    expect(night({ readings: [plain] }).numbers.lightPath.spacing!.doubtMm).to.equal(0);
+  });
+});
+
 describe('a camera whose depth and thread are guesses', () => {
   it('a body and its adapter are known better than how deep a camera for the telescope is', () => {
     const depth = (more: object): number => depthDoubtMm({ ...camera, ...more });

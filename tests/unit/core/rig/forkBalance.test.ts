@@ -35,7 +35,7 @@ const tried = (...drops: string[]): NightStatic =>
     drops.map((one, i): Reading =>
       reading(
         'balance',
-        { axis: 'dec', positionM: 0, drops: one },
+        { axis: 'dec', positionM: null, drops: one },
         { ...at(i), id: `b${i}`, nightId, subject: { type: 'rig', id: rigId } },
       ),
     ),
