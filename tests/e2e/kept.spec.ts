@@ -38,11 +38,12 @@ async function hide(page: Page): Promise<void> {
   });
 }
 
+/** Whole copies only: one that is still being written ends in ".part" and belongs to its writer. */
 const copyNames = (page: Page): Promise<string[]> =>
   page.evaluate(async () => {
     const folder = await (await navigator.storage.getDirectory()).getDirectoryHandle('copies', { create: true });
     const names: string[] = [];
-    for await (const name of folder.keys()) names.push(name);
+    for await (const name of folder.keys()) if (!name.endsWith('.part')) names.push(name);
     return names;
   });
 
