@@ -49,7 +49,44 @@ const mountKindsInTable = {
   }),
 };
 
+/** Words are read in the user's units: a figure with a unit passes the formatter, or stands in braces for it. */
+const UNIT = /(?<![{\d.])\b\d+(?:\.\d+)? ?(?:mm|cm|km|m|kg)\b/;
+const noUnitsInWords = {
+  meta: { type: 'problem', messages: { unit: 'a figure with a unit: format it, or write it in braces as {20 kg}.' } },
+  create: (context) => ({
+    Literal(node) {
+      if (typeof node.value === 'string' && UNIT.test(node.value)) context.report({ node, messageId: 'unit' });
+    },
+    TemplateElement(node) {
+      if (UNIT.test(node.value.cooked ?? '')) context.report({ node, messageId: 'unit' });
+    },
+  }),
+};
+
+/** A test of the keyboard goes where the Tab key goes: it neither puts the focus anywhere nor presses keys on what it found. */
+const keyboardOnly = {
+  meta: { type: 'problem', messages: { keys: 'only page.keyboard: go there by the Tab key.' } },
+  create: (context) => ({
+    CallExpression({ callee }) {
+      if (
+        callee.type !== 'MemberExpression' ||
+        !['press', 'focus', 'click', 'fill', 'tap', 'type'].includes(callee.property.name)
+      )
+        return;
+      const on = callee.object;
+      const isKeyboard = on.type === 'MemberExpression' && on.property.name === 'keyboard';
+      if (!isKeyboard) context.report({ node: callee, messageId: 'keys' });
+    },
+  }),
+};
+
 export default {
   meta: { name: 'owl' },
-  rules: { 'no-clock': noClock, 'no-hook-of-file': noHookOfFile, 'mount-kinds-in-table': mountKindsInTable },
+  rules: {
+    'no-clock': noClock,
+    'no-hook-of-file': noHookOfFile,
+    'mount-kinds-in-table': mountKindsInTable,
+    'no-units-in-words': noUnitsInWords,
+    'keyboard-only': keyboardOnly,
+  },
 };

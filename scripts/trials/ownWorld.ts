@@ -1,4 +1,5 @@
 /** Nights as somebody new makes them: from few answers to a whole derived night, as the first screens and the benches do it. */
+import type { AllRecords } from '../../src/core/history/nightRecords.ts';
 import { byNight } from '../../src/core/history/readingIndex.ts';
 import { deriveNight } from '../../src/core/night/deriveNight.ts';
 import type { NightStatic } from '../../src/core/night/nightStatic.ts';
@@ -13,21 +14,20 @@ import { partsOfRig } from '../../src/core/rig/rigState.ts';
 import { settingOf } from '../../src/core/records/setting.ts';
 import { own, TRIAL_NOW } from './demoWorld.ts';
 
-export function made(answers: OwnAnswers): OwnNight {
+export function made(answers: OwnAnswers, nowMs = TRIAL_NOW): OwnNight {
   let n = 0;
-  return ownNight(answers, TRIAL_NOW, {
+  return ownNight(answers, nowMs, {
     newId: () => `id-${(n += 1)}`,
     nameOf: (piece, kg) => (kg > 0 ? `${piece} ${kg}` : piece),
     targetName: (id, plain) => `${id}, ${plain}`,
   });
 }
 
-/** @param readings of that night, as benches record them. */
-export function derived(
-  answers: OwnAnswers,
-  readings: (night: { nightId: string; rigId: string }) => Reading[] = () => [],
-): NightStatic {
-  const { nightId, records } = made(answers);
+type Readings = (night: { nightId: string; rigId: string }) => Reading[];
+
+/** All records of somebody who answered so, as they stand in a database. */
+export function ownStored(answers: OwnAnswers, { readings = () => [], nowMs = TRIAL_NOW }: Wish = {}): OwnStored {
+  const { nightId, records } = made(answers, nowMs);
   const of = <R>(table: string): R[] =>
     records.filter((r) => r.table === table).map((r) => ({ ...own, id: r.id, ...r.body }) as R);
   const [parts, rigs, sites] = [of<Part>('parts'), of<Rig>('rigs'), of<Site>('sites')];
@@ -36,26 +36,40 @@ export function derived(
   // The rig as it is: what readings name as theirs.
   const snapshot = {
     id: 's1',
-    takenAtUtc: new Date(TRIAL_NOW).toISOString(),
+    takenAtUtc: new Date(nowMs).toISOString(),
     rig,
     parts: partsOfRig(rig, parts),
     site,
   };
-  const stored = {
-    parts,
-    rigs,
-    sites,
-    targets: of<Target>('targets'),
-    nights: of<Night>('nights'),
-    readings: byNight(readings({ nightId, rigId: rig.id })),
-    snapshots: snapshotsById([snapshot]),
-    limits: settingOf([], 'limits'),
-    schools: settingOf([], 'schools'),
+  return {
+    nightId,
+    nowMs,
+    records: {
+      parts,
+      rigs,
+      sites,
+      targets: of<Target>('targets'),
+      nights: of<Night>('nights'),
+      readings: byNight(readings({ nightId, rigId: rig.id })),
+      snapshots: snapshotsById([snapshot]),
+      limits: settingOf([], 'limits'),
+      schools: settingOf([], 'schools'),
+    },
   };
-  const found = deriveNight(stored, nightId, TRIAL_NOW);
+}
+
+/** `readings` of that night, as benches record them. */
+type Wish = { readings?: Readings; nowMs?: number };
+export type OwnStored = { nightId: string; nowMs: number; records: AllRecords };
+
+export function nightOf({ records, nightId, nowMs }: OwnStored): NightStatic {
+  const found = deriveNight(records, nightId, nowMs);
   if (found.state !== 'night') throw new Error(`the night is ${found.state}: ${JSON.stringify(found)}`);
   return found.night;
 }
+
+export const derived = (answers: OwnAnswers, readings: Readings = () => []): NightStatic =>
+  nightOf(ownStored(answers, { readings }));
 
 export const NORTH = { name: 'Garden', latDeg: 40.33, lonDeg: -7.6, zoneIana: 'Europe/Lisbon' };
 export const SOUTH = { name: 'Farm', latDeg: -22.75, lonDeg: 17.2, zoneIana: 'Africa/Windhoek' };

@@ -25,6 +25,7 @@ import { plateTrial } from './plateTrial.ts';
 import { tipTrial } from './tipTrial.ts';
 import { everyCase, type Trial } from './trial.ts';
 import { dressedTrial } from './dressedTrial.ts';
+import { wordsTrial } from './wordsTrial.ts';
 import { windowsTrial } from './windowsTrial.ts';
 import { weightSets } from '../../src/core/mount/balanceProposals.ts';
 
@@ -173,6 +174,7 @@ export const TRIALS: readonly Trial[] = [
     1000,
     importProperty,
   ),
+  wordsTrial,
   everyCase('any-record', 'every bench draws whatever record the schemas take', 2000, anyRecordProperty),
   everyCase(
     'commands',

@@ -14,6 +14,7 @@ import { GuessedPattern } from '../ui/instruments/Guessed.tsx';
 import { CommandProvider } from './commands/CommandProvider.tsx';
 import { keepOffline } from './offline.ts';
 import { NoticeCorner, useNotices } from './Notices.tsx';
+import { useFocusKeeper } from './useFocusKeeper.ts';
 import { useOpening } from './useOpening.ts';
 
 const LostPage = later(async () => (await import('./LostPage.tsx')).LostPage, Opening);
@@ -50,6 +51,7 @@ function useHealing({ doubles }: Stored, notify: Shared['notify']): void {
 function WithRecords({ stored }: { stored: Stored }) {
   const { notices, notify, dismiss } = useNotices();
   const units = settingOf(stored.settings, 'units');
+  useFocusKeeper();
   const loss = useLoss(stored);
   useKeepingCopies(stored, loss === null);
   useHealing(stored, notify);

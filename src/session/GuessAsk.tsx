@@ -7,6 +7,8 @@ import type { Step } from '../core/records/reading.ts';
 import type { Guess, Guesses } from '../core/rig/guesses.ts';
 import { lengthMSchema, massKgSchema } from '../core/records/common.ts';
 import { updateHead } from '../storage/heads.ts';
+import { axisWords } from '../text/rigWords.ts';
+import { useHas } from './useHas.ts';
 import { GUESS, guessHint, guessLabel, guessSaid, guessSentence, type GuessUnit } from '../text/guessWords.ts';
 import { QuantityField } from '../ui/form/Fields.tsx';
 import { formResolver } from '../ui/form/formResolver.ts';
@@ -64,12 +66,13 @@ function GuessField({ guess, unit }: { guess: Guess; unit: GuessUnit }) {
     defaultValues: { value: null },
   });
   const save = form.handleSubmit(({ value }) => correct(guess, value));
+  const has = useHas();
   return (
     <FormProvider {...form}>
       <form onSubmit={(event) => void save(event)} noValidate>
         <QuantityField
           name="value"
-          label={guessLabel(guess)}
+          label={guessLabel(guess, axisWords(has).name)}
           kind={guess.what === 'mass' ? 'mass' : 'barLength'}
           system={format.system}
           expected={Math.abs(guess.value)}

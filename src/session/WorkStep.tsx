@@ -1,3 +1,4 @@
+import { inUnits } from '../text/inUnits.ts';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Missing } from '../core/night/ledger/ledger.ts';
@@ -6,7 +7,7 @@ import { missingWords } from '../text/ledgerWords.ts';
 import { assemblyWords } from '../text/packingWords.ts';
 import { CheckRow } from '../ui/CheckRow.tsx';
 import { StateMark } from '../ui/StateMark.tsx';
-import { useNight } from './session.ts';
+import { useNight, useShared } from './session.ts';
 import { useWorkTick } from './useWorkTick.ts';
 
 /** Where a step is done that is recorded on a bench. */
@@ -37,13 +38,16 @@ export function StepLink({ to, done, children }: { to: string; done: boolean; ch
 
 /** What a step needs and does not have is said first; nothing is refused. */
 function Words({ step, missing }: { step: AssemblyStep; missing: readonly Missing[] }) {
+  const { format } = useShared();
   const { do: what, why, caution } = assemblyWords(step, handsOf(useNight().numbers));
   return (
     <>
       <strong>{what}</strong>
       <br />
       <span className="soft">{why}</span>
-      {[missingWords(missing), caution ?? ''].map((line) => line !== '' && <CautionLine key={line} words={line} />)}
+      {[missingWords(missing), caution ?? ''].map(
+        (line) => line !== '' && <CautionLine key={line} words={inUnits(line, format)} />,
+      )}
     </>
   );
 }

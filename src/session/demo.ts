@@ -30,7 +30,7 @@ export function besideOwn<R extends Listed>(records: readonly R[], nights: reado
 }
 
 export function useDemo(): { shown: boolean; setShown: (shown: boolean) => void } {
-  return { shown: useSyncExternalStore(listeners.subscribe, isShown), setShown };
+  return { shown: useSyncExternalStore(listeners.subscribe, isShown, isShown), setShown };
 }
 
 /** What lists show. */

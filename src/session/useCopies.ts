@@ -9,7 +9,7 @@ import type { CopyState } from './copies.ts';
 
 export function useCopyState(): CopyState {
   const { copies } = useSession();
-  return useSyncExternalStore(copies.subscribe, copies.state);
+  return useSyncExternalStore(copies.subscribe, copies.state, copies.state);
 }
 
 const PERSIST_ASKED = 'tidy-owl-persist-asked';

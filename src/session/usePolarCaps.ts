@@ -1,12 +1,13 @@
 /** The shipped stars of the polar caps: fetched once, kept for the tab; the app's own file, so it is there offline. */
 import { useQuery } from '@tanstack/react-query';
-import capsUrl from '../core/sky/data/polar-caps.bin?url';
 import { decodeStars, type TableStar } from '../core/sky/starTable.ts';
 
 const NONE: readonly TableStar[] = [];
 
+const CAPS = new URL('../core/sky/data/polar-caps.bin', import.meta.url);
+
 async function fetchCaps(): Promise<TableStar[]> {
-  const response = await fetch(capsUrl);
+  const response = await fetch(CAPS);
   if (!response.ok) throw new Error(`the star table answered ${response.status}`);
   return decodeStars(new Uint8Array(await response.arrayBuffer()));
 }

@@ -7,21 +7,25 @@ import { MS_PER_MINUTE } from '../core/time/utc.ts';
 import { latestPer } from '../core/once.ts';
 import { useNight, useSession } from './session.ts';
 
+/** What stands outside React is the same where pages are drawn as text only. */
+const useOutside = <T>(subscribe: (listener: () => void) => () => void, get: () => T): T =>
+  useSyncExternalStore(subscribe, get, get);
+
 /** A value that follows the ribbon's time; the component draws again only when the selected value changes. */
 export function useRibbonTime<T extends string | number | boolean>(select: (timeMs: number) => T): T {
   const { ribbon } = useSession();
-  return useSyncExternalStore(ribbon.subscribe, () => select(ribbon.timeMs()));
+  return useOutside(ribbon.subscribe, () => select(ribbon.timeMs()));
 }
 
 export function useIsLive(): boolean {
   const { ribbon } = useSession();
-  return useSyncExternalStore(ribbon.subscribe, ribbon.isLive);
+  return useOutside(ribbon.subscribe, ribbon.isLive);
 }
 
 /** True while a moment beyond the present is shown. */
 export function useIsAhead(): boolean {
   const { ribbon, clock } = useSession();
-  return useSyncExternalStore(ribbon.subscribe, () => !ribbon.isLive() && ribbon.timeMs() > clock.nowMs());
+  return useOutside(ribbon.subscribe, () => !ribbon.isLive() && ribbon.timeMs() > clock.nowMs());
 }
 
 /** One state per shown moment, shared by everything that draws it. */
@@ -41,7 +45,7 @@ export function useWatch(): Watch {
     const nowMs = ribbon.isLive() ? timeMs : clock.nowMs();
     return watchOf(night, `${timeMs} ${nowMs}`);
   }, [night, ribbon, clock]);
-  return useSyncExternalStore(ribbon.subscribe, snapshot);
+  return useOutside(ribbon.subscribe, snapshot);
 }
 
 const nightOfMinute = latestPer((night: NightStatic, minute: number) => nightAsOf(night, minute * MS_PER_MINUTE));
@@ -50,7 +54,7 @@ const nightOfMinute = latestPer((night: NightStatic, minute: number) => nightAsO
 export function useNightNow(night: NightStatic): NightStatic {
   const { ribbon, clock } = useSession();
   const snapshot = useCallback(() => nightOfMinute(night, Math.floor(clock.nowMs() / MS_PER_MINUTE)), [night, clock]);
-  return useSyncExternalStore(ribbon.subscribe, snapshot);
+  return useOutside(ribbon.subscribe, snapshot);
 }
 
 /** The night's state at the ribbon's time. */
@@ -58,5 +62,5 @@ export function useNightAt(): NightAt {
   const { ribbon } = useSession();
   const night = useNight();
   const snapshot = useCallback(() => stateAt(night, ribbon.timeMs()), [night, ribbon]);
-  return useSyncExternalStore(ribbon.subscribe, snapshot);
+  return useOutside(ribbon.subscribe, snapshot);
 }

@@ -47,7 +47,7 @@ export function useWrite(): Write {
 /** True while a write of this tab is being kept. */
 export function useBusy(): boolean {
   const { presses } = useSession();
-  return useSyncExternalStore(presses.subscribe, presses.busy);
+  return useSyncExternalStore(presses.subscribe, presses.busy, presses.busy);
 }
 
 export function useSaveSetting(): <K extends SettingKey>(key: K, value: SettingValue<K>) => void {

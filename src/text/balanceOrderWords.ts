@@ -28,7 +28,7 @@ const UNLOAD: Record<Exclude<UnloadStep, 'cameraOff'>, string> = {
   tubeOff: 'Tube out of the saddle, held before the clamp opens',
   weightsOff: 'Weights off last of the load, the end stop after them',
   barOff: 'Bar out or drawn in',
-  headOff: 'Head off; two people above 20 kg',
+  headOff: 'Head off; two people above {20 kg}',
   legsLast: 'Legs in last. Look round the ground with a light',
 };
 

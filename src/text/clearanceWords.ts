@@ -51,22 +51,23 @@ export const CLEAR = {
   gapHint: 'With a ruler between the two, at its narrowest.',
   record: 'Record this gap',
   measure: 'Where the tape goes',
-  measureHint: 'The rig in its home position. Dashed = a guess.',
+  measureHint: 'The tube to the pole, what balances it straight down. Dashed = a guess.',
   map: 'Where the tube may be',
   mapMissing: 'The map could not be reckoned. Reload to try again.',
 } as const;
 
 /** What the map shows. */
 export const mapWords = (state: FlipState): string =>
-  `${state === 'beforeFlip' ? 'Before' : 'After'} the flip: amber = nearer than the margin, dark = it touches; the bar is tonight’s target.`;
+  `${state === 'beforeFlip' ? 'Before' : 'After'} the flip: amber = nearer than the margin, dark = it touches; the line across is tonight’s target.`;
 
 /** How the pose is set by hand, power off. */
-export function poseSentence(pose: WorstPose, feet: Feet, f: Format): Said {
+export function poseSentence(pose: WorstPose, feet: Feet, f: Format, hasBar: boolean): Said {
+  const across = hasBar ? 'bar' : 'declination axis';
   const { belowDeg, west } = barOfPose(pose);
   const bar =
     Math.abs(belowDeg) < 1
-      ? 'the **bar level**'
-      : `the bar so that the **tube’s end stands ${f.quantity(Math.abs(belowDeg), 'angleDeg', 0)} ${belowDeg > 0 ? 'below' : 'above'} the level**`;
+      ? `the **${across} level**`
+      : `the ${across} so that the **tube’s end stands ${f.quantity(Math.abs(belowDeg), 'angleDeg', 0)} ${belowDeg > 0 ? 'below' : 'above'} the level**`;
   return `Power off, tube held: set ${bar}, tube on the ${west ? 'west' : 'east'} side, declination **${f.quantity(pose.decDeg, 'angleDeg', 0)}**. Measure the gap from the ${pairWords(pose.clearance.closest, feet)}.`;
 }
 

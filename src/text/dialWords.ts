@@ -1,4 +1,5 @@
 /** Words around the finder's dial: rings, tilt, the cross' own offset, what the knobs do to the stars, what to check. */
+import type { RigHas } from '../core/rig/rigHas.ts';
 import type { Format } from './format.ts';
 import { clockFaceWords } from './polarWords.ts';
 
@@ -62,8 +63,11 @@ export function patternMoveWords(move: {
   return `${name.charAt(0).toUpperCase()}${name.slice(1)} clockwise: the stars move ${WAYS[move.way]} in this view.`;
 }
 
-export const LOW_POLE_WORDS =
-  'The pole stands low here: one leg toward the pole, under the overhang, and see that bar and weights clear it before you tilt the head.';
+/** Null for what stands on the ground: nothing hangs over there. */
+export const lowPoleWords = (has: RigHas): string | null =>
+  has.has('legs')
+    ? `The pole stands low here: one leg toward the pole, under the overhang${has.has('bar') ? ', and see that bar and weights clear it before you tilt the head' : ''}.`
+    : null;
 
 /** What tells the four-sided pattern from others like it. */
 export type PatternCheck =

@@ -2,7 +2,7 @@
 import type { LoadVerdict } from '../core/mount/load.ts';
 import type { Swing } from '../core/rig/footingOfRig.ts';
 import type { Format } from './format.ts';
-import { SWING_NAMES } from './footingWords.ts';
+import { swingName } from './footingWords.ts';
 import type { Said } from './said.ts';
 
 type Torque = { torqueNm: number; verdict: LoadVerdict };
@@ -47,7 +47,7 @@ export function swingWords(
   windMPerS: number,
   f: Format,
 ): { name: string; value: string } {
-  const words = SWING_NAMES[swing];
+  const words = swingName(swing, true);
   return {
     name: `Tips, ${words}`,
     value: `${f.quantity(tippingDeg, 'angleDeg')}, ${f.quantity(windMPerS, 'speed')}`,

@@ -1,5 +1,6 @@
 /** Where to look for the pole with the bare eye, and how to sweep for it. */
 import type { HopGroupId } from '../core/sky/starHop.ts';
+import type { RigHas } from '../core/rig/rigHas.ts';
 import type { Format } from './format.ts';
 import { clockFaceWords } from './polarWords.ts';
 import { starName } from './starWords.ts';
@@ -64,16 +65,16 @@ export function hopWords(hop: {
 export const NO_GROUP_WORDS = 'None of the bright groups stands clear of the horizon now.';
 
 /** The sweep, in order, for a pole that no bright star marks. */
-export function sweepSteps(south: boolean, latDeg: number, tracker: boolean, f: Format): string[] {
+export function sweepSteps(south: boolean, latDeg: number, has: RigHas, f: Format): string[] {
   if (!south) return [];
   const alt = f.quantity(Math.abs(latDeg), 'angleDeg');
   return [
     `Bearing 180° true; altitude ${alt}, your latitude without its sign; bubble in the middle.`,
-    ...(tracker ? ['Set the hemisphere switch to south, or the tracker turns the wrong way.'] : []),
+    ...(has.has('motor') && !has.has('slew') ? ['Set the hemisphere switch to south, or it turns the wrong way.'] : []),
     'Wait until the stars of magnitude 5 show, half an hour after dusk ends.',
-    'Look through the finder and sweep in azimuth, 3° to each side, slowly.',
+    `Look ${has.has('polarFinder') ? 'through the finder' : 'along the axis with binoculars'} and sweep in azimuth, 3° to each side, slowly.`,
     'Nothing: altitude 1° up, sweep again; then 1° and 2° down.',
-    'Four stars in a trapezium: check its sides and neighbours on the dial’s tab before you trust it.',
-    'Still nothing: a camera with a short lens on the axis shows the pattern in a few seconds, or align by drift.',
+    `Four stars in a trapezium: check its sides${has.has('polarFinder') ? ' and neighbours on the dial’s tab' : ''} before you trust it.`,
+    `Still nothing: ${has.has('camera') ? 'a short lens on the axis shows the pattern in a few seconds, or ' : ''}align by drift.`,
   ];
 }

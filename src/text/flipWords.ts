@@ -1,5 +1,6 @@
 /** The flip, step by step, for the hand that does it. */
 import type { FlipBy, FlipStep } from '../core/night/advice/flipWalk.ts';
+import type { RigHas } from '../core/rig/rigHas.ts';
 import type { Format } from './format.ts';
 
 export const FLIP = {
@@ -12,11 +13,13 @@ export const FLIP = {
   missHint: 'Where the target lay from the frame’s middle on the first sub after the flip. Empty = not looked at.',
   missEast: 'Too far east',
   missNorth: 'Too far north',
-  first:
-    'No flip of this rig is on record. Watch it all the way, one hand near the switch or on the tube, a lamp on the gap.',
   automatic: 'If the mount or a program does it',
   recorded: 'Flip recorded. Its minutes count in the next plan.',
 } as const;
+
+/** Before the first flip of a rig. */
+export const firstFlipWords = (by: FlipBy): string =>
+  `No flip of this rig is on record. Watch it all the way, one hand ${by === 'motors' ? 'near the switch' : 'on the tube'}, a lamp on the gap.`;
 
 type Words = { do: string; why: string };
 
@@ -32,7 +35,7 @@ const STEPS: Record<Exclude<FlipStep, 'biasWeight'>, Words> = {
   },
   sendOver: {
     do: 'Send the tube to the target again: the mount goes over by itself. Hand near the switch.',
-    why: 'Weights pass low, the tube high. Stop it when anything pulls or comes within a hand’s breadth.',
+    why: 'The tube passes high. Stop it when anything pulls or comes within a hand’s breadth.',
   },
   holdTube: {
     do: 'One hand flat on the tube’s middle, the other on the right-ascension clutch. Open it.',
@@ -44,19 +47,23 @@ const STEPS: Record<Exclude<FlipStep, 'biasWeight'>, Words> = {
   },
   decThroughPole: {
     do: 'Open declination and swing the tube through the pole’s side to the target. Clutch tight.',
-    why: 'Never over the other way: the cables would wind up.',
+    why: 'Never over the other way: cables would wind up, and you would lose the side.',
   },
   clutchesTight: {
     do: 'Tug gently at tube and bar: both clutches hold.',
     why: 'A slipping clutch looks like bad tracking.',
   },
   cablesAfter: {
-    do: 'Follow every cable from the camera down: slack, and clear of the axes.',
+    do: 'Follow every cable from the tube down: slack, and clear of the axes.',
     why: 'Now is when one catches.',
   },
   recentre: {
     do: 'Take a short frame and bring the target back to the middle.',
     why: 'The picture stands upside down now: up and down, left and right are swapped.',
+  },
+  lookAgain: {
+    do: 'Find the target again through the finder, and turn the diagonal so that you can look in.',
+    why: 'The view is turned by half a turn now.',
   },
   orientation: {
     do: 'Leave the camera as it is; turn a diagonal so that you can look in.',
@@ -79,11 +86,11 @@ const STEPS: Record<Exclude<FlipStep, 'biasWeight'>, Words> = {
 const BY: Partial<Record<FlipBy, Partial<Record<FlipStep, Words>>>> = {
   bracket: {
     holdTube: {
-      do: 'Hold the camera, and open the clutch of the tracker.',
-      why: 'The bracket is small, but the lens is what it hits with.',
+      do: 'Hold what hangs on the bracket, and open the clutch of the tracker.',
+      why: 'The bracket is small; what it carries is what hits.',
     },
     decThroughPole: {
-      do: 'Open the bracket’s declination clamp and swing the lens through the pole’s side to the target. Clamp tight.',
+      do: 'Open the bracket’s declination clamp and swing it through the pole’s side to the target. Clamp tight.',
       why: 'Look at the fitting below it: it must not meet the wedge.',
     },
   },
@@ -97,12 +104,18 @@ const BY: Partial<Record<FlipBy, Partial<Record<FlipStep, Words>>>> = {
 };
 
 /** What the hand does at a step, and why. */
-export function flipStepWords(step: FlipStep, by: FlipBy, biasStepM: number, f: Format): Words {
+export function flipStepWords(
+  step: FlipStep,
+  { by, has }: { by: FlipBy; has: RigHas },
+  biasStepM: number,
+  f: Format,
+): Words {
   if (step === 'biasWeight')
     return {
       do: `Tube held: slide the weight ${f.quantity(biasStepM, 'barLength')} inward.`,
       why: 'East heavy on this side too: the tube stands east now.',
     };
+  if (step === 'decThroughPole' && !has.has('cables')) return { ...STEPS[step], why: 'The short way round.' };
   return BY[by]?.[step] ?? STEPS[step];
 }
 
@@ -112,6 +125,7 @@ export const stepCount = (at: number, of: number): string => `Step ${at} of ${of
 export function automaticLines(
   about: { pastMin: number | null; waitS: number | null; pauseMin: number },
   f: Format,
+  guided: boolean,
 ): string[] {
   const { pastMin, waitS, pauseMin } = about;
   return [
@@ -125,7 +139,7 @@ export function automaticLines(
       ? 'Settling after the slew: 10 s, until you measured yours.'
       : `Settling after the slew: ${f.quantity(waitS, 'seconds')}.`,
     'Re-centre by a solved frame, and do not turn the camera.',
-    'Refocus after it, and let the guider know the side.',
+    `Refocus after it${guided ? ', and let the guider know the side' : ''}.`,
     'A limit in the mount itself, a few minutes beyond: it stops the tube when everything else fails.',
   ];
 }

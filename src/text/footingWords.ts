@@ -8,6 +8,7 @@ import type { Said } from './said.ts';
 export type FootingSaying =
   | { code: 'noMount' }
   | { code: 'pier' }
+  | { code: 'board' }
   | { code: 'incomplete' }
   | { code: 'falls'; towardAzimuthDeg: number | null }
   | { code: 'weak'; towardAzimuthDeg: number | null; tippingDeg: number; windMPerS: number }
@@ -22,6 +23,8 @@ export function footingSentence(s: FootingSaying, f: Format): Said {
       return 'Choose a **mount and a tripod** for this rig in Kit.';
     case 'pier':
       return 'Nothing to check: a **pier** does not tip.';
+    case 'board':
+      return 'Lay it on **flat, firm ground**: low and wide, it does not tip.';
     case 'incomplete':
       return 'Enter the size of the **tube** in Kit: the wind leans on it.';
     case 'falls':
@@ -33,30 +36,31 @@ export function footingSentence(s: FootingSaying, f: Format): Said {
   }
 }
 
-export function footingReason(s: FootingSaying, f: Format): string {
+export function footingReason(s: FootingSaying, f: Format, hasBar: boolean): string {
+  const swung = hasBar ? 'bar' : 'tube';
   switch (s.code) {
     case 'stands':
     case 'weak':
-      return `Its mass centre may lean ${f.quantity(s.tippingDeg, 'angleDeg')} before it falls, with the bar swung to its worst side.`;
+      return `Its mass centre may lean ${f.quantity(s.tippingDeg, 'angleDeg')} before it falls, with the ${swung} swung to its worst side.`;
     case 'falls':
-      return 'The mass centre lies outside the feet with the bar swung that way.';
+      return `The mass centre lies outside the feet with the ${swung} swung that way.`;
     case 'pier':
       return 'It is fixed to the ground.';
+    case 'board':
+      return 'On grass or sand put a slab under each foot: what sinks turns it.';
     default:
       return 'Feet, height and masses decide what tips it.';
   }
 }
 
-export const SWING_NAMES: Record<Swing, string> = {
-  tubeWest: 'tube west',
-  tubeEast: 'tube east',
-  weightsDown: 'weights down',
-};
+const SWINGS: Record<Swing, string> = { tubeWest: 'tube west', tubeEast: 'tube east', weightsDown: 'weights down' };
+export const swingName = (swing: Swing, hasBar: boolean): string =>
+  swing === 'weightsDown' && !hasBar ? 'tube up' : SWINGS[swing];
 
-export const PIVOT_ASSUMED_WORDS =
-  'The height of the axes is assumed: 250 mm above the hub. Enter it with the mount in Kit to be sure.';
+export const pivotAssumedWords = (aboveHubM: number, f: Format): string =>
+  `The height of the axes is assumed: ${f.quantity(aboveHubM, 'barLength', 0)} above the hub. Enter it with the mount in Kit to be sure.`;
 export const WIND_MODEL_WORDS =
-  'Feet do not slide; the wind leans on tube and camera at one height. Steady wind: gusts count for more.';
+  'Feet do not slide; the wind leans on the tube at one height. Steady wind: gusts count for more.';
 
 export function unweighedWords(names: readonly string[]): string {
   return `Without a mass and left out: ${names.join(', ')}. Weigh it and enter it in Kit.`;

@@ -1,4 +1,5 @@
-/** Balancing a tube between a fork's arms, front to back. */
+/** Balancing a tube between a fork's arms, or in a box's bearings, front to back. */
+import type { TubeAlone } from '../core/rig/assembly.ts';
 import type { ForkBalance } from '../core/rig/forkBalance.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
@@ -14,8 +15,18 @@ export type ForkSaying =
 export const FORK = {
   title: 'Which end dropped?',
   instrument: 'The pieces on the tube',
-  howItWas: 'Tube level, declination clutch open',
-} as const;
+  axis: { fork: 'declination axis', box: 'bearings' },
+  howItWas: { fork: 'Tube level, declination clutch open', box: 'Tube low, nothing holds it' },
+} as const satisfies Record<string, string | Record<TubeAlone, string>>;
+
+const TRY: Record<TubeAlone, Said> = {
+  fork: 'Tube level: hold it, open the **declination clutch** and see which end drops.',
+  box: 'Push the tube low, **let go** and see which end drops; then try it high.',
+};
+const WHY: Record<TubeAlone, string> = {
+  fork: 'A fork carries its tube on its own axis: only front to back is balanced.',
+  box: 'Its bearings carry the tube: only front to back is balanced.',
+};
 
 const other = (end: End): End => (end === 'front' ? 'rear' : 'front');
 
@@ -30,12 +41,12 @@ export function forkPlace(alongTubeM: number, f: Format, ends: TubeEnds): string
   return `${f.quantity(Math.abs(alongTubeM), 'barLength')} from the axis toward the ${end}`;
 }
 
-export function forkSentence(s: ForkSaying, f: Format, ends: TubeEnds): Said {
+export function forkSentence(s: ForkSaying, f: Format, ends: TubeEnds, on: TubeAlone): Said {
   switch (s.code) {
     case 'noMasses':
       return 'Enter **masses and distances** in Kit: they say which end is heavy.';
     case 'try':
-      return 'Tube level: hold it, open the **declination clutch** and see which end drops.';
+      return TRY[on];
     case 'balanced':
       return 'It stays level: **leave it**, and put a mark where the weight sits.';
     case 'drops':
@@ -45,11 +56,10 @@ export function forkSentence(s: ForkSaying, f: Format, ends: TubeEnds): Said {
   }
 }
 
-export function forkReason(s: ForkSaying, f: Format, ends: TubeEnds): string {
-  if (s.code === 'noMasses') return 'A fork carries its tube on its own axis: only front to back is balanced.';
+export function forkReason(s: ForkSaying, f: Format, ends: TubeEnds, on: TubeAlone): string {
+  if (s.code === 'noMasses') return WHY[on];
   const { momentKgM, doubtKgM, isEven, hang } = s.found;
-  if (isEven)
-    return `By your pieces it is even, ${f.doubt(doubtKgM, 'moment')}: a fork is balanced front to back only.`;
+  if (isEven) return `By your pieces it is even, ${f.doubt(doubtKgM, 'moment')}. ${WHY[on]}`;
   const heavy = ends[momentKgM > 0 ? 'front' : 'rear'];
   const pulls = `By your pieces the ${heavy} pulls by ${f.quantity(Math.abs(momentKgM), 'moment')}, ${f.doubt(doubtKgM, 'moment')}`;
   if (s.code !== 'try' || !hang) return `${pulls}.`;

@@ -28,8 +28,9 @@ export function guessSentence(asked: readonly Guess[], unit: GuessUnit): string 
     : `${first} is a guess, and moves ${what} most.`;
 }
 
-export const guessLabel = ({ name, what }: Guess): string =>
-  what === 'mass' ? `${name}: weigh it` : `${name}: its middle from the polar axis`;
+/** @param axis what it is measured from, as `polar axis`. */
+export const guessLabel = ({ name, what }: Guess, axis: string): string =>
+  what === 'mass' ? `${name}: weigh it` : `${name}: its middle from the ${axis}`;
 
 export const guessHint = ({ moves }: Guess, unit: GuessUnit, f: Format): string =>
   `Guessed as shown; that alone may move the answer by ${amount(moves, unit, f)}.`;

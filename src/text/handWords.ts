@@ -13,8 +13,12 @@ export function shutterWords(exposureS: number, f: Format): string {
   return `1/${part} s`;
 }
 
-/** `9 min 58 s` */
+const IN_HOURS_MIN = 120;
+
+/** `9 min 58 s`, `3 h 21` */
 export function minutesWords(minutes: number): string {
+  const whole = Math.round(minutes);
+  if (whole >= IN_HOURS_MIN) return `${Math.floor(whole / 60)} h ${String(whole % 60).padStart(2, '0')}`;
   const seconds = Math.round(minutes * 60);
   const [m, s] = [Math.floor(seconds / 60), seconds % 60];
   return s === 0 ? `${m} min` : m === 0 ? `${s} s` : `${m} min ${String(s).padStart(2, '0')} s`;
@@ -50,7 +54,8 @@ export const HAND = {
   longest: 'Longest untracked sub',
 } as const;
 
-export const byEyeWords = ({ view }: HandOfNight, f: Format): string =>
-  view === null
-    ? 'Enter tube and eyepiece in Kit.'
-    : `It takes no subs, so none are judged. ${f.quantity(view.fieldDeg, 'angleDeg', 1)} of sky are seen; left alone they pass in ${minutesWords(view.stayMin)}.`;
+export function byEyeWords({ view, follows }: HandOfNight, f: Format): string {
+  if (view === null) return 'Enter tube and eyepiece in Kit.';
+  const seen = `${f.quantity(view.fieldDeg, 'angleDeg', 1)} of sky are seen`;
+  return follows ? `${seen}; the mount follows.` : `${seen}; left alone they pass in ${minutesWords(view.stayMin)}.`;
+}

@@ -35,6 +35,11 @@ export const WON_BACK: Partial<Record<Held, string>> = {
 /** Ends `… went when`. */
 const MOVED_WORDS: Record<Movement, string> = {
   spreadLegs: 'the legs were spread',
+  boardDown: 'the board was laid down',
+  platformDown: 'the platform was laid down',
+  boxOn: 'the box came on',
+  tubeInBox: 'the tube was laid in its box',
+  finderOn: 'the finder came on',
   legsMoved: 'a leg was moved',
   poleLeg: 'the tripod was turned',
   level: 'the level was read',

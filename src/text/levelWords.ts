@@ -1,6 +1,7 @@
 /** Sentences of level, bearing and latitude. */
 import type { HeightAdvice } from '../core/mount/finderEye.ts';
 import type { CompassKind } from '../core/sky/bearing.ts';
+import type { RigHas } from '../core/rig/rigHas.ts';
 import type { IronCheck } from '../core/pole/bearing.ts';
 import type { ScaleToSet } from '../core/pole/scaleToSet.ts';
 import { LAST_NIGHTS, type GroundMarks } from '../core/pole/groundMarks.ts';
@@ -102,12 +103,15 @@ export const COMPASS_HOW: Record<CompassKind, string> = {
 };
 
 /** Why a leg points at the pole. */
-export function footReason(latDeg: number, gap: boolean): string {
+export function footReason(latDeg: number, gap: boolean, has: RigHas): string {
   if (gap)
     return 'Two legs toward the pole carry the load that hangs over there: your mount wants its lug between them.';
-  return Math.abs(latDeg) < 25
-    ? 'At your latitude the tube’s load hangs over toward the pole: a leg belongs under it, and bar and weights must clear it.'
-    : 'One leg toward the pole carries the load that hangs over there, and the azimuth knobs work against it.';
+  if (Math.abs(latDeg) < 25) {
+    const clear = has.has('bar') ? ', and bar and weights must clear it' : '';
+    return `At your latitude the tube’s load hangs over toward the pole: a leg belongs under it${clear}.`;
+  }
+  const knobs = has.has('knobs') ? ', and the azimuth knobs work against it' : '';
+  return `One leg toward the pole carries the load that hangs over there${knobs}.`;
 }
 
 /** What earlier nights remember of the ground. */
@@ -154,7 +158,7 @@ export function shadowSentence(s: ShadowSaying, f: Format): Said {
 
 export function shadowReason(s: ShadowSaying, f: Format): string {
   if (s.code === 'down')
-    return 'Needs no compass and fears no iron. Hang a weight on a thread and mark where its shadow falls.';
+    return 'Needs no compass and fears no iron. Hang a stone on a thread and mark where its shadow falls.';
   const short =
     s.shadow.use === 'short'
       ? ' The sun is high and the shadow short: a finger’s width is several degrees.'
@@ -183,8 +187,15 @@ export function levelSentence(s: LevelSaying, f: Format): Said {
   }
 }
 
-export const LEVEL_REASON =
-  'An aligned axis tracks the same on a slant. Level makes the latitude scale true and keeps the two adjusters apart.';
+export function levelReason(has: RigHas): string {
+  if (has.has('scale'))
+    return 'An aligned axis tracks the same on a slant. Level makes the latitude scale true and keeps the two adjusters apart.';
+  if (has.has('polarAxis'))
+    return 'It was built for your latitude on level ground: on a slant its axis points elsewhere.';
+  return has.has('slew')
+    ? 'It counts from the level: half a degree is enough, its alignment stars mend the rest.'
+    : 'On a slant it turns downhill by itself.';
+}
 
 export function heightWords(advice: HeightAdvice, f: Format): string {
   const eye = f.quantity(advice.eyeM, 'length', 2);
@@ -197,7 +208,7 @@ export function heightWords(advice: HeightAdvice, f: Format): string {
       return `The polar finder’s eyepiece sits at ${eye}: as low as an eye on its knees can use.`;
   }
 }
-export const NO_FINDER_HEIGHT = 'No polar finder to look through: set the legs as low as the tube clears them.';
+export const NO_FINDER_HEIGHT = 'Set the legs as low as the tube clears them: low stands still.';
 
 export type LevelWay = 'tilt' | 'slopes' | 'bubble' | 'phone';
 export const LEVEL_WAYS: Record<LevelWay, string> = {

@@ -12,7 +12,7 @@ export function logbookSentence(s: { date: string; readings: number }): Said {
 /** How the pole has come along. */
 export function logbookReason(shownArcmin: number | null, trendArcmin: readonly number[], f: Format): string {
   const best = trendArcmin.length === 0 ? null : Math.min(...trendArcmin);
-  if (best === null) return 'Record a polar error to see how it develops over the nights.';
+  if (best === null) return 'What the benches record gathers here, night by night.';
   const shown = shownArcmin === null ? '' : ` This night ended at ${f.quantity(shownArcmin, 'arcmin')}.`;
   return `Polar error over ${trendArcmin.length} ${trendArcmin.length === 1 ? 'night' : 'nights'}, best ${f.quantity(best, 'arcmin')}.${shown}`;
 }

@@ -53,7 +53,7 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
     case 'belowPole':
       return `Start at **${f.clock(s.startMs)}, with the tube on the west side**: no flip is needed this side of the crossing below the pole.`;
     case 'noFlipMount':
-      return 'This mount **needs no flip**. Let it run.';
+      return `**Let it run**: it stands highest at ${f.clock(s.transitMs)}, and the subs go on past it.`;
     case 'flip':
       return s.subNumber > 0
         ? `Flip at **${f.clock(s.flipMs)}**, after sub ${s.subNumber}.`
@@ -81,7 +81,7 @@ type About = {
 export function meridianReason(s: MeridianSaying, f: Format, about: About | null): string {
   switch (s.code) {
     case 'noTarget':
-      return 'Transit, flip and subs follow from it.';
+      return 'When it stands highest and how long it can be used follow from it.';
     case 'neverRises':
       return `At its highest it stays ${f.quantity(Math.abs(s.altDeg), 'angleDeg', 0)} below the horizon of ${f.latitude(s.latDeg)}.`;
     case 'noDarkness':

@@ -1,5 +1,5 @@
 /** Words of the packing list, the inventory and the order of assembly. */
-import type { AssemblyStep, Hands } from '../core/rig/assembly.ts';
+import type { AssemblyStep, Hands, TubeAlone } from '../core/rig/assembly.ts';
 import type { Case, PackItem, Tool, UsualCase } from '../core/rig/packing.ts';
 import type { Said } from './said.ts';
 import { TUBE_ENDS } from './tubeEnds.ts';
@@ -25,11 +25,12 @@ export function itemWords({ name, count, have }: PackItem): string {
 
 export const TOOL_NAMES: Record<Tool, string> = {
   redLight: 'Red light, spare batteries',
+  chart: 'Star chart, to find by',
   compass: 'Compass',
   level: 'Spirit level',
   tape: 'Tape measure, tape for marks',
   hexKeys: 'Hex keys for rings, saddle and head',
-  screwdriver: 'Small screwdriver for finder and guide scope',
+  screwdriver: 'Small screwdriver for the finder’s screws',
   strapWrench: 'Strap wrenches for stuck threads',
   meter: 'Voltage meter',
   gloves: 'Thin gloves',
@@ -39,6 +40,31 @@ export const TOOL_NAMES: Record<Tool, string> = {
 type StepWords = { do: string; why: string; caution: string | null };
 
 const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
+  boardDown: {
+    do: 'Lay the board on firm, flat ground, its feet toward the ground',
+    why: 'On a slope the box creeps downhill by itself.',
+    caution: null,
+  },
+  platformDown: {
+    do: 'Lay the platform down, its pivot toward the pole, and tilt it to its start',
+    why: 'It is turned while nothing heavy stands on it.',
+    caution: null,
+  },
+  boxOn: {
+    do: 'Set the box on',
+    why: 'Turn it once all the way round: it must run smoothly, without rocking.',
+    caution: 'Lift with your knees; two people above {20 kg}.',
+  },
+  tubeInBox: {
+    do: 'Lay the tube into its bearings, mirror end down',
+    why: 'Straight up it cannot roll out of your hands.',
+    caution: 'Two people above {20 kg}.',
+  },
+  finderOn: {
+    do: 'Put the finder on and aim it at something far away by day',
+    why: 'It finds what the tube is pushed to.',
+    caution: 'Never look for the sun through finder or tube.',
+  },
   spreadLegs: {
     do: 'Spread the legs fully, lay the tray in, lock hub and legs',
     why: 'A wide stance is what keeps it from tipping; tray and hub keep it wide.',
@@ -62,7 +88,7 @@ const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
   headOn: {
     do: 'Set the head on and tighten its bolt',
     why: 'Everything else hangs on this one bolt.',
-    caution: 'Two people above 20 kg. Both axes locked before you lift.',
+    caution: 'Two people above {20 kg}. Both axes locked before you lift.',
   },
   wedgeOn: {
     do: 'Set the wedge on, at your latitude',
@@ -81,7 +107,7 @@ const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
   },
   roughPole: {
     do: 'Point the axis at the pole through the finder',
-    why: 'Camera and ball head will block the finder later.',
+    why: 'What comes on later blocks the finder.',
     caution: 'Never look for the sun through the finder.',
   },
   barIn: { do: 'Screw the counterweight bar in, to the stop', why: 'It carries the weights.', caution: null },
@@ -177,17 +203,54 @@ const ASSEMBLY_WORDS: Record<AssemblyStep, StepWords> = {
   },
 };
 
+const BALANCED_ALONE: Record<TubeAlone, Partial<StepWords>> = {
+  fork: { do: 'Balance the tube in its fork, front to back' },
+  box: {
+    do: 'Balance the tube in its bearings, front to back',
+    why: 'Let go, it must stay where it was pushed to, low and high alike.',
+    caution: null,
+  },
+};
+
+const DRESS_BY_EYE = 'Final dress: dew shield on, cap off, eyepiece in';
+
+/** What a rig that lacks something, or has something of its own, is told instead. */
+function changedWords(step: AssemblyStep, { tubeAlone, phone, hasHome, has }: Hands): Partial<StepWords> {
+  switch (step) {
+    case 'balance':
+      return tubeAlone ? BALANCED_ALONE[tubeAlone] : {};
+    case 'dress':
+      return has.has('eye') ? { do: DRESS_BY_EYE } : {};
+    case 'cameraOn':
+      return phone ? { do: 'Clamp the phone on, its lens over the middle', caution: null } : {};
+    case 'roughPole':
+      return has.has('polarFinder')
+        ? {}
+        : {
+            do: 'Turn its pivot toward the pole',
+            why: 'By compass and your latitude: it needs no better.',
+            caution: null,
+          };
+    case 'powerOn':
+      return hasHome ? {} : { why: 'Only now, with everything on it.' };
+    case 'pole':
+      return { caution: has.has('polarFinder') && hasHome ? ASSEMBLY_WORDS.pole.caution : null };
+    default:
+      return {};
+  }
+}
+
 /** How a step is said for this rig: a peg between opposed knobs, a camera at the open end. */
-export function assemblyWords(step: AssemblyStep, { rear, hasPeg, tubeAlone }: Hands): StepWords {
-  const words = ASSEMBLY_WORDS[step];
-  if (step === 'balance' && tubeAlone) return { ...words, do: 'Balance the tube in its fork, front to back' };
+export function assemblyWords(step: AssemblyStep, hands: Hands): StepWords {
+  const { rear, hasPeg } = hands;
+  const words = { ...ASSEMBLY_WORDS[step], ...changedWords(step, hands) };
   if (step === 'headOn' && hasPeg)
     return {
       ...words,
       do: 'Back both azimuth knobs off, set the head on with the tripod’s peg between them, tighten its bolt',
       why: 'Everything hangs on this one bolt; a peg beside the knobs cannot be pushed.',
     };
-  if (step === 'cameraOn' && rear === 'mirror') {
+  if (step === 'cameraOn' && rear === 'mirror' && !hands.phone) {
     const heavy = TUBE_ENDS.mirror.rear;
     return { ...words, caution: `Start threads by hand. Hold the tube: without its camera the ${heavy} drops.` };
   }

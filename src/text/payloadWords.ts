@@ -26,14 +26,14 @@ export const INERTIA_NAMES: Record<LoadVerdict, string> = {
 const carriedWords = (s: { massKg: number; allowedKg: number }, f: Format): string =>
   `**${f.quantity(s.massKg, 'mass', 1)} of ${f.quantity(s.allowedKg, 'mass', 1)}**`;
 
-function loadSentence(s: Extract<PayloadSaying, { code: 'load' }>, f: Format): Said {
+function loadSentence(s: Extract<PayloadSaying, { code: 'load' }>, f: Format, hasBar: boolean): Said {
   const carried = carriedWords(s, f);
   switch (s.verdict) {
     case 'fine':
       return `Load it: the mount carries this rig, ${carried}.`;
     case 'near':
       return s.decides === 'mass'
-        ? `Near the limit: ${carried}. Leave something off, or prefer a longer lever to another weight.`
+        ? `Near the limit: ${carried}. Leave something off${hasBar ? ', or prefer a longer lever to another weight' : ''}.`
         : 'Near the limit: it hangs **far out**. Bring the heavy pieces closer to the axis.';
     case 'over':
       return s.decides === 'mass'
@@ -42,24 +42,25 @@ function loadSentence(s: Extract<PayloadSaying, { code: 'load' }>, f: Format): S
   }
 }
 
-function strainSentence(s: Extract<PayloadSaying, { code: 'strain' }>, f: Format): Said {
+function strainSentence(s: Extract<PayloadSaying, { code: 'strain' }>, f: Format, hasBar: boolean): Said {
   const held = `**${f.quantity(s.torqueNm, 'torque')} of ${f.quantity(s.allowedNm, 'torque')}**`;
   if (s.verdict === 'fine') return `Load it: the drive holds this rig unbalanced, ${held}.`;
+  if (!s.weightsHelp && !hasBar) return `Bring the **tube closer**, or take something off: the drive holds ${held}.`;
   return s.weightsHelp
     ? `Hang the **counterweight** on: without it the drive holds ${held}.`
     : `Add a **counterweight** or bring the tube closer: the drive holds ${held}.`;
 }
 
-export function payloadSentence(s: PayloadSaying, f: Format): Said {
+export function payloadSentence(s: PayloadSaying, f: Format, hasBar: boolean): Said {
   switch (s.code) {
     case 'noMount':
       return 'Choose a **mount** for this rig in Kit.';
     case 'empty':
       return 'Nothing with a mass hangs on this rig yet. **Place its parts** in Kit.';
     case 'load':
-      return loadSentence(s, f);
+      return loadSentence(s, f, hasBar);
     case 'strain':
-      return strainSentence(s, f);
+      return strainSentence(s, f, hasBar);
     case 'longerLever':
       return s.extensionM === null
         ? `Tube side heavy, near the limit: slide the **weight ${f.quantity(s.moveM, 'barLength')} outward**, to ${f.quantity(s.toM, 'barLength')}. Add none.`
@@ -73,22 +74,29 @@ function shareName(share: number, f: Format): string {
   return near ? (near.words.split(':')[0] ?? '') : f.quantity(share, 'percent');
 }
 
-type Circumstances = { share: number; ratingIncludesWeights: boolean; withOneKgMore: LoadVerdict | null };
+type Circumstances = {
+  share: number;
+  hasBar: boolean;
+  ratingIncludesWeights: boolean;
+  withOneKgMore: LoadVerdict | null;
+};
 
 export function payloadReason(s: PayloadSaying, about: Circumstances, f: Format): string {
   if (s.code === 'noMount') return 'Its rating is what the load is held against.';
   if (s.code === 'empty') return 'Mass and lever arm follow from the parts and where they sit.';
-  if (s.code === 'strain') return 'A strain-wave drive has no clutch: no balance to find, only a torque to hold.';
+  if (s.code === 'strain') return 'A strain-wave drive holds its load by torque: nothing is to be balanced.';
   if (s.code === 'longerLever') {
     const more = about.withOneKgMore === 'over' ? 'another kilogram would be over' : 'every kilogram counts here';
     return `${f.quantity(s.massKg, 'mass', 1)} of ${f.quantity(s.allowedKg, 'mass', 1)} as this rating counts it; ${more}.`;
   }
-  const counted = about.ratingIncludesWeights
-    ? 'bar and weights counted in, as by this rating'
-    : 'bar and weights left out, as by this rating';
+  const counted = !about.hasBar
+    ? ''
+    : about.ratingIncludesWeights
+      ? '; bar and weights counted in, as by this rating'
+      : '; bar and weights left out, as by this rating';
   const used = (s.massKg / s.allowedKg) * about.share;
   const limit = `your own limit of ${shareName(about.share, f)} is ${f.quantity(s.allowedKg, 'mass', 1)}`;
-  return `You use ${f.quantity(used, 'percent')} of the rating; ${limit}; ${counted}. Lever arm, tube length and wind decide more than the number.`;
+  return `You use ${f.quantity(used, 'percent')} of the rating; ${limit}${counted}. Lever arm, tube length and wind decide more than the number.`;
 }
 
 /** How much of the rating people use, and for what. */
@@ -138,7 +146,7 @@ export const BAR_PLACE_WORDS: Record<BarPlace, string | null> = {
   fine: null,
   nearInnerEnd: 'Balance lies close to the inner end of the bar: a lighter weight would leave room to slide both ways.',
   nearOuterEnd:
-    'Balance lies nearly at the end of the bar: nothing is left for a heavier camera, and the swing is slow to settle. Use more weight closer in, or a longer bar.',
+    'Balance lies nearly at the end of the bar: nothing is left for a heavier piece, and the swing is slow to settle. Use more weight closer in, or a longer bar.',
   beyondOuterEnd: 'Balance lies beyond the end of the bar.',
   insideInnerEnd: 'Balance lies closer in than a weight can stand.',
 };

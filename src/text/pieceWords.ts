@@ -49,7 +49,7 @@ export function piecesReason(s: PiecesSaying): string {
     case 'incomplete':
       return 'Without masses and distances there is no position to compute.';
     case 'choose':
-      return 'A camera, a dew shield, a filter wheel, a finder: each moves both axes.';
+      return 'A dew shield, a heater, a finder: each moves both axes.';
     case 'on':
       return `${s.name} comes on. Hold the tube; weight first, then the piece.`;
     case 'off':

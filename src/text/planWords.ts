@@ -56,8 +56,13 @@ export function riskWords({ plan, spareMs, strategy }: Choice): string {
 
 export const NO_TIME = 'no time left';
 
-/** A moon that matters is told by what it costs, never by its phase alone. */
-export function moonWords(moon: MoonOfNight, f: Format): string {
+/** When an eye can look at it. */
+export const seenWords = (hours: { fromMs: number; toMs: number } | null, f: Format): string =>
+  hours === null ? 'not up while it is dark' : `${f.clock(hours.fromMs)} to ${f.clock(hours.toMs)}`;
+
+/** A moon that matters is told by what it costs, never by its phase alone.
+ *  @param camera an eye only sees the sky brighten. */
+export function moonWords(moon: MoonOfNight, f: Format, camera: boolean): string {
   const { up, worst, darkH, litShare } = moon;
   const lit = `the moon, ${f.quantity(litShare, 'percent')} lit`;
   if (up.length === 0 || worst === null) return `No moon in these hours: ${lit}, stays below the horizon.`;
@@ -65,7 +70,7 @@ export function moonWords(moon: MoonOfNight, f: Format): string {
   const cost =
     worst.brighteningMag < 0.1
       ? 'the sky there is hardly brighter'
-      : `up to ${f.quantity(worst.brighteningMag, 'magnitude')} brighter there at ${f.clock(worst.timeMs)}: ${f.quantity(worst.exposureFactor, 'ratio', worst.exposureFactor < 3 ? 1 : 0)} times the exposure for the same depth`;
+      : `up to ${f.quantity(worst.brighteningMag, 'magnitude')} brighter there at ${f.clock(worst.timeMs)}${camera ? `: ${f.quantity(worst.exposureFactor, 'ratio', worst.exposureFactor < 3 ? 1 : 0)} times the exposure for the same depth` : ''}`;
   const without = darkH < 0.05 ? 'No hour without it' : `${f.duration(darkH * 3600)} without it`;
   return `Moon up ${hours}, ${f.quantity(worst.separationDeg, 'angleDeg', 0)} away: ${cost}. ${without}.`;
 }

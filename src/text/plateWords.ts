@@ -41,7 +41,7 @@ export function plateReason(saying: PlateSaying, f: Format): string {
     case 'fixedFinder':
       return 'Its plate does not turn with the axis: the test makes the cross true to the holder, not to the axis. Check that once by drift.';
     case 'markBefore':
-      return 'By day, on a sharp point at least 200 m away, never the sun. The test tells how far the cross is off the axis.';
+      return `By day, on a sharp point at least ${f.quantity(200, 'elevation')} away, never the sun. The test tells how far the cross is off the axis.`;
     case 'markAfter':
       return 'The point stays, the cross wanders round the axis: half the way between the marks is its error.';
     case 'reading':
@@ -58,11 +58,11 @@ export function plateReason(saying: PlateSaying, f: Format): string {
 /** What has to be out of the way first. */
 export const BORE_STEPS: readonly string[] = [
   'On the tripod as it stands at night, everything tight: a head in the hand bends otherwise.',
-  'Lower the altitude until the axis looks at a roof edge or a mast, 200 m away or more; note the scale to come back to.',
+  'Lower the altitude until the axis looks at a roof edge or a mast, {200 m} away or more; note the scale to come back to.',
   'Turn declination until the bore through the axis is open; some shafts have a hole on one side only.',
   'Take off the caps at both ends of the finder.',
-  'No camera on yet where it hangs before the opening.',
-  'Focus: first the eyepiece until the engraving is sharp, then, if the objective can be screwed, until the point is sharp too. The point must not move against the cross when you move your eye.',
+  'Nothing on yet that hangs before the opening.',
+  'Focus: first the finder’s own lens until the engraving is sharp, then, if the objective can be screwed, until the point is sharp too. The point must not move against the cross when you move your eye.',
 ];
 
 /** Less is not felt by a hand. */
@@ -95,7 +95,7 @@ export function roundsWords(rounds: number): string {
 }
 
 export function parallaxWords(arcmin: number, distanceM: number, f: Format): string {
-  return `At ${f.quantity(distanceM, 'length', 0)} a lens that sits 5 mm beside the axis shifts the point by ${f.quantity(arcmin, 'arcmin', 2)}.`;
+  return `At ${f.quantity(distanceM, 'elevation')} a lens that sits ${f.quantity(0.005, 'barLength')} beside the axis shifts the point by ${f.quantity(arcmin, 'arcmin', 2)}.`;
 }
 
 export function boreWords(accuracyDeg: number, f: Format): string {

@@ -29,6 +29,7 @@ const EVENT_WORDS: Record<EventName, string> = {
   targetTaken: 'Target taken',
   skipped: 'Target left out',
   stopped: 'this target is done',
+  platformReset: 'platform set back to its start',
 };
 const TICKS: Record<string, string> = {
   dress: 'final dress on',

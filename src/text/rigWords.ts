@@ -1,4 +1,5 @@
 /** Words of a rig on its drawing. */
+import type { RigHas } from '../core/rig/rigHas.ts';
 import type { RigGap } from '../core/rig/rigNumbers.ts';
 import type { Said } from './said.ts';
 
@@ -25,6 +26,18 @@ export const RIG = {
   choose: 'choose…',
   numbers: 'All numbers',
 } as const;
+
+/** The axis across which the load hangs: toward the pole, or upright. */
+export function axisWords(has: RigHas): { name: string; from: string; moment: string; right: string; sides: string } {
+  const name = has.has('polarAxis') ? 'polar axis' : 'upright axis';
+  return {
+    name,
+    from: `From the ${name}`,
+    moment: `Moment about the ${name}`,
+    right: has.has('bar') ? 'bar and weights' : 'other side',
+    sides: has.has('bar') ? 'Tube’s side plus, bar and weights minus.' : 'Tube’s side plus.',
+  };
+}
 
 /** What this rig wants next from its owner. */
 export function rigSentence(gaps: readonly RigGap[], guesses: number): Said {

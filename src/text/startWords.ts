@@ -37,7 +37,10 @@ export const CARRIER_WORDS: Record<Carrier, { name: string; what: string }> = {
   germanEquatorial: { name: 'German mount', what: 'tube on one side, weights on a bar' },
   strainWave: { name: 'Strain-wave head', what: 'small, strong, no clutch' },
   forkOnWedge: { name: 'Fork on a wedge', what: 'arms around the tube, tilted' },
-  altAzimuth: { name: 'Alt-azimuth', what: 'up and down, left and right' },
+  altAzimuth: { name: 'Alt-azimuth', what: 'with motors, up and down, left and right' },
+  pushedAltAzimuth: { name: 'Pushed alt-azimuth', what: 'on legs, moved by hand' },
+  floorReflector: { name: 'Reflector in a box', what: 'on the ground, pushed' },
+  tiltingPlatform: { name: 'Tilting platform', what: 'a box on it follows for an hour' },
   byHand: { name: 'Turned by hand', what: 'a knob on each axis' },
 };
 
@@ -77,6 +80,7 @@ export function lookerWords(looker: SensorFormat | 'phone' | 'eye'): string {
 const PIECE_WORDS: Record<Piece, string> = {
   mount: 'Mount',
   tripod: 'Tripod',
+  board: 'Ground board',
   tube: 'Tube',
   rings: 'Tube rings',
   plate: 'Plate under the tube',

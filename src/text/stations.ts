@@ -1,5 +1,6 @@
 /** The stations of the night: names and the key that opens each. A key belongs to the station, not to its place. */
-import type { LeftOut, OrderReason, Visit } from '../core/night/plan/run.ts';
+import type { OrderReason } from '../core/mount/mountKinds.ts';
+import type { LeftOut, Visit } from '../core/night/plan/run.ts';
 import { STEPS, type Step } from '../core/records/reading.ts';
 
 export type Station = { step: Step; name: string; key: string };
@@ -28,10 +29,15 @@ export function stationOf(step: string): Station | undefined {
   return STATIONS.find((s) => s.step === step);
 }
 
+/** Titles of the first bench outdoors. */
+export const LEVEL_NAMES = { both: 'Level and bearing', level: 'Level' } as const;
+
 const VISIT_NAMES: Record<Visit, string> = { rough: 'Rough pole', final: 'Pole, last check' };
 
-/** How a stop is called in the run: two visits to one station have names of their own. */
-export function stopName(step: Step, visit: Visit | null): string {
+/** How a stop is called in the run: two visits to one station have names of their own; what has no axis toward the pole is
+ *  levelled only. */
+export function stopName(step: Step, visit: Visit | null, hasPolarAxis = true): string {
+  if (step === 'level' && !hasPolarAxis) return LEVEL_NAMES.level;
   return visit === null ? NAMES[step] : VISIT_NAMES[visit];
 }
 
@@ -61,20 +67,25 @@ export const ORDER_REASONS: Record<OrderReason, string> = {
     'Pole first, while nothing blocks the finder; checked again with everything on and the clutch tight.',
   wedge: 'The wedge is aligned before the tube is focused.',
   altAzimuth: 'Level first: this mount counts from the level.',
+  pushed: 'It stands and is pushed: nothing has to be set before you look.',
+  platform: 'Level and the rough pole first, while only the bare platform has to be moved.',
   noMount: 'The rig has no mount yet, so every step is listed.',
 };
 
-const LEFT_OUT: Record<LeftOut['why'], string> = {
+const LEFT_OUT_WORDS: Record<LeftOut['why'], string> = {
   ballHead: 'No balance: a ball head has no bar to slide a weight on.',
   strainWaveHasNoClutch: 'No balance: a strain-wave drive has no clutch to open.',
-  altAzimuth: 'No balance on a bar.',
-  eye: 'No subs, so nothing to watch: this rig is for the eye.',
+  altAzimuth: 'Nothing to balance.',
+  eye: 'No subs to judge: this rig is for the eye.',
 };
+
+/** Where its key asks for a station that the run leaves out. */
+export const LEFT_OUT = '**Nothing to do here** with this rig.';
 
 /** What this mount does not need, said once. */
 export function leftOutWords(leftOut: readonly LeftOut[]): string[] {
   const words = leftOut.map((l) =>
-    l.step === 'polar' ? 'No polar alignment: this mount has no polar axis.' : LEFT_OUT[l.why],
+    l.step === 'polar' ? 'No polar alignment: this mount has no polar axis.' : LEFT_OUT_WORDS[l.why],
   );
   return [...new Set(words)];
 }

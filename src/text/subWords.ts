@@ -24,6 +24,10 @@ export function longestWords(
   return `${lengthWords(longestS, answer, f)}${orMore ? ' and more' : ''}`;
 }
 
+/** When an answer counts that waits for the pole. @param looksThrough there is a finder whose star has a mark. */
+export const onceAligned = (looksThrough: boolean): string =>
+  looksThrough ? 'once the star stands at its mark' : 'once the pole is found';
+
 /** A share this near is all of them. */
 const ALL = 0.995;
 const toWords = (share: number, f: Format): string => (share >= ALL ? 'all' : f.quantity(share, 'percent'));

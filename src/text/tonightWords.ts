@@ -1,16 +1,19 @@
 /** The six first answers in words: the value for the hand, and what it rests on. */
 import type { LimitSource } from '../core/night/plan/meridianLimit.ts';
 import type { Tonight } from '../core/night/advice/tonight.ts';
+import type { PlatformRun } from '../core/night/advice/platformRun.ts';
 import type { Format } from './format.ts';
+import { platformRests } from './platformWords.ts';
 import { TONIGHT_NAME } from './stations.ts';
 import { minutesWords, teethWords } from './handWords.ts';
-import { longestWords, subRests } from './subWords.ts';
+import { capital } from './tubeEnds.ts';
+import { longestWords, onceAligned, subRests } from './subWords.ts';
 import { clockFaceWords, readingWords } from './polarWords.ts';
 
 /** `to`: the bench, with its tab. */
 export type Line = { name: string; value: string; rests: string; to: string };
 export type TonightLines = Record<
-  'bearing' | 'latitude' | 'dial' | 'sub' | 'hand' | 'weight' | 'meridian',
+  'bearing' | 'latitude' | 'dial' | 'sub' | 'hand' | 'platform' | 'weight' | 'meridian',
   Line | null
 >;
 
@@ -48,7 +51,7 @@ function dialLine({ star, viewAngleDeg, reading, engraving, finder }: NonNullabl
     to: 'polar',
   };
   if (finder === 'none')
-    return { ...common, value: `at ${face}`, rests: 'Without a finder: as the eye sees it. Align by drift.' };
+    return { ...common, value: `at ${face}`, rests: 'As the eye sees it. Align by drift.', to: 'polar?tab=find' };
   if (reading === null || engraving === null)
     return { ...common, value: `at ${face}`, rests: 'Of your finder only the view is known.' };
   return {
@@ -61,19 +64,42 @@ function dialLine({ star, viewAngleDeg, reading, engraving, finder }: NonNullabl
   };
 }
 
+const LOOKED_AT: Record<'still' | 'driven', string> = {
+  still: 'Nothing follows: its stars trail within a second. Look, or take the moon.',
+  driven: 'Its field turns or its drive swings too fast for this focal length. Look, take the moon, or a shorter lens.',
+};
+
 function subLine(sub: NonNullable<Tonight['sub']>, f: Format): Line {
+  if (sub.isLookedAt)
+    return {
+      name: 'Subs on it',
+      value: 'none stay round',
+      rests: LOOKED_AT[sub.motion === 'still' ? 'still' : 'driven'],
+      to: 'tracking',
+    };
   const width = f.quantity(sub.evenFwhmArcsec, 'arcsec', 1);
   const common = `${subRests(sub)} Focused, stars are ${width} wide by air and optics.`;
   return {
     name: 'Longest sub, nine in ten good',
     value: longestWords(sub.onceLooked, sub, f),
-    rests: sub.byEye ? `Once the star stands at its mark; until then ${longestWords(sub, sub, f)}. ${common}` : common,
+    rests: sub.byEye
+      ? `${capital(onceAligned(sub.looksThrough))}; until then ${longestWords(sub, sub, f)}. ${common}`
+      : common,
     to: 'tracking',
   };
 }
 
-function handLine(hand: NonNullable<Tonight['hand']>): Line | null {
-  const { turnMin, view } = hand;
+function handLine(hand: NonNullable<Tonight['hand']>, f: Format): Line | null {
+  const { turnMin, view, follows } = hand;
+  if (follows)
+    return (
+      view && {
+        name: 'The view is',
+        value: f.quantity(view.fieldDeg, 'angleDeg', 1),
+        rests: 'From edge to edge of the eyepiece; the mount follows.',
+        to: 'light-path',
+      }
+    );
   const seen = view?.by === 'eyepiece' ? 'the view' : 'the frame';
   const stays = view ? ` Left alone it crosses ${seen} in ${minutesWords(view.stayMin)}.` : '';
   if (turnMin !== null)
@@ -92,6 +118,13 @@ function handLine(hand: NonNullable<Tonight['hand']>): Line | null {
     }
   );
 }
+
+const platformLine = (run: PlatformRun, f: Format): Line => ({
+  name: 'The platform follows for',
+  value: f.quantity(run.runMin, 'minutes', 0),
+  rests: `Then set it back. ${platformRests(run)}`,
+  to: 'watch',
+});
 
 const weightLine = ({ positionM, inRange, guessed }: NonNullable<Tonight['weight']>, f: Format): Line => ({
   name: 'The weight’s middle, from the axis',
@@ -115,6 +148,8 @@ const LIMITS: Record<LimitSource, string> = {
   doubt: 'Before it crosses: how far the tube may run past it is not known well enough. Measure it by day.',
 };
 
+const HIGHEST = 'There its light passes through the least air.';
+
 function meridianLine(meridian: Tonight['meridian'], f: Format): Line {
   if (meridian === null)
     return {
@@ -128,14 +163,14 @@ function meridianLine(meridian: Tonight['meridian'], f: Format): Line {
     return {
       name: `${target} stands highest`,
       value: f.clock(transitMs),
-      rests: flips ? 'Carry the tube over by hand before it nears a leg.' : 'This mount never flips.',
+      rests: flips ? 'Carry the tube over by hand before it nears a leg.' : HIGHEST,
       to: 'meridian',
     };
   if (!flips)
     return {
       name: `${target} stands highest`,
       value: f.clock(transitMs),
-      rests: 'This mount never flips.',
+      rests: HIGHEST,
       to: 'meridian',
     };
   return {
@@ -152,7 +187,8 @@ export function tonightLines(t: Tonight, f: Format): TonightLines {
     latitude: t.latitude && latitudeLine(t.latitude, f),
     dial: t.dial && dialLine(t.dial, f),
     sub: t.sub && subLine(t.sub, f),
-    hand: t.hand && handLine(t.hand),
+    hand: t.hand && handLine(t.hand, f),
+    platform: t.platform && platformLine(t.platform, f),
     weight: t.weight && weightLine(t.weight, f),
     meridian: meridianLine(t.meridian, f),
   };

@@ -1,5 +1,5 @@
 /** Sentences of the tracking bench. */
-import type { FirstSubCheck } from '../core/night/plan/checklists.ts';
+import type { FirstSubCheck } from '../core/records/checks.ts';
 import type { SubAnswer } from '../core/night/advice/stars/subAnswer.ts';
 import type { WhatIf } from '../core/night/advice/stars/whatIf.ts';
 import type { Format } from './format.ts';

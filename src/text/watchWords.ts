@@ -1,5 +1,5 @@
 /** Sentences of the watch. */
-import type { Motors } from '../core/mount/motors.ts';
+import type { RigHas } from '../core/rig/rigHas.ts';
 import type { Watch, WatchEvent } from '../core/night/advice/watch.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
@@ -45,17 +45,17 @@ export function countdown(ms: number): string {
 }
 
 /** Without a motor on both axes the hand carries the tube over. */
-export function watchSentence(watch: Watch, f: Format, motors: Motors): Said {
-  const byHand = motors !== 'both';
+export function watchSentence(watch: Watch, f: Format, has: RigHas): Said {
+  const byHand = !has.has('slew');
   switch (watch.code) {
     case 'byEye':
-      return 'Nothing is exposed here: **this rig is for the eye**.';
+      return 'Look at it: **no sub stays round** on this target with this rig.';
     case 'noTarget':
       return 'Choose a **target** for this night.';
     case 'noSubs':
       return 'No subs fit tonight. See the **Meridian** bench.';
     case 'over':
-      return 'The plan is done. **Unload**: camera and tube first, weights last.';
+      return `The plan is done. **Unload**: camera and tube first${has.has('bar') ? ', weights last' : ', then what carries them'}.`;
     case 'waiting':
       return `Nothing to do until **${f.clock(watch.untilMs)}**.`;
     case 'running':
@@ -86,21 +86,22 @@ function lateSentence({ limitMs, fromMs, flips }: Late, f: Format): Said {
 }
 
 /** Above the pole and below it the tube goes over to the east. */
-const overWords = (south: boolean): string =>
-  `Then: free the cables, weights pass low, tube over to the ${south ? 'left' : 'right'} (east) side.`;
+const overWords = (south: boolean, has: RigHas): string =>
+  `Then: free the cables, ${has.has('bar') ? 'weights pass low, ' : ''}tube over to the ${south ? 'left' : 'right'} (east) side.`;
 
 /** What comes after the next thing. */
-export function watchReason(watch: Watch, south: boolean, motors: Motors): string {
+export function watchReason(watch: Watch, south: boolean, has: RigHas): string {
+  const low = has.has('bar') ? 'Weights pass low' : 'The tube passes high';
   switch (watch.code) {
     case 'waiting':
     case 'running':
       return watch.next === 'flip' || watch.next === 'secondFlip'
-        ? overWords(south)
+        ? overWords(south, has)
         : nextWords(watch.next, watch.target);
     case 'flipDue':
-      return motors === 'both'
-        ? 'Weights pass low; keep a hand near the power switch.'
-        : 'Weights pass low: right ascension half a turn, then declination through the pole’s side, one hand on the tube.';
+      return has.has('slew')
+        ? `${low}; keep a hand near the power switch.`
+        : `${low}: right ascension half a turn, then declination through the pole’s side, one hand on the tube.`;
     case 'tubeLate':
       return watch.state === 'paused'
         ? 'A paused night still tracks: the tube comes nearer to the leg while nothing is exposed.'
@@ -112,7 +113,9 @@ export function watchReason(watch: Watch, south: boolean, motors: Motors): strin
     case 'flipping':
       return 'The minutes it takes are remembered for the next plan.';
     case 'over':
-      return 'Weights straight down, tube over the pole, both clutches tight.';
+      return has.has('bar')
+        ? 'Weights straight down, tube over the pole, both clutches tight.'
+        : 'Tube low and held, then camera and tube off.';
     default:
       return '';
   }
@@ -123,7 +126,7 @@ const nextWords = (next: keyof typeof NEXT_REASONS, target: string | null): stri
 
 const NEXT_REASONS: Record<Exclude<WatchEvent, 'flip' | 'secondFlip'>, string> = {
   refocus: 'Then: refocus before the next sub.',
-  dark: 'Then: fine focus, framing, guiding.',
+  dark: 'Then: fine focus and framing.',
   start: 'Then: the first sub.',
   limit: 'Then: stop tracking. No flip is planned.',
   end: 'Then: the next target, or flats and unloading.',

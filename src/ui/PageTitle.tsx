@@ -3,7 +3,9 @@ export function PageTitle({ children, className }: { children: string; className
   return (
     <>
       <title>{`${children} · Tidy Owl`}</title>
-      <h1 className={className}>{children}</h1>
+      <h1 className={className} tabIndex={-1}>
+        {children}
+      </h1>
     </>
   );
 }

@@ -6,6 +6,13 @@ type State<P> = { Page: ComponentType<P> | null; error: Error | null };
 /** Stands where something is about to be drawn, so that one can see that it is not all there yet. */
 export const Awaited = (): ReactNode => <span className="awaited" hidden />;
 
+const known: (() => Promise<void>)[] = [];
+
+/** Fetches every part of the program that is fetched when first shown. */
+export async function fetchAllLater(): Promise<void> {
+  await Promise.all(known.map((fetch) => fetch()));
+}
+
 /** A component whose code is fetched when it is first shown, or before by `fetch`; `waiting` stands in its place meanwhile.
  *  React's own way keeps what waits on the page for 300 ms however soon the code is there, and never asks again for what
  *  once failed to come; here a page that is there is drawn at once, and a new attempt asks anew.
@@ -45,5 +52,6 @@ export function later<P extends object>(
     if (error) throw error;
     return Page ? createElement(Page, props) : waiting(props);
   }
+  known.push(fetch);
   return Object.assign(Later, { fetch });
 }

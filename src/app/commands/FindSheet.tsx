@@ -4,7 +4,12 @@ import { useNavigate } from 'react-router';
 import { livingNights, yearOf } from '../../core/history/livingNights.ts';
 import { formatDateIn } from '../../core/time/civil.ts';
 import type { Stored } from '../../storage/useStored.ts';
-import { useShared } from '../../session/session.ts';
+import { deriveNight } from '../../core/night/deriveNight.ts';
+import type { NightStatic } from '../../core/night/nightStatic.ts';
+import { settingOf } from '../../core/records/setting.ts';
+import { addressNow } from '../../session/paths.ts';
+import { useSession, useShared } from '../../session/session.ts';
+import { foundTabs } from './foundTabs.ts';
 import { COMMANDS, type CommandId } from './commands.ts';
 
 type Found = {
@@ -27,7 +32,7 @@ const living = <R extends { deletedAtUtc: string | null }>(records: readonly R[]
   records.filter((r) => r.deletedAtUtc === null);
 
 /** All that can be found, once per records: a history of nights is long. */
-function everything(stored: Stored): Found[] {
+function everything(stored: Stored, night: NightStatic | null): Found[] {
   const page = (key: string, name: string, what: string, path: string): Found => ({
     key,
     name,
@@ -45,6 +50,10 @@ function everything(stored: Stored): Found[] {
       opens: { command: id },
       searched: label.toLowerCase(),
     })),
+    ...(night ? foundTabs(night) : []).map((tab) => ({
+      ...page(tab.key, tab.name, tab.station, tab.path),
+      searched: `${tab.name} ${tab.station}`.toLowerCase(),
+    })),
     ...PAGES.map(({ path, name }) => page(path, name, 'page', path)),
     ...nights.map(({ id, eveningDate, rigId }) => {
       const name = `${formatDateIn(yearOf(nights), eveningDate)} ${rigNames.get(rigId) ?? ''}`;
@@ -57,12 +66,22 @@ function everything(stored: Stored): Found[] {
   ];
 }
 
-/** Stations, pages, nights, rigs, parts, sites and targets by a few letters. */
+/** The night of the address; null on other pages. */
+function shownNight(stored: Stored, nowMs: number): NightStatic | null {
+  const [, n, nightId = ''] = addressNow().pathname.split('/');
+  if (n !== 'n') return null;
+  const [limits, schools] = [settingOf(stored.settings, 'limits'), settingOf(stored.settings, 'schools')];
+  const found = deriveNight({ ...stored, limits, schools }, nightId, nowMs);
+  return found.state === 'night' ? found.night : null;
+}
+
+/** Stations and their tabs, pages, nights, rigs, parts, sites and targets by a few letters. */
 export function FindSheet({ show, close, run }: { show: boolean; close: () => void; run: (id: CommandId) => void }) {
   const [text, setText] = useState('');
   const navigate = useNavigate();
   const { stored } = useShared();
-  const all = useMemo(() => (show ? everything(stored) : []), [show, stored]);
+  const { clock } = useSession();
+  const all = useMemo(() => (show ? everything(stored, shownNight(stored, clock.nowMs())) : []), [show, stored, clock]);
   const words = text.trim().toLowerCase();
   const found = all.filter(({ searched }) => searched.includes(words)).slice(0, MOST_SHOWN);
   const choose = (one: Found | undefined): void => {

@@ -13,7 +13,7 @@ import { NightSwitcher } from './NightSwitcher.tsx';
 function Tools() {
   const { db, tab } = useSession();
   const { run } = useCommands();
-  const tabId = useSyncExternalStore(tab.subscribe, tab.id);
+  const tabId = useSyncExternalStore(tab.subscribe, tab.id, tab.id);
   const last = useLastChange(db, tabId);
   return (
     <nav aria-label="Tools">

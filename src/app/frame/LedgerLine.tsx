@@ -3,7 +3,7 @@
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link, useLocation, useSearchParams } from 'react-router';
-import { motorsOf } from '../../core/mount/motors.ts';
+import { rigHas } from '../../core/rig/rigHas.ts';
 import { isOfTube } from '../../core/night/advice/watch.ts';
 import { missingAt } from '../../core/night/ledger/benchNeeds.ts';
 import { mostPressing, orderOfNight } from '../../core/night/ledger/ledger.ts';
@@ -64,7 +64,7 @@ function useTubeWords(): Said | null {
   const watch = useWatch();
   const ahead = useIsAhead();
   const told = !ahead && isOfTube(watch) && !OF_TUBE.includes(pathname.split('/').at(-1) ?? '');
-  return told ? watchSentence(watch, format, motorsOf(numbers.mount)) : null;
+  return told ? watchSentence(watch, format, rigHas(numbers)) : null;
 }
 
 export function LedgerLine() {

@@ -1,16 +1,17 @@
+import { isLookedAt } from '../../core/night/plan/plainPlan.ts';
 import { useDeferredValue, useState } from 'react';
 import { useLocation } from 'react-router';
 import { fromUtcText } from '../../core/time/utc.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
-import { motorsOf } from '../../core/mount/motors.ts';
 import { useNight, useShared } from '../../session/session.ts';
+import { useHas } from '../../session/useHas.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { subAnswer } from '../../core/night/advice/stars/subAnswer.ts';
 import { isGood } from '../../core/night/ledger/judgement.ts';
 import { decidesWords, exposureWords, judgementName, stretchWords } from '../../text/budgetWords.ts';
-import { longestWords } from '../../text/subWords.ts';
-import { cautionOf } from '../../text/cautions.ts';
-import { BY_EYE, stationOf } from '../../text/stations.ts';
+import { longestWords, onceAligned } from '../../text/subWords.ts';
+import { Caution } from './Caution.tsx';
+import { BY_EYE } from '../../text/stations.ts';
 import { BudgetTable } from '../../ui/BudgetTable.tsx';
 import { later } from '../../ui/later.tsx';
 import { StarShape } from '../../ui/StarShape.tsx';
@@ -30,6 +31,7 @@ function Expected({ stars }: { stars: StarsAt }) {
   const { format } = useShared();
   // The length follows the ribbon when there is time.
   const { sub } = useDeferredValue(stars);
+  const has = useHas();
   const answer = subAnswer(night, sub);
   const byEye = answer.pole === 'notLooked';
   return (
@@ -40,7 +42,7 @@ function Expected({ stars }: { stars: StarsAt }) {
       </div>
       <p className="share unsure">
         <span className="figures">{longestWords(answer.onceLooked, answer, format)}</span>
-        {byEye ? 'keep nine in ten, once the star stands at its mark' : 'keep nine in ten, if what is assumed holds'}
+        keep nine in ten, {byEye ? onceAligned(has.has('polarFinder')) : 'if what is assumed holds'}
       </p>
     </>
   );
@@ -93,9 +95,8 @@ function MarginContent() {
   const at = useNightAt();
   const { format } = useShared();
   const step = useStep();
-  const station = stationOf(step);
   const { train, eyepiece } = night.numbers;
-  if (eyepiece) return <ByEye step={step} />;
+  if (eyepiece || isLookedAt(night)) return <ByEye step={step} />;
   if (!at.stars || !night.budget || !train) {
     return (
       <p>
@@ -115,7 +116,7 @@ function MarginContent() {
       <Advice stars={at.stars} />
       {step === 'polar' && <GoalInMargin />}
       <Confidence />
-      {station && <p className="caution">{cautionOf(station.step, motorsOf(night.numbers.mount))}</p>}
+      <Caution step={step} />
     </>
   );
 }
@@ -144,14 +145,15 @@ export function MarginSheet() {
   const at = useNightAt();
   const { format } = useShared();
   const { stars } = at;
-  const byEye = useNight().numbers.eyepiece !== null;
+  const night = useNight();
+  const byEye = night.numbers.eyepiece !== null || isLookedAt(night);
   return (
     <>
       <button type="button" className="sheet-button" onClick={pull}>
-        {stars ? <StarShape star={stars.budget.star} evenFwhmArcsec={stars.budget.evenFwhmArcsec} /> : null}
-        <strong>{stars ? barName(stars) : byEye ? BY_EYE : 'No verdict yet'}</strong>
+        {stars && !byEye ? <StarShape star={stars.budget.star} evenFwhmArcsec={stars.budget.evenFwhmArcsec} /> : null}
+        <strong>{byEye ? BY_EYE : stars ? barName(stars) : 'No verdict yet'}</strong>
         <span className="figures">
-          {stars && !hasNoShare(stars) ? format.quantity(stars.budget.shareAcceptable, 'percent') : ''}
+          {stars && !byEye && !hasNoShare(stars) ? format.quantity(stars.budget.shareAcceptable, 'percent') : ''}
         </span>
         <span className="soft">why</span>
       </button>

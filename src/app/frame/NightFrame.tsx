@@ -1,5 +1,5 @@
-import { useEffect, useMemo } from 'react';
-import { Link, Outlet, useParams, useSearchParams } from 'react-router';
+import { useEffect, useMemo, type ReactNode } from 'react';
+import { Link, Outlet, useLocation, useParams, useSearchParams } from 'react-router';
 import { settingOf } from '../../core/records/setting.ts';
 import { deriveNight, type DerivedNight } from '../../core/night/deriveNight.ts';
 import { aimedAt, type NightStatic } from '../../core/night/nightStatic.ts';
@@ -10,9 +10,12 @@ import { NightContext, SharedContext, useSession, useShared } from '../../sessio
 import { useNightNow, useRibbonTime } from '../../session/useTime.ts';
 import { makeFormat } from '../../text/format.ts';
 import { BROKEN_NIGHT } from '../../text/storedWords.ts';
+import { LEFT_OUT, leftOutWords, stationOf } from '../../text/stations.ts';
 import { clipped } from '../../text/schemaWords.ts';
 import { BenchNote } from '../../ui/benchNote.ts';
+import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { Boundary } from '../../ui/Boundary.tsx';
+import { SkipLink } from '../../ui/SkipLink.tsx';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 import { Header } from './Header.tsx';
 import { LedgerLine } from './LedgerLine.tsx';
@@ -52,6 +55,17 @@ function useRibbonFromAddress(): void {
   }, [at, ribbon]);
 }
 
+/** Why a station is not for this rig, where its key or its address asks for it; else null. */
+function useLeftOut({ run }: NightStatic): ReactNode {
+  const step = useLocation().pathname.split('/')[3] ?? '';
+  const left = run.stops.some((stop) => stop.step === step) ? [] : run.leftOut.filter((one) => one.step === step);
+  const station = stationOf(step);
+  if (left.length === 0 || !station) return null;
+  return (
+    <BenchLayout title={station.name} sentence={LEFT_OUT} reason={leftOutWords(left).join(' ')} instrumentName="" />
+  );
+}
+
 const LEDGER_LINE = <LedgerLine />;
 
 function Shown({ night: stored, setAside }: { night: NightStatic; setAside: Reading | null }) {
@@ -66,19 +80,19 @@ function Shown({ night: stored, setAside }: { night: NightStatic; setAside: Read
     night,
     useRibbonTime((timeMs) => legIndexAt(night.legs, timeMs)),
   );
+  const without = useLeftOut(aimed);
   useEffect(() => localStorage.setItem('tidy-owl-last-night', night.records.night.id), [night]);
   return (
     <SharedContext value={here}>
       <NightContext value={aimed}>
         <div className="frame">
+          <SkipLink />
           <Header night={aimed} />
           <Run />
           <main className="bench" id="bench" tabIndex={-1}>
             <StoredNotices setAside={setAside} unknownZone={night.records.unknownZone} />
             <Boundary what="This bench" resetKey={`${nightId ?? ''}${rest ?? ''}`}>
-              <BenchNote value={LEDGER_LINE}>
-                <Outlet />
-              </BenchNote>
+              <BenchNote value={LEDGER_LINE}>{without ?? <Outlet />}</BenchNote>
             </Boundary>
           </main>
           <Boundary what="The margin" resetKey={night}>

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
 import { Outlet } from 'react-router';
+import { SkipLink } from '../../ui/SkipLink.tsx';
 import { Header } from './Header.tsx';
 import { StoredNotices } from './StoredNotices.tsx';
 
@@ -7,8 +8,9 @@ import { StoredNotices } from './StoredNotices.tsx';
 export function PlainPage({ children }: { children: ReactNode }) {
   return (
     <div className="frame plain">
+      <SkipLink />
       <Header night={null} />
-      <main className="bench">
+      <main className="bench" id="bench">
         <StoredNotices />
         {children}
       </main>

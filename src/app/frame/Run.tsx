@@ -1,6 +1,7 @@
 import { useEffect, useRef } from 'react';
 import { Link, useLocation } from 'react-router';
 import type { RunGroup, Stop } from '../../core/night/plan/run.ts';
+import { mountTraits } from '../../core/mount/mountKinds.ts';
 import { isShown, stopPath } from '../../session/paths.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { leftOutWords, ORDER_REASONS, STATION_STATE_WORDS, stopName, TONIGHT_NAME } from '../../text/stations.ts';
@@ -18,6 +19,7 @@ function StopLink({ stop }: { stop: Stop }) {
   const { keys } = useShortcutSetting();
   const summary = stopSummary(stop, night, format);
   const info = COMMANDS.find((c) => c.id === `station-${stop.step}`);
+  const { hasPolarAxis } = mountTraits(night.numbers.mount);
   const link = useRef<HTMLAnchorElement>(null);
   const isHere = isShown(stop, pathname, search);
   useEffect(() => {
@@ -33,7 +35,7 @@ function StopLink({ stop }: { stop: Stop }) {
       >
         <StateMark state={summary.state} />
         <span>
-          {stopName(stop.step, stop.visit)}
+          {stopName(stop.step, stop.visit, hasPolarAxis)}
           {stateWords !== '' && <span className="visually-hidden">, {stateWords}</span>}
         </span>
         <span className="reading figures">{summary.reading}</span>

@@ -8,10 +8,10 @@ export type Motors = 'both' | 'raOnly' | 'none';
 
 type Driven = Pick<MountPart, 'mountKind' | 'drive'>;
 
-/** Without a mount, as on one with everything. A star tracker has one motor whatever its gear. */
+/** Without a mount, as on one with everything. A star tracker and a platform have one motor whatever their gear. */
 export function motorsOf(mount: Driven | null): Motors {
   if (mount === null) return 'both';
-  if (mount.drive === 'byHand') return 'none';
-  const oneAxis = mount.drive === 'raMotor' || mountTraits(mount).isTracker;
-  return oneAxis ? 'raOnly' : 'both';
+  const { motors } = mountTraits(mount);
+  if (mount.drive === 'byHand' || motors === 'none') return 'none';
+  return motors ?? (mount.drive === 'raMotor' ? 'raOnly' : 'both');
 }

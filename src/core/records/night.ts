@@ -6,7 +6,8 @@ export const planEntrySchema = z.object({
   targetId: idSchema,
   subS: z.number().min(0.001).max(7200),
   gapS: z.number().min(0).max(600),
-  count: z.number().int().min(1).max(10_000).nullable(),
+  /** Null = as many as fit; 0 = it is only looked at: no sub of this rig stays round on it. */
+  count: z.number().int().min(0).max(10_000).nullable(),
   startUtc: utcSchema.nullable(),
   ditherEvery: z.number().int().min(0).max(100),
   refocusEveryMin: z.number().min(5).max(600).nullable(),

@@ -58,8 +58,19 @@ export const dialSchema = z.object({
   screwAnglesDeg: z.array(degSchema).max(8),
 });
 
+export const MOUNT_KIND_NAMES = [
+  'germanEquatorial',
+  'trackerBallHead',
+  'trackerBracket',
+  'forkOnWedge',
+  'altAzimuth',
+  'pushedAltAzimuth',
+  'floorReflector',
+  'tiltingPlatform',
+] as const;
+
 const mountShape = {
-  mountKind: z.enum(['germanEquatorial', 'trackerBallHead', 'trackerBracket', 'forkOnWedge', 'altAzimuth']),
+  mountKind: z.enum(MOUNT_KIND_NAMES),
   /** `raMotor`: a worm with a motor on right ascension alone; `byHand`: no motor at all. */
   drive: z.enum(['worm', 'strainWave', 'frictionOrDirect', 'raMotor', 'byHand']),
   belt: z.boolean(),
@@ -91,6 +102,8 @@ const mountShape = {
   homeMarks: z.boolean().default(false),
   /** What of its tripod this mount wants toward the pole; absent or null = not asked yet. */
   towardPole: z.enum(['leg', 'gap']).nullable().optional(),
+  /** For how long a platform follows before it is set back; absent or null = not told. */
+  runMinutes: z.number().min(5).max(300).nullable().optional(),
 };
 
 export const TUBE_KINDS = ['lens', 'refractor', 'newtonian', 'mirrorLens'] as const;
@@ -101,7 +114,8 @@ export const BODY_KINDS = ['lensMount', 'telescope', 'phone'] as const;
 export const partKinds = {
   mount: mountShape,
   support: {
-    supportKind: z.enum(['tripod', 'pier']),
+    /** `board`: a low box turns on it, on the ground. */
+    supportKind: z.enum(['tripod', 'pier', 'board']),
     hubHeightM: lengthMSchema,
     columnRadiusM: lengthMSchema,
     footRadiusM: lengthMSchema,

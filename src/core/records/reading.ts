@@ -39,6 +39,8 @@ export const EVENTS = [
   /** The mount was sent to a target, or that target is left out tonight. */
   'targetTaken',
   'skipped',
+  /** A platform was set back to its start. */
+  'platformReset',
 ] as const;
 export type EventName = (typeof EVENTS)[number];
 

@@ -2,6 +2,7 @@
  *  the text layer. */
 import { mountTraits } from '../mount/mountKinds.ts';
 import { motorsOf, type Motors } from '../mount/motors.ts';
+import { rigHas, type RigHas } from './rigHas.ts';
 import { rearEndOf, type RearEnd } from './lookerPlace.ts';
 import { balancesTubeAlone, type RigNumbers } from './rigNumbers.ts';
 
@@ -10,6 +11,11 @@ export const ASSEMBLY_LIST = 'assembly';
 /** Steps that are done by hand and ticked. */
 export const HAND_STEPS = [
   'spreadLegs',
+  'boardDown',
+  'platformDown',
+  'boxOn',
+  'tubeInBox',
+  'finderOn',
   'poleLeg',
   'headOn',
   'wedgeOn',
@@ -51,12 +57,27 @@ export type BenchStep = (typeof BENCH_STEPS)[number];
 export type AssemblyStep = HandStep | BenchStep;
 
 /** What of a rig changes how a step is said: what stands at the tube's rear end, whether two opposed knobs of the head hold a
- *  peg of its tripod between them, and whether the tube alone is balanced. */
-export type Hands = { rear: RearEnd; hasPeg: boolean; tubeAlone: boolean };
+ *  peg of its tripod between them, where a tube is balanced alone, and what there is at all. */
+export type Hands = {
+  rear: RearEnd;
+  hasPeg: boolean;
+  tubeAlone: TubeAlone | null;
+  phone: boolean;
+  hasHome: boolean;
+  has: RigHas;
+};
+/** Between a fork's arms, or on round bearings in a box. */
+export type TubeAlone = 'fork' | 'box';
+
+export const tubeAloneOn = (mount: RigNumbers['mount']): TubeAlone | null =>
+  !balancesTubeAlone(mount) ? null : mountTraits(mount).holds === 'rocker' ? 'box' : 'fork';
 
 export const handsOf = (numbers: RigNumbers): Hands => ({
   rear: rearEndOf(numbers),
-  tubeAlone: balancesTubeAlone(numbers.mount),
+  tubeAlone: tubeAloneOn(numbers.mount),
+  phone: numbers.camera?.bodyKind === 'phone',
+  hasHome: motorsOf(numbers.mount) === 'both',
+  has: rigHas(numbers),
   hasPeg: mountTraits(numbers.mount).knobsOnHead && numbers.mount?.adjusters?.azimuth.paired === true,
 });
 
@@ -68,6 +89,7 @@ type Traits = {
   camera: boolean;
   motors: Motors;
   tubeAlone: boolean;
+  clutches: boolean;
 };
 
 function traitsOf({ support, masses, mount, eyepiece }: RigNumbers, kinds: ReadonlySet<string>): Traits {
@@ -79,6 +101,7 @@ function traitsOf({ support, masses, mount, eyepiece }: RigNumbers, kinds: Reado
     camera: eyepiece === null,
     motors: motorsOf(mount),
     tubeAlone: balancesTubeAlone(mount),
+    clutches: mountTraits(mount).clutches,
   };
 }
 
@@ -135,7 +158,22 @@ function tracker({ bar, guide, motors }: Traits, bracket: boolean): AssemblyStep
   ];
 }
 
-function fork({ pier, guide, camera, motors, tubeAlone }: Traits, wedge: boolean): AssemblyStep[] {
+/** A box on the ground: nothing is aligned but what one looks with. */
+function floor({ camera, motors }: Traits): AssemblyStep[] {
+  return [
+    ...(motors === 'none' ? when(true, 'boardDown') : when(true, 'platformDown', 'level', 'bearing', 'roughPole')),
+    'boxOn',
+    'tubeInBox',
+    ...when(camera, 'cameraOn'),
+    'finderOn',
+    'dress',
+    'balance',
+    ...when(motors !== 'none', 'powerOn'),
+    'focus',
+  ];
+}
+
+function fork({ pier, guide, camera, motors, tubeAlone, clutches }: Traits, wedge: boolean): AssemblyStep[] {
   return [
     ...when(!pier, 'spreadLegs', 'level'),
     ...when(wedge && !pier, 'bearing'),
@@ -147,9 +185,8 @@ function fork({ pier, guide, camera, motors, tubeAlone }: Traits, wedge: boolean
     ...when(guide, 'guideOn'),
     'dress',
     ...when(tubeAlone, 'balance'),
-    ...when(motors !== 'none', 'cablesLast'),
-    'clutchTight',
-    ...when(motors !== 'none', 'powerOn'),
+    ...when(motors !== 'none', 'cablesLast', 'clutchTight', 'powerOn'),
+    ...when(motors === 'none' && clutches, 'clutchTight'),
     ...when(wedge, 'pole'),
     'focus',
   ];
@@ -168,5 +205,8 @@ export function assemblyOf(numbers: RigNumbers, kinds: ReadonlySet<string>): Ass
       return tracker(traits, holds === 'bracket');
     case 'fork':
       return fork(traits, hasPolarAxis);
+    case 'floor':
+    case 'platform':
+      return floor(traits);
   }
 }

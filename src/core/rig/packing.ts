@@ -1,6 +1,7 @@
 /** What a rig takes along: every part with how many, in which case, and the tools that these parts need. */
 import type { Part, PartKind } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
+import type { RigHas } from './rigHas.ts';
 import { partIdsOfRig } from './rigState.ts';
 
 export const PACKING_LIST = 'packing';
@@ -14,6 +15,7 @@ export type Case = { named: string | null; usual: UsualCase; items: PackItem[]; 
 
 export type Tool =
   | 'redLight'
+  | 'chart'
   | 'compass'
   | 'level'
   | 'tape'
@@ -57,13 +59,14 @@ function countsOf(rig: Rig): Map<string, number> {
   return counts;
 }
 
-const TOOLS: readonly { tool: Tool; when: (kinds: ReadonlySet<PartKind>) => boolean }[] = [
+const TOOLS: readonly { tool: Tool; when: (kinds: ReadonlySet<PartKind>, has: RigHas) => boolean }[] = [
   { tool: 'redLight', when: () => true },
-  { tool: 'compass', when: () => true },
+  { tool: 'chart', when: (_, has) => !has.has('slew') },
+  { tool: 'compass', when: (_, has) => has.has('polarAxis') },
   { tool: 'level', when: () => true },
   { tool: 'gloves', when: () => true },
   { tool: 'tape', when: (kinds) => kinds.has('weight') },
-  { tool: 'hexKeys', when: (kinds) => kinds.has('rings') || kinds.has('plate') || kinds.has('mount') },
+  { tool: 'hexKeys', when: (kinds, has) => kinds.has('rings') || kinds.has('plate') || has.has('legs') },
   { tool: 'screwdriver', when: (kinds) => kinds.has('guideScope') || kinds.has('small') },
   { tool: 'strapWrench', when: (kinds) => kinds.has('spacer') || kinds.has('corrector') },
   { tool: 'meter', when: (kinds) => kinds.has('battery') },
@@ -74,7 +77,7 @@ const TOOLS: readonly { tool: Tool; when: (kinds: ReadonlySet<PartKind>) => bool
 const isBuiltIn = (part: Part): boolean => part.kind === 'load' && part.massKg === 0;
 
 /** Everything the rig names, sorted into cases; the usual order of cases, parts by name. */
-export function packingOf(rig: Rig, all: readonly Part[]): Packing {
+export function packingOf(rig: Rig, all: readonly Part[], has: RigHas): Packing {
   const counts = countsOf(rig);
   const parts = all
     .filter((p) => counts.has(p.id) && p.deletedAtUtc === null && !isBuiltIn(p))
@@ -98,7 +101,7 @@ export function packingOf(rig: Rig, all: readonly Part[]): Packing {
   const kinds = new Set(parts.map((p) => p.kind));
   return {
     cases: sorted,
-    tools: TOOLS.filter((t) => t.when(kinds)).map((t) => t.tool),
+    tools: TOOLS.filter((t) => t.when(kinds, has)).map((t) => t.tool),
     totalKg: sorted.reduce((total, c) => total + c.massKg, 0),
   };
 }

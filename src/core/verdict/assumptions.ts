@@ -22,6 +22,8 @@ export const ASSUMED = {
   flexureArcsecPerMin: 0.1,
   balanceWindArcsec: 0.3,
   flipMinutes: 8,
+  /** From start to end of a tilting platform. */
+  platformRunMin: 60,
   /** What making the pole better takes, until this user's own minutes are known. */
   alignMinutes: 8,
   /** The same for guiding: balance, calibration and exposure looked at; and for a stack taken apart and focused again. */

@@ -3,8 +3,9 @@ import { useNight, useShared } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import { useTubeEnds } from '../../session/useTubeEnds.ts';
 import { useBusy } from '../../session/useWrite.ts';
+import type { TubeAlone } from '../../core/rig/assembly.ts';
 import { isGuess } from '../../core/rig/rigMasses.ts';
-import { DRAWING_WORDS, dropName } from '../../text/balanceWords.ts';
+import { dropName } from '../../text/balanceWords.ts';
 import { FORK, forkPlace, forkReason, forkSentence } from '../../text/forkWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
@@ -12,7 +13,7 @@ import { ForkDrawing } from '../../ui/instruments/ForkDrawing.tsx';
 import { forkSaying } from './forkModel.ts';
 
 /** Each answer is a trial: which end dropped, or that it stays. */
-function Answers() {
+function Answers({ on }: { on: TubeAlone }) {
   const { records } = useNight();
   const record = useRecord();
   const busy = useBusy();
@@ -26,7 +27,7 @@ function Answers() {
   return (
     <div className="section">
       <h2>{FORK.title}</h2>
-      <p className="soft">{FORK.howItWas}</p>
+      <p className="soft">{FORK.howItWas[on]}</p>
       <div className="actions">
         {(['front', 'rear', 'none'] as const).map((drops) => (
           <Button key={drops} variant="outline" aria-disabled={busy} onClick={() => answer(drops)}>
@@ -38,21 +39,21 @@ function Answers() {
   );
 }
 
-/** A fork carries its tube on its axis: only front to back is balanced. */
-export function ForkTab() {
+/** Where the tube lies on its own axis only front to back is balanced. */
+export function ForkTab({ on }: { on: TubeAlone }) {
   const night = useNight();
   const { format } = useShared();
   const ends = useTubeEnds();
   const saying = forkSaying(night);
   const { tube, masses } = night.numbers;
-  const sentence = forkSentence(saying, format, ends);
+  const sentence = forkSentence(saying, format, ends, on);
   const pieces = masses.tubeSide.filter((p) => p.on === 'tube' && p.partId !== tube?.id);
   const hang = saying.code === 'try' ? saying.found.hang : saying.code === 'drops' ? saying.hang : null;
   return (
     <BenchLayout
       title="Balance"
       sentence={sentence}
-      reason={forkReason(saying, format, ends)}
+      reason={forkReason(saying, format, ends, on)}
       instrumentName={FORK.instrument}
       instrument={
         tube ? (
@@ -61,12 +62,12 @@ export function ForkTab() {
             tube={tube}
             pieces={pieces.map((p) => ({ ...p, isGuess: isGuess(p) }))}
             hang={hang}
-            words={{ ...ends, axis: DRAWING_WORDS.upright.axis }}
+            words={{ ...ends, axis: FORK.axis[on] }}
           />
         ) : undefined
       }
     >
-      <Answers />
+      <Answers on={on} />
       <ol className="piece-list">
         {pieces.map((p) => (
           <li key={p.id}>

@@ -9,8 +9,9 @@ import {
 } from '../../core/night/advice/hands/balanceOrder.ts';
 import { handsOf } from '../../core/rig/assembly.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
-import { useNight } from '../../session/session.ts';
+import { useNight, useShared } from '../../session/session.ts';
 import { StepLink, WorkStep } from '../../session/WorkStep.tsx';
+import { inUnits } from '../../text/inUnits.ts';
 import { orderReason, orderSentence, orderWords, UNLOAD_REASON, unloadWords } from '../../text/balanceOrderWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 
@@ -37,6 +38,7 @@ export function OrderTab({ tabs }: { tabs: ReactNode }) {
   const rows = balanceOrder(night);
   const next = nextStep(rows);
   const hands = handsOf(night.numbers);
+  const { format } = useShared();
   return (
     <BenchLayout
       title="Balance"
@@ -57,7 +59,7 @@ export function OrderTab({ tabs }: { tabs: ReactNode }) {
         <p className="soft">{UNLOAD_REASON}</p>
         <ol>
           {unloadOrder(night).map((step) => (
-            <li key={step}>{unloadWords(step, hands.rear)}.</li>
+            <li key={step}>{inUnits(unloadWords(step, hands.rear), format)}.</li>
           ))}
         </ol>
       </div>

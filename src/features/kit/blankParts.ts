@@ -12,6 +12,7 @@ export const BLANK_PART: Record<PartKind, Record<string, unknown>> = {
     belt: false,
     homeMarks: false,
     towardPole: null,
+    runMinutes: null,
     wormTeeth: null,
     drivePeriodS: null,
     ratedKg: null,

@@ -19,7 +19,10 @@ export const MOUNT_FIELDS: FieldGroup[] = [
       trackerBracket: 'Tracker with bracket and bar',
       trackerBallHead: 'Tracker with ball head',
       forkOnWedge: 'Fork on a wedge',
-      altAzimuth: 'Alt-azimuth mount',
+      altAzimuth: 'Alt-azimuth mount with motors',
+      pushedAltAzimuth: 'Alt-azimuth mount, pushed',
+      floorReflector: 'Box on the ground, pushed',
+      tiltingPlatform: 'Box on a tilting platform',
     }),
     select('drive', 'Drive', {
       worm: 'Worm',
@@ -45,6 +48,7 @@ export const MOUNT_FIELDS: FieldGroup[] = [
       leg: 'one leg',
       gap: 'the gap between two legs',
     }),
+    q('runMinutes', 'A platform follows for', 'minutes', 'From its start to its end; empty = not known.'),
     q('slewRateDegPerS', 'Slews at most, degrees a second', 'ratio', 'Empty = not known.'),
   ]),
   {

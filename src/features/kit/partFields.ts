@@ -23,7 +23,7 @@ export const PART_FIELDS: Record<PartKind, FieldGroup[]> = {
   mount: MOUNT_FIELDS,
   support: [
     group([
-      select('supportKind', 'Kind', { tripod: 'Tripod', pier: 'Pier' }),
+      select('supportKind', 'Kind', { tripod: 'Tripod', pier: 'Pier', board: 'Board on the ground' }),
       q('hubHeightM', 'Height of the hub', 'length'),
       q('columnRadiusM', 'Radius of the column', 'length'),
       q('footRadiusM', 'Feet from the middle', 'length'),

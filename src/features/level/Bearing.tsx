@@ -9,6 +9,7 @@ import {
   trueFromReadingDeg,
   type CompassKind,
 } from '../../core/sky/bearing.ts';
+import { rigHas } from '../../core/rig/rigHas.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import {
@@ -20,6 +21,7 @@ import {
   ironWords,
   modelYearsWords,
 } from '../../text/levelWords.ts';
+import { LEVEL_NAMES } from '../../text/stations.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
@@ -134,7 +136,7 @@ export function Bearing({ tabs }: { tabs: ReactNode }) {
   const years = modelYearsWords(magneticOfNight(night));
   return (
     <BenchLayout
-      title="Level and bearing"
+      title={LEVEL_NAMES.both}
       tabs={tabs}
       sentence={sentence}
       reason={bearingReason(saying, magneticOfNight(night), format)}
@@ -161,7 +163,9 @@ export function Bearing({ tabs }: { tabs: ReactNode }) {
             {feet.length > 0 && ' Circles: the feet, with what the compass reads toward each.'}
           </p>
           {feet.length > 0 && (
-            <p className="soft">{footReason(night.records.site.latDeg, night.numbers.mount?.towardPole === 'gap')}</p>
+            <p className="soft">
+              {footReason(night.records.site.latDeg, night.numbers.mount?.towardPole === 'gap', rigHas(night.numbers))}
+            </p>
           )}
         </div>
       </div>

@@ -13,6 +13,7 @@ import {
   latitudeSentence,
   slopeFigures,
 } from '../../text/levelWords.ts';
+import { LEVEL_NAMES } from '../../text/stations.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { FigureList } from '../../ui/FigureList.tsx';
@@ -88,7 +89,7 @@ export function Latitude({ tabs }: { tabs: ReactNode }) {
   const sentence = latitudeSentence(model.saying, format);
   return (
     <BenchLayout
-      title="Level and bearing"
+      title={LEVEL_NAMES.both}
       tabs={tabs}
       sentence={sentence}
       reason={latitudeReason({ ...model, latDeg: night.records.site.latDeg }, format)}

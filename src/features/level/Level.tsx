@@ -7,12 +7,14 @@ import { pivotHeightM } from '../../core/rig/pivot.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import {
   heightWords,
-  LEVEL_REASON,
   LEVEL_WAYS,
+  levelReason,
   levelSentence,
   NO_FINDER_HEIGHT,
   type LevelWay,
 } from '../../text/levelWords.ts';
+import { useHas } from '../../session/useHas.ts';
+import { LEVEL_NAMES } from '../../text/stations.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { CompassRose } from '../../ui/instruments/CompassRose.tsx';
@@ -72,6 +74,7 @@ function Height() {
 export function Level({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const { format } = useShared();
+  const has = useHas();
   const { saying, tilt, legs } = levelModel(night);
   const stretchAt = (azimuthDeg: number): string | null => {
     const leg = legs.find((l) => Math.abs(l.azimuthDeg - azimuthDeg) < 1e-6);
@@ -80,17 +83,17 @@ export function Level({ tabs }: { tabs: ReactNode }) {
   const sentence = levelSentence(saying, format);
   return (
     <BenchLayout
-      title="Level and bearing"
+      title={has.has('polarAxis') ? LEVEL_NAMES.both : LEVEL_NAMES.level}
       tabs={tabs}
       sentence={sentence}
-      reason={LEVEL_REASON}
+      reason={levelReason(has)}
       instrumentName="The feet"
     >
       <div className="dial-row">
         <CompassRose
           label={plain(sentence)}
-          declinationDeg={magneticOfNight(night).declinationDeg}
-          poleDeg={bearingModel(night).poleDeg}
+          declinationDeg={has.has('polarAxis') ? magneticOfNight(night).declinationDeg : null}
+          poleDeg={has.has('polarAxis') ? bearingModel(night).poleDeg : null}
           feet={feetOf(night).map((azimuthDeg) => ({ azimuthDeg, text: stretchAt(azimuthDeg) }))}
           axisDeg={null}
           tilt={tilt ?? { tiltDeg: 0, uphillAzimuthDeg: 0 }}

@@ -1,18 +1,15 @@
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
+import { useNight } from '../../session/session.ts';
 import { Bearing } from './Bearing.tsx';
 import { Latitude } from './Latitude.tsx';
 import { Level } from './Level.tsx';
 import { Shadow } from './Shadow.tsx';
+import { levelTabs } from './tabs.ts';
 
 /** Three readings of one tripod: which way it looks (by needle or shadow), how level it stands, how high the axis
  *  points. */
 export function LevelBench() {
-  const { active, row } = useBenchTabs('Level and bearing', [
-    { key: 'bearing', name: 'Bearing' },
-    { key: 'shadow', name: 'Sun’s shadow' },
-    { key: 'level', name: 'Level' },
-    { key: 'latitude', name: 'Latitude' },
-  ]);
+  const { active, row } = useBenchTabs('Level and bearing', levelTabs(useNight()));
   switch (active) {
     case 'shadow':
       return <Shadow tabs={row} />;

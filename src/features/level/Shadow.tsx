@@ -7,6 +7,7 @@ import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { useRibbonTime } from '../../session/useTime.ts';
 import { shadowReason, shadowSentence, type ShadowSaying } from '../../text/levelWords.ts';
+import { LEVEL_NAMES } from '../../text/stations.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
@@ -71,7 +72,7 @@ export function Shadow({ tabs }: { tabs: ReactNode }) {
   const sentence = shadowSentence(saying, format);
   return (
     <BenchLayout
-      title="Level and bearing"
+      title={LEVEL_NAMES.both}
       tabs={tabs}
       sentence={sentence}
       reason={shadowReason(saying, format)}

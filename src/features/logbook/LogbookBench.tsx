@@ -1,5 +1,5 @@
 import { line } from 'd3';
-import { memo, useDeferredValue, useMemo, useState } from 'react';
+import { memo, useDeferredValue, useMemo, useState, type ComponentType } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
 import { z } from 'zod';
@@ -85,17 +85,50 @@ function Small({ value, largest, words }: { value: number | null; largest: numbe
 }
 
 type Largest = { polar: number; seeing: number; subs: number };
+type Column = keyof Largest | 'balance';
+type CellProps = { row: NightRow; largest: Largest };
+
+function PolarCell({ row: { polarArcmin }, largest }: CellProps) {
+  const { format } = useShared();
+  return <Small value={polarArcmin} largest={largest.polar} words={format.quantity(polarArcmin ?? 0, 'arcmin')} />;
+}
+
+function SeeingCell({ row: { seeingArcsec }, largest }: CellProps) {
+  const { format } = useShared();
+  return (
+    <Small value={seeingArcsec} largest={largest.seeing} words={format.quantity(seeingArcsec ?? 0, 'arcsec', 1)} />
+  );
+}
+
+function SubsCell({ row: { subs }, largest }: CellProps) {
+  const words = `${subs?.usable ?? 0} of ${subs?.count ?? 0}`;
+  return <Small value={subs?.usable ?? null} largest={largest.subs} words={words} />;
+}
+
+function BalanceCell({ row: { balanceM } }: CellProps) {
+  const { format } = useShared();
+  return <td className="figures">{balanceM === null ? '–' : format.quantity(balanceM, 'barLength')}</td>;
+}
+
+const COLUMNS: readonly { column: Column; name: string; Cell: ComponentType<CellProps> }[] = [
+  { column: 'polar', name: 'Polar error', Cell: PolarCell },
+  { column: 'seeing', name: 'Seeing', Cell: SeeingCell },
+  { column: 'subs', name: 'Usable subs', Cell: SubsCell },
+  { column: 'balance', name: 'Balance', Cell: BalanceCell },
+];
+
+/** Columns that some night fills; empty ones would speak of what nobody here has. */
+type Shown = Record<Column, boolean>;
 type RowProps = {
   row: NightRow;
   largest: Largest;
+  shown: Shown;
   index: number;
   isShown: boolean;
   ref: RowRef;
 };
 
-function NightLine({ row, largest, index, isShown, ref }: RowProps) {
-  const { format } = useShared();
-  const { polarArcmin, seeingArcsec, subs, balanceM } = row;
+function NightLine({ row, largest, shown, index, isShown, ref }: RowProps) {
   return (
     <tr ref={ref} data-index={index} aria-rowindex={index + 2} className={isShown ? 'shown' : undefined}>
       <th scope="row">
@@ -104,14 +137,7 @@ function NightLine({ row, largest, index, isShown, ref }: RowProps) {
         </Link>
         <span className="soft">{[row.rig, row.site, row.target].filter(Boolean).join(' · ')}</span>
       </th>
-      <Small value={polarArcmin} largest={largest.polar} words={format.quantity(polarArcmin ?? 0, 'arcmin')} />
-      <Small value={seeingArcsec} largest={largest.seeing} words={format.quantity(seeingArcsec ?? 0, 'arcsec', 1)} />
-      <Small
-        value={subs?.usable ?? null}
-        largest={largest.subs}
-        words={`${subs?.usable ?? 0} of ${subs?.count ?? 0}`}
-      />
-      <td className="figures">{balanceM === null ? '–' : format.quantity(balanceM, 'barLength')}</td>
+      {COLUMNS.map(({ column, Cell }) => shown[column] && <Cell key={column} row={row} largest={largest} />)}
     </tr>
   );
 }
@@ -124,16 +150,25 @@ function Nights({ rows, shownId }: { rows: readonly NightRow[]; shownId: string 
     seeing: most((r) => r.seeingArcsec),
     subs: most((r) => r.subs?.count ?? null),
   };
+  const some = (value: (row: NightRow) => unknown): boolean => rows.some((row) => value(row) !== null);
+  const shown: Shown = {
+    polar: some((r) => r.polarArcmin),
+    seeing: some((r) => r.seeingArcsec),
+    subs: some((r) => r.subs),
+    balance: some((r) => r.balanceM),
+  };
   const draw = (index: number, ref: RowRef) => {
     const row = rows[index];
     if (!row) return null;
     const { id } = row.night;
-    return <NightLine key={id} ref={ref} row={row} largest={largest} index={index} isShown={id === shownId} />;
+    return (
+      <NightLine key={id} ref={ref} row={row} largest={largest} shown={shown} index={index} isShown={id === shownId} />
+    );
   };
   return (
     <WindowedTable
       label="Nights"
-      headings={['Night', 'Polar error', 'Seeing', 'Usable subs', 'Balance']}
+      headings={['Night', ...COLUMNS.flatMap(({ column, name }) => (shown[column] ? [name] : []))]}
       count={rows.length}
       row={draw}
       startAt={rows.findIndex((row) => row.night.id === shownId)}

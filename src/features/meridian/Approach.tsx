@@ -1,6 +1,7 @@
 import { headCapsules, movingCapsules, standingCapsules } from '../../core/mount/clearance.ts';
 import type { TubeClearance } from '../../core/night/plan/tubeClearance.ts';
 import { useNight, useShared } from '../../session/session.ts';
+import { useHas } from '../../session/useHas.ts';
 import { useIsAhead, useNightAt } from '../../session/useTime.ts';
 import { CLEAR, gapWords, waitWords } from '../../text/clearanceWords.ts';
 import { ClearanceView } from '../../ui/instruments/ClearanceView.tsx';
@@ -20,6 +21,7 @@ function Waiting({ tube }: { tube: TubeClearance }) {
 /** The tube as it comes near to column and legs, at the ribbon's time, from two sides. */
 export function Approach({ tube, label }: { tube: TubeClearance; label: string }) {
   const night = useNight();
+  const hasBar = useHas().has('bar');
   const found = approachAt(night, useNightAt(), useIsAhead());
   const { format } = useShared();
   if (!found) return null;
@@ -49,10 +51,10 @@ export function Approach({ tube, label }: { tube: TubeClearance; label: string }
         ))}
       </div>
       <p className="mb-0">
-        {CLEAR.now}: <strong>{words}</strong>. <span className="soft">{barWords}.</span>
+        {CLEAR.now}: <strong>{words}</strong>. {hasBar && <span className="soft">{barWords}.</span>}
       </p>
       <Waiting tube={tube} />
-      {barClearanceM <= 0 && <Problem>{barWords}.</Problem>}
+      {hasBar && barClearanceM <= 0 && <Problem>{barWords}.</Problem>}
     </>
   );
 }

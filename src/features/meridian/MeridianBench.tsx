@@ -20,6 +20,7 @@ import { StrategyTable } from './plan/StrategyTable.tsx';
 import { MapOfTube } from './tube/MapOfTube.tsx';
 import { MeasureTapes } from './tube/MeasureTapes.tsx';
 import { OwnLimits } from './tube/OwnLimits.tsx';
+import { meridianTabs } from './tabs.ts';
 import { WorstPose } from './tube/WorstPose.tsx';
 
 function Attitude({ label }: { label: string }) {
@@ -85,7 +86,7 @@ function Figures() {
           {night.targetSky?.transit.circumpolar === true && ' It never sets here.'}
         </p>
       )}
-      {moon && <p>{moonWords(moon, format)}</p>}
+      {moon && <p>{moonWords(moon, format, night.numbers.eyepiece === null)}</p>}
       {change && <p>{clockChangeWords(format.clock(change.utcMs), change.minutes)}</p>}
     </div>
   );
@@ -144,19 +145,8 @@ function TubeTab({ tabs }: { tabs: ReactNode }) {
   );
 }
 
-const TABS = [
-  { key: 'tonight', name: 'Tonight' },
-  { key: 'plan', name: 'Plan' },
-  { key: 'flip', name: 'The flip' },
-  { key: 'tube', name: 'Tube and tripod' },
-] as const;
-
-/** What never flips has neither a flip to walk through nor a tripod to meet. */
 export function MeridianBench() {
-  const { flips } = useNight();
-  const [tonight, plan, flip, tube] = TABS;
-  const shown = flips ? [plan, flip, tube] : [plan];
-  const { active, row } = useBenchTabs<(typeof TABS)[number]['key']>('Meridian', [tonight, ...shown]);
+  const { active, row } = useBenchTabs('Meridian', meridianTabs(useNight()));
   const Tab = { tonight: TonightTab, plan: PlanTab, flip: FlipTab, tube: TubeTab }[active];
   return <Tab tabs={row} />;
 }

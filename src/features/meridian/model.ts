@@ -1,4 +1,6 @@
 /** What the meridian bench shows, as codes and figures. */
+import { rigHas } from '../../core/rig/rigHas.ts';
+import { isLookedAt } from '../../core/night/plan/plainPlan.ts';
 import {
   clearanceOf,
   closestPoints,
@@ -6,7 +8,6 @@ import {
   type Closest,
   type SkyPose,
 } from '../../core/mount/clearance.ts';
-import { motorsOf } from '../../core/mount/motors.ts';
 import type { FlipState } from '../../core/mount/pose.ts';
 import type { Nearest } from '../../core/math/segments.ts';
 import type { NightAt } from '../../core/night/nightAt.ts';
@@ -77,7 +78,7 @@ function sayingOf(night: NightStatic): MeridianSaying {
   if (neverRises) return { code: 'neverRises', target: target.name, altDeg, latDeg: records.site.latDeg };
   if (!dark) return { code: 'noDarkness', darkness: records.night.darkness, sunLowestDeg: sky.events.sunLowestDeg };
   if (!usable) return { code: 'notUpInDark', target: target.name };
-  if (night.numbers.eyepiece) return { code: 'byEye', target: target.name, transitMs };
+  if (night.numbers.eyepiece || isLookedAt(night)) return { code: 'byEye', target: target.name, transitMs };
   const none = notLaid(night, target.name);
   if (none || !plan) return none ?? { code: 'noTarget' };
   if (!night.flips) return { code: 'noFlipMount', target: target.name, transitMs };
@@ -190,9 +191,9 @@ const WAIT_MS = 600_000;
 /** The bench's sentence and its reason, the same on all its pages: what the tube needs now comes before the plan. */
 export function saidOf(night: NightStatic, watch: Watch, format: Format): { sentence: Said; reason: string } {
   if (isOfTube(watch)) {
-    const motors = motorsOf(night.numbers.mount);
+    const has = rigHas(night.numbers);
     const south = night.records.site.latDeg < 0;
-    return { sentence: watchSentence(watch, format, motors), reason: watchReason(watch, south, motors) };
+    return { sentence: watchSentence(watch, format, has), reason: watchReason(watch, south, has) };
   }
   const { saying } = meridianModel(night);
   return {

@@ -6,8 +6,9 @@ import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { judgementName } from '../../text/budgetWords.ts';
-import { motorsOf } from '../../core/mount/motors.ts';
-import { calendarTodo, cardCautions, cardEventName, spacingLine } from '../../text/cardWords.ts';
+import { rigHas } from '../../core/rig/rigHas.ts';
+import { cardCautions } from '../../text/cautions.ts';
+import { calendarTodo, cardEventName, spacingLine } from '../../text/cardWords.ts';
 import { groupWords, onMeridianName, subsWords } from '../../text/planWords.ts';
 import { modelYearsWords } from '../../text/levelWords.ts';
 import { clockFaceWords, poleWords, readingWords } from '../../text/polarWords.ts';
@@ -79,31 +80,36 @@ function Settings({ card }: { card: NightCard }) {
   const night = useNight();
   const { records } = night;
   const { format } = useShared();
+  const has = rigHas(night.numbers);
   const years = modelYearsWords(magneticOfNight(night));
   const weights = card.weights.map(
     (w) => [w.name, w.positionM === null ? 'not known' : format.quantity(w.positionM, 'barLength')] as const,
   );
+  const lines: (readonly [string, string])[] = [
+    ...(has.has('polarAxis')
+      ? [
+          ['Compass along the axis', format.quantity(card.compassDeg, 'angleDeg')] as const,
+          ['True bearing', records.site.latDeg < 0 ? 'south, 180°' : 'north, 0°'] as const,
+          ['Latitude scale', format.quantity(card.scaleDeg, 'angleDeg')] as const,
+        ]
+      : []),
+    ...(has.has('bar') ? weights : []),
+    ...(card.tubeM === null ? [] : [['Tube in its rings', format.quantity(card.tubeM, 'barLength')] as const]),
+    ...(card.spacing ? [['Flange to sensor', spacingLine(card.spacing, format)] as const] : []),
+    ...(card.focus
+      ? [
+          [
+            'Focus',
+            `${format.quantity(card.focus.positionUm, 'focusUm')} at ${format.quantity(card.focus.temperatureC, 'temperature')}`,
+          ] as const,
+        ]
+      : []),
+  ];
+  if (lines.length === 0) return null;
   return (
     <Part title="Settings">
-      <Lines
-        lines={[
-          ['Compass along the axis', format.quantity(card.compassDeg, 'angleDeg')],
-          ['True bearing', records.site.latDeg < 0 ? 'south, 180°' : 'north, 0°'],
-          ['Latitude scale', format.quantity(card.scaleDeg, 'angleDeg')],
-          ...weights,
-          ...(card.tubeM === null ? [] : [['Tube in its rings', format.quantity(card.tubeM, 'barLength')] as const]),
-          ...(card.spacing ? [['Flange to sensor', spacingLine(card.spacing, format)] as const] : []),
-          ...(card.focus
-            ? [
-                [
-                  'Focus',
-                  `${format.quantity(card.focus.positionUm, 'focusUm')} at ${format.quantity(card.focus.temperatureC, 'temperature')}`,
-                ] as const,
-              ]
-            : []),
-        ]}
-      />
-      {years !== null && <p>{years}</p>}
+      <Lines lines={lines} />
+      {years !== null && has.has('polarAxis') && <p>{years}</p>}
     </Part>
   );
 }
@@ -158,7 +164,7 @@ function CalendarButton({ card }: { card: NightCard }) {
     const nth = (event: CardEvent): number =>
       card.events.filter((e) => e.code === event.code && e.timeMs < event.timeMs).length;
     const events = card.events.flatMap((event): CalendarEvent[] => {
-      const [alarmMinutes, todo] = [CALENDAR_ALARMS[event.code], calendarTodo(event.code, motorsOf(numbers.mount))];
+      const [alarmMinutes, todo] = [CALENDAR_ALARMS[event.code], calendarTodo(event.code, rigHas(numbers))];
       if (alarmMinutes === undefined || todo === undefined) return [];
       return [
         {
@@ -217,7 +223,7 @@ export function NightCardPage() {
         <Dial rows={card.dial} star={sky.poleStar.star.name} />
         <Part title="Cautions">
           <ul className="card-cautions">
-            {cardCautions(motorsOf(night.numbers.mount)).map((caution) => (
+            {cardCautions(rigHas(night.numbers)).map((caution) => (
               <li key={caution}>{caution}</li>
             ))}
           </ul>

@@ -1,11 +1,13 @@
 import type { ReactNode } from 'react';
+import { mountTraits } from '../../core/mount/mountKinds.ts';
 import { GuessAsk } from '../../session/GuessAsk.tsx';
 import { useNight, useShared } from '../../session/session.ts';
+import { useHas } from '../../session/useHas.ts';
 import {
   footingReason,
   footingSentence,
-  PIVOT_ASSUMED_WORDS,
-  SWING_NAMES,
+  pivotAssumedWords,
+  swingName,
   unweighedWords,
   WIND_MODEL_WORDS,
 } from '../../text/footingWords.ts';
@@ -21,6 +23,8 @@ import { footingSaying, payloadOfNight } from './model.ts';
 import { Steadiness } from './Steadiness.tsx';
 
 function Footprint({ footing, label }: { footing: RigFooting; label: string }) {
+  const { mount } = useNight().numbers;
+  const hasBar = useHas().has('bar');
   const { format } = useShared();
   const { worst } = footing;
   const { edgeDistancesM, centreOfMassM } = worst.footing;
@@ -32,7 +36,7 @@ function Footprint({ footing, label }: { footing: RigFooting; label: string }) {
         feet={footing.feet}
         centres={footing.all.map(({ swing, footing: found }) => ({
           at: [found.centreOfMassM[0], found.centreOfMassM[1]],
-          name: SWING_NAMES[swing],
+          name: swingName(swing, hasBar),
           worst: swing === worst.swing,
         }))}
         weakestEdge={edgeDistancesM.indexOf(edgeDistanceM)}
@@ -45,13 +49,15 @@ function Footprint({ footing, label }: { footing: RigFooting; label: string }) {
             { name: 'Stands on the feet', value: format.quantity(worst.footing.totalKg, 'mass', 1) },
             { name: 'Mass centre, height', value: format.quantity(centreOfMassM[2], 'length', 2) },
             ...footing.all.map(({ swing, footing: found }) => ({
-              name: `Leans, ${SWING_NAMES[swing]}`,
+              name: `Leans, ${swingName(swing, hasBar)}`,
               value: format.quantity(found.tippingDeg, 'angleDeg'),
             })),
           ]}
         />
         <p className="soft">{WIND_MODEL_WORDS}</p>
-        {footing.pivotAssumed && <p className="soft">{PIVOT_ASSUMED_WORDS}</p>}
+        {footing.pivotAssumed && (
+          <p className="soft">{pivotAssumedWords(mountTraits(mount).usualAxes.aboveHubM, format)}</p>
+        )}
       </div>
     </div>
   );
@@ -59,6 +65,7 @@ function Footprint({ footing, label }: { footing: RigFooting; label: string }) {
 
 /** Does it stand: the tripod's footprint, the wind, and the tap test. */
 export function FootingTab({ tabs }: { tabs: ReactNode }) {
+  const hasBar = useHas().has('bar');
   const night = useNight();
   const { records } = night;
   const { format } = useShared();
@@ -71,7 +78,7 @@ export function FootingTab({ tabs }: { tabs: ReactNode }) {
       title="Payload"
       tabs={tabs}
       sentence={sentence}
-      reason={footingReason(saying, format)}
+      reason={footingReason(saying, format, hasBar)}
       instrumentName="The footprint"
       instrument={footing ? <Footprint footing={footing} label={plain(sentence)} /> : undefined}
     >

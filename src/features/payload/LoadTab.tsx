@@ -4,6 +4,7 @@ import { Form } from 'react-bootstrap';
 import type { Load } from '../../core/mount/load.ts';
 import { GuessAsk } from '../../session/GuessAsk.tsx';
 import { useNight, useShared } from '../../session/session.ts';
+import { useHas } from '../../session/useHas.ts';
 import { useWrite } from '../../session/useWrite.ts';
 import { updateHead } from '../../storage/heads.ts';
 import { gapWords } from '../../text/errorWords.ts';
@@ -19,6 +20,7 @@ import {
   SHARE_CHOICES,
   SHARE_HINT,
 } from '../../text/payloadWords.ts';
+import { axisWords } from '../../text/rigWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { LoadBars } from '../../ui/instruments/LoadBars.tsx';
@@ -32,6 +34,7 @@ import { PlaceForm } from './PlaceForm.tsx';
 import { useDraggedRig } from '../../session/useDraggedRig.ts';
 
 function Bars({ load, strain }: { load: Load; strain: LoadModel['payload']['strain'] }) {
+  const has = useHas();
   const { format } = useShared();
   const of = (bar: Load['massKg'], kind: 'mass' | 'moment' | 'inertia', decimals: number): string =>
     `${format.number(format.shown(bar.is, kind), decimals)} of ${format.quantity(bar.allowed, kind, decimals)}`;
@@ -47,7 +50,7 @@ function Bars({ load, strain }: { load: Load; strain: LoadModel['payload']['stra
       <LoadBars
         rows={[
           row('Mass', load.massKg, of(load.massKg, 'mass', 1)),
-          row('Moment about the polar axis', load.momentKgM, of(load.momentKgM, 'moment', 2)),
+          row(axisWords(has).moment, load.momentKgM, of(load.momentKgM, 'moment', 2)),
           ...(load.inertiaKgM2
             ? [
                 {
@@ -84,6 +87,7 @@ function LoadGuesses() {
 
 /** How much of the rating this rig may use, and whether the rating counts bar and weights. */
 function RatingChoices() {
+  const hasBar = useHas().has('bar');
   const { records, numbers } = useNight();
   const write = useWrite();
   const { mount } = numbers;
@@ -108,17 +112,19 @@ function RatingChoices() {
         </Form.Select>
         <Form.Text>{SHARE_HINT}</Form.Text>
       </Form.Group>
-      <Form.Check
-        id="rating-counts"
-        type="checkbox"
-        label="The rating counts bar and weights"
-        checked={mount.ratingIncludesWeights}
-        onChange={(event) => {
-          const ratingIncludesWeights = event.target.checked;
-          const what = ['rating', mount.id, ratingIncludesWeights];
-          void write(what, (w) => updateHead(w, 'parts', mount.id, { ratingIncludesWeights }));
-        }}
-      />
+      {hasBar && (
+        <Form.Check
+          id="rating-counts"
+          type="checkbox"
+          label="The rating counts bar and weights"
+          checked={mount.ratingIncludesWeights}
+          onChange={(event) => {
+            const ratingIncludesWeights = event.target.checked;
+            const what = ['rating', mount.id, ratingIncludesWeights];
+            void write(what, (w) => updateHead(w, 'parts', mount.id, { ratingIncludesWeights }));
+          }}
+        />
+      )}
     </div>
   );
 }
@@ -140,6 +146,7 @@ type Dragging = ReturnType<typeof useDraggedRig>;
 
 /** The lever across the polar axis, and the tube on its saddle below it. */
 function Rails({ model, dragging, label }: { model: LoadModel; dragging: Dragging; label: string }) {
+  const has = useHas();
   const ends = useTubeEnds();
   const { format } = useShared();
   const { fromSnapshot } = useNight().records;
@@ -152,7 +159,7 @@ function Rails({ model, dragging, label }: { model: LoadModel; dragging: Draggin
         label={label}
         pieces={model.lever}
         marks={[{ atM: arm, text: `rated arm ${format.quantity(arm, 'barLength')}` }]}
-        words={{ left: 'tube’s side', right: 'bar and weights', axis: 'polar axis' }}
+        words={{ left: 'tube’s side', right: axisWords(has).right, axis: axisWords(has).name }}
         onDrag={fromSnapshot ? null : dragging.drag('fromRaAxisM')}
         onDrop={dragging.drop('fromRaAxisM')}
       />
@@ -176,11 +183,13 @@ export function LoadTab({ tabs }: { tabs: ReactNode }) {
   const dragging = useDraggedRig(records);
   const model = useMemo(() => loadModel(records, dragging.rig), [records, dragging.rig]);
   const { payload, saying } = model;
-  const sentence = payloadSentence(saying, format);
+  const hasBar = useHas().has('bar');
+  const sentence = payloadSentence(saying, format, hasBar);
   const nameOf = (id: string): string => records.parts.find((p) => p.id === id)?.name ?? id;
   const about = {
     share: records.schools.loadShare,
     ratingIncludesWeights: numbers.mount?.ratingIncludesWeights ?? false,
+    hasBar,
     withOneKgMore: payload.withOneKgMore,
   };
   const hangs = payload.load !== null && model.lever.length > 0;

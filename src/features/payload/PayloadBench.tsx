@@ -1,4 +1,3 @@
-import { motorsOf } from '../../core/mount/motors.ts';
 import { useBenchTabs } from '../../session/BenchTabs.tsx';
 import { useNight } from '../../session/session.ts';
 import { ChoiceTab } from './ChoiceTab.tsx';
@@ -6,21 +5,10 @@ import { FootingTab } from './FootingTab.tsx';
 import { LoadTab } from './LoadTab.tsx';
 import { PackingTab } from './PackingTab.tsx';
 import { PowerTab } from './PowerTab.tsx';
-
-type Tab = 'load' | 'footing' | 'power' | 'packing' | 'choice';
-const LOAD = { key: 'load', name: 'Load' } as const;
-const FOOTING = { key: 'footing', name: 'Footing' } as const;
-const POWER = { key: 'power', name: 'Power' } as const;
-const PACKING = { key: 'packing', name: 'Packing' } as const;
-const CHOICE = { key: 'choice', name: 'Choose' } as const;
+import { payloadTabs } from './tabs.ts';
 
 export function PayloadBench() {
-  const { numbers, records } = useNight();
-  const powered = motorsOf(numbers.mount) !== 'none' || records.rig.supplies.length > 0;
-  const { active, row } = useBenchTabs<Tab>(
-    'Payload',
-    powered ? [LOAD, FOOTING, POWER, PACKING, CHOICE] : [LOAD, FOOTING, PACKING, CHOICE],
-  );
+  const { active, row } = useBenchTabs('Payload', payloadTabs(useNight()));
   switch (active) {
     case 'load':
       return <LoadTab tabs={row} />;

@@ -5,6 +5,8 @@ import { z } from 'zod';
 import { distanceMSchema } from '../../core/records/common.ts';
 import type { Placed, Rig } from '../../core/records/rig.ts';
 import { useShared } from '../../session/session.ts';
+import { useHas } from '../../session/useHas.ts';
+import { axisWords } from '../../text/rigWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
 import type { PlaceKey } from '../../session/useDraggedRig.ts';
@@ -19,6 +21,7 @@ type Props = {
 };
 
 function Fields({ placed, place }: { placed: Placed; place: Props['place'] }) {
+  const has = useHas();
   const { format } = useShared();
   const { fromRaAxisM, alongTubeM, sidewaysM } = placed;
   const form = useForm<Place, unknown, Place>({
@@ -31,10 +34,10 @@ function Fields({ placed, place }: { placed: Placed; place: Props['place'] }) {
         <div className="fields">
           <QuantityField
             name="fromRaAxisM"
-            label="From the polar axis"
+            label={axisWords(has).from}
             kind="barLength"
             system={format.system}
-            hint="Tube’s side plus, bar and weights minus."
+            hint={axisWords(has).sides}
           />
           <QuantityField
             name="alongTubeM"

@@ -119,6 +119,7 @@ const WEAK_WIND_M_PER_S = 12;
 export function footingSaying({ numbers, footing }: Payload): FootingSaying {
   if (!numbers.mount || !numbers.support) return { code: 'noMount' };
   if (numbers.support.supportKind === 'pier') return { code: 'pier' };
+  if (numbers.support.supportKind === 'board') return { code: 'board' };
   if (!footing) return { code: 'incomplete' };
   const { footing: found, tipWindMPerS: windMPerS } = footing.worst;
   const towardAzimuthDeg = found.tipTowardAzimuthDeg;

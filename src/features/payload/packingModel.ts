@@ -1,6 +1,7 @@
 /** What the packing tab shows: lists with their ticks of tonight. */
 import { workRows, type WorkRow } from '../../core/night/ledger/ledger.ts';
 import { ASSEMBLY_LIST, handsOf, type Hands } from '../../core/rig/assembly.ts';
+import { rigHas } from '../../core/rig/rigHas.ts';
 import { isTicked } from '../../core/night/plan/checklists.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { INVENTORY_LIST, PACKING_LIST, packingOf, type Case, type Packing, type Tool } from '../../core/rig/packing.ts';
@@ -61,7 +62,7 @@ function mergedByName(cases: readonly Case[]): Case[] {
 
 export function packingModel(night: NightStatic, view: PackingView): PackingModel {
   const { records } = night;
-  const derived = packingOf(records.rig, records.parts);
+  const derived = packingOf(records.rig, records.parts, rigHas(night.numbers));
   const packing = { ...derived, cases: mergedByName(derived.cases) };
   const ticked = (itemId: string): boolean => isTicked(records.readings, LIST_OF[view], itemId);
   const lists = {

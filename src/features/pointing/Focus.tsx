@@ -5,6 +5,7 @@ import { readingValues } from '../../core/records/reading.ts';
 import { fromDisplay, unitOf } from '../../core/units/quantities.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
+import { useHas } from '../../session/useHas.ts';
 import { focusReason, focusSentence } from '../../text/pointingWords.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
@@ -16,6 +17,7 @@ type Fields = { positionUm: number | null; temperatureC: number | null; fwhmPx: 
 type Values = z.infer<typeof readingValues.focus>;
 
 function RecordFocus() {
+  const has = useHas();
   const { records } = useNight();
   const { format } = useShared();
   return (
@@ -31,13 +33,15 @@ function RecordFocus() {
     >
       <QuantityField name="positionUm" label="Focuser stands at" kind="focusUm" system={format.system} />
       <QuantityField name="temperatureC" label="Temperature" kind="temperature" system={format.system} />
-      <QuantityField
-        name="fwhmPx"
-        label="Star width"
-        kind="pixels"
-        system={format.system}
-        hint="At half height; empty = not measured."
-      />
+      {has.has('camera') && (
+        <QuantityField
+          name="fwhmPx"
+          label="Star width"
+          kind="pixels"
+          system={format.system}
+          hint="At half height; empty = not measured."
+        />
+      )}
     </RecordForm>
   );
 }

@@ -5,6 +5,7 @@ import { Queries } from '../../session/Queries.tsx';
 import { later } from '../../ui/later.tsx';
 import { OpeningPage } from '../../ui/OpeningPage.tsx';
 import { FinderDial } from './dial/FinderDial.tsx';
+import { polarTabs } from './tabs.ts';
 
 type Tab = { tabs: ReactNode };
 const FindPole = later<Tab>(async () => (await import('./find/FindPole.tsx')).FindPole, OpeningPage);
@@ -14,16 +15,7 @@ const ErrorTab = later<Tab>(async () => (await import('./error/ErrorTab.tsx')).E
 
 /** From the bare eye to the turned knob: find the pole, set the star, test the finder, drift, error and knobs. */
 export function PolarBench() {
-  const { mount } = useNight().numbers;
-  // Without a bore there is nothing to look through half a turn apart.
-  const halfTurn = mount?.finder === null ? [] : [{ key: 'halfturn', name: 'Half-turn test' } as const];
-  const { active, row } = useBenchTabs<'dial' | 'find' | 'halfturn' | 'drift' | 'error'>('Ways of polar alignment', [
-    { key: 'dial', name: 'Finder dial' },
-    { key: 'find', name: 'Find the pole' },
-    ...halfTurn,
-    { key: 'drift', name: 'Drift' },
-    { key: 'error', name: 'Error and knobs' },
-  ]);
+  const { active, row } = useBenchTabs('Ways of polar alignment', polarTabs(useNight()));
   const tabs = { dial: FinderDial, find: FindPole, halfturn: HalfTurn, drift: DriftTab, error: ErrorTab };
   const Shown = tabs[active];
   return (

@@ -1,5 +1,5 @@
 /** Three screens from nothing to a night of one's own. */
-import { useEffect } from 'react';
+import { useEffect, useRef } from 'react';
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
@@ -27,7 +27,9 @@ import { Said } from '../../ui/Said.tsx';
 import {
   answersSchema,
   ASKED,
+  BOX_DRAFT,
   forgetDraft,
+  isBox,
   keepDraft,
   keptDraft,
   ownAnswers,
@@ -118,6 +120,13 @@ function useKept(form: UseFormReturn<Draft, unknown, Answers>): void {
   }, [form]);
 }
 
+/** What was never answered follows the carrier: no lens lies in a box. */
+function fitOptics(form: UseFormReturn<Draft, unknown, Answers>): void {
+  const { carrier, opticsKind } = form.getValues();
+  if (!isBox(carrier) || opticsKind !== 'lens') return;
+  for (const [field, value] of Object.entries(BOX_DRAFT)) form.setValue(field as keyof Draft, value);
+}
+
 export function StartPage() {
   const [screen, go] = useScreen();
   const form = useForm<Draft, unknown, Answers>({
@@ -132,7 +141,9 @@ export function StartPage() {
   const before = SCREENS[at - 1];
   const submit = async (): Promise<void> => {
     if (next) {
-      if (await form.trigger(ASKED[screen])) go(next);
+      if (!(await form.trigger(ASKED[screen]))) return;
+      fitOptics(form);
+      go(next);
       return;
     }
     // A reload may have come to a later screen than what was answered.
@@ -143,6 +154,14 @@ export function StartPage() {
     }
     await form.handleSubmit(make)();
   };
+  const question = useRef<HTMLParagraphElement>(null);
+  const shown = useRef(screen);
+  // The next question is where whoever works by keys goes on.
+  useEffect(() => {
+    if (shown.current === screen) return;
+    shown.current = screen;
+    question.current?.focus();
+  }, [screen]);
   const Screen = SHOWN[screen];
   return (
     <FormProvider {...form}>
@@ -156,7 +175,7 @@ export function StartPage() {
       >
         <PageTitle>{START.title}</PageTitle>
         <Strip screen={screen} />
-        <p className="sentence" aria-live="polite">
+        <p ref={question} className="sentence" aria-live="polite" tabIndex={-1}>
           <Said said={START.sentences[screen]} />
         </p>
         <Screen />
@@ -166,7 +185,7 @@ export function StartPage() {
               {START.back}
             </Button>
           )}
-          <Button variant="primary" type="submit" aria-disabled={busy}>
+          <Button variant="primary" type="submit" aria-disabled={busy} data-next-stop>
             {next ? START.next : START.done}
           </Button>
           {at === 0 && <Link to="/data">{START.bringIn}</Link>}

@@ -2,7 +2,9 @@
 import { z } from 'zod';
 import { siteSchema } from '../../core/records/site.ts';
 import { BODY_KINDS, partKinds, TUBE_KINDS } from '../../core/records/part.ts';
-import { CARRIERS, SIZES } from '../../core/rig/dressing/carriers.ts';
+import { mountTraits } from '../../core/mount/mountKinds.ts';
+import { motorsOf } from '../../core/mount/motors.ts';
+import { CARRIERS, SIZES, usualCarrier, type Carrier } from '../../core/rig/dressing/carriers.ts';
 import { PHONE_LENS, SENSORS, type Looker, type SensorFormat } from '../../core/rig/dressing/looks.ts';
 import type { RigAnswers } from '../../core/rig/dressing/dressRig.ts';
 import type { OwnAnswers } from '../../core/night/advice/ownNight.ts';
@@ -116,7 +118,19 @@ const lookerOf = ({ format, megapixels, body, opticsKind }: Answers): Looker => 
 
 /** What a guide camera can steer: neither a mount without motors nor an eye or a phone. */
 export const mayGuide = ({ carrier, raMotor, format }: Pick<Draft, 'carrier' | 'raMotor' | 'format'>): boolean =>
-  !(carrier === 'byHand' && !raMotor) && format !== 'phone' && format !== 'eye';
+  format !== 'phone' && format !== 'eye' && (carrier === '' || isFollowing(carrier, raMotor));
+
+/** A motor follows, and a guider may correct it: what merely tilts cannot be corrected. */
+function isFollowing(carrier: Carrier, raMotor: boolean): boolean {
+  if (carrier === 'byHand') return raMotor;
+  const usual = usualCarrier(carrier, 'middle');
+  return motorsOf(usual) !== 'none' && !mountTraits(usual).runsOut;
+}
+
+/** A box on the ground is made for a reflector, and mostly for an eye. */
+export const isBox = (carrier: Draft['carrier']): boolean =>
+  carrier !== '' && mountTraits(usualCarrier(carrier, 'middle')).holds === 'rocker';
+export const BOX_DRAFT = { opticsKind: 'newtonian', focalMm: 1200, apertureMm: 200, format: 'eye' } as const;
 
 export function ownAnswers(a: Answers, zoneIana: string, f: Format): OwnAnswers {
   const optics = opticsOf(a);

@@ -17,7 +17,7 @@ import {
 import { CoordinateFields } from '../../ui/form/CoordinateFields.tsx';
 import { CheckField, QuantityField, SelectField } from '../../ui/form/Fields.tsx';
 import { CarrierPicture } from '../../ui/instruments/CarrierPicture.tsx';
-import { BODIES, LOOKERS, mayGuide, type Draft } from './answers.ts';
+import { BODIES, LOOKERS, isBox, mayGuide, type Draft } from './answers.ts';
 import { Picks } from './Picks.tsx';
 import { TownField } from './TownField.tsx';
 
@@ -87,6 +87,8 @@ export function Carries() {
   );
 }
 
+/** No lens lies in a box. */
+const tubesFor = (carrier: Draft['carrier']) => TUBE_KINDS.filter((kind) => kind !== 'lens' || !isBox(carrier));
 const FORMATS = LOOKERS.map((value) => ({ value, label: lookerWords(value) }));
 
 /** What a sensor behind a tube sits in: a lens is made for bodies, a phone and an eye have no say in it. */
@@ -106,6 +108,7 @@ function BodyPick({ looker, optics }: { looker: Draft['format']; optics: Draft['
 export function Looks() {
   const { format } = useShared();
   const { opticsKind, focalMm, format: looker = 'reduced', carrier = '', raMotor = false } = useWatch<Draft>();
+  const hasSensor = looker !== 'phone' && looker !== 'eye';
   // What is hidden must not hold anybody up.
   const phoneAlone = opticsKind === 'lens' && looker === 'phone' && typeof focalMm === 'number';
   return (
@@ -115,7 +118,7 @@ export function Looks() {
         legend="What looks"
         hideLegend
         className="words"
-        options={TUBE_KINDS}
+        options={tubesFor(carrier)}
         show={(one) => <span>{OPTICS_WORDS[one]}</span>}
       />
       <div className="fields">
@@ -133,9 +136,7 @@ export function Looks() {
         ) : (
           <QuantityField name="apertureMm" label="Aperture" kind="opticsMm" system={format.system} />
         )}
-        {looker !== 'phone' && looker !== 'eye' && (
-          <QuantityField name="megapixels" label="Megapixels" kind="ratio" system={format.system} />
-        )}
+        {hasSensor && <QuantityField name="megapixels" label="Megapixels" kind="ratio" system={format.system} />}
         <SelectField name="format" label="Sensor" options={FORMATS} wide />
       </div>
       <BodyPick looker={looker} optics={opticsKind} />

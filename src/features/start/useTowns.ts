@@ -1,11 +1,12 @@
 /** The shipped towns: fetched when the first letters are typed, kept for the tab; the app's own file, so it is there offline. */
 import { useQuery } from '@tanstack/react-query';
-import townsUrl from '../../core/places/data/towns.bin?url';
 import { findTowns, searchable, type Town } from '../../core/places/findTowns.ts';
 import { decodeTowns } from '../../formats/townTable.ts';
 
+const TOWNS = new URL('../../core/places/data/towns.bin', import.meta.url);
+
 async function fetchTowns(): Promise<{ towns: Town[]; names: string[] }> {
-  const response = await fetch(townsUrl);
+  const response = await fetch(TOWNS);
   if (!response.ok) throw new Error(`the table of towns answered ${response.status}`);
   const towns = decodeTowns(new Uint8Array(await response.arrayBuffer()));
   return { towns, names: searchable(towns) };

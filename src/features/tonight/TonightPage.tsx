@@ -13,6 +13,7 @@ import {
   KnobGlyph,
   LatitudeGlyph,
   MeridianGlyph,
+  PlatformGlyph,
   SubGlyph,
 } from '../../ui/instruments/TonightGlyphs.tsx';
 
@@ -60,6 +61,9 @@ function Use({ answers, lines }: Rows) {
       </Row>
       <Row line={lines.hand}>
         <KnobGlyph turnMin={answers.hand?.turnMin ?? null} />
+      </Row>
+      <Row line={lines.platform}>
+        <PlatformGlyph />
       </Row>
       <Row line={lines.weight}>
         <BarGlyph share={answers.weight?.shareOfBar ?? 0} />

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react';
-import { FIRST_SUB_LIST, type FirstSubCheck } from '../../core/night/plan/checklists.ts';
+import { FIRST_SUB_LIST } from '../../core/night/plan/checklists.ts';
+import type { FirstSubCheck } from '../../core/records/checks.ts';
 import { useNight } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import { CHECK_WORDS, CHECKS_REASON, checksSentence } from '../../text/trackingWords.ts';

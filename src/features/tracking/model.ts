@@ -1,5 +1,6 @@
 /** What the tracking bench shows, as codes and figures. */
-import { FIRST_SUB_LIST, firstSubChecks, isTicked, type FirstSubCheck } from '../../core/night/plan/checklists.ts';
+import { FIRST_SUB_LIST, firstSubChecks, isTicked } from '../../core/night/plan/checklists.ts';
+import type { FirstSubCheck } from '../../core/records/checks.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
 import {
@@ -52,5 +53,5 @@ function driveFrom(unguided: Unguided | null): TrackingBasis['drive'] {
 export type CheckModel = { id: FirstSubCheck; done: boolean };
 
 export function checksModel({ records, numbers }: NightStatic): CheckModel[] {
-  return firstSubChecks(numbers.mount).map((id) => ({ id, done: isTicked(records.readings, FIRST_SUB_LIST, id) }));
+  return firstSubChecks(numbers).map((id) => ({ id, done: isTicked(records.readings, FIRST_SUB_LIST, id) }));
 }

@@ -1,7 +1,7 @@
 import { lastOfBatteries } from '../../core/rig/batteriesOfRig.ts';
 import { useContext, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { motorsOf } from '../../core/mount/motors.ts';
+import { rigHas } from '../../core/rig/rigHas.ts';
 import { fromUtcText } from '../../core/time/utc.ts';
 import type { Watch } from '../../core/night/advice/watch.ts';
 import { FlipSteps, StepAction } from '../../session/flip/FlipSteps.tsx';
@@ -10,11 +10,12 @@ import { useNight, useShared } from '../../session/session.ts';
 import { useIsLive, useNightAt, useWatch } from '../../session/useTime.ts';
 import { useWakeLock } from '../../session/useWakeLock.ts';
 import { judgementName } from '../../text/budgetWords.ts';
-import { FLIP } from '../../text/flipWords.ts';
+import { firstFlipWords, FLIP } from '../../text/flipWords.ts';
 import { countdown, countdownWords, watchReason, watchSentence } from '../../text/watchWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { BenchNote } from '../../ui/benchNote.ts';
 import { Said } from '../../ui/Said.tsx';
+import { Platform } from './Platform.tsx';
 import { LogReading } from './LogReading.tsx';
 import { SubsRun } from './SubsRun.tsx';
 import { PageTitle } from '../../ui/PageTitle.tsx';
@@ -86,19 +87,33 @@ function Action({ watch, here, log }: ActionProps) {
 function Sentence({ watch, here }: { watch: Watch; here: WalkHere }) {
   const night = useNight();
   const { format } = useShared();
-  const motors = motorsOf(night.numbers.mount);
+  const has = rigHas(night.numbers);
   const step = watch.code === 'flipping' && here.walk.at !== null ? here.words(here.walk.at) : null;
   return (
     <>
       <p className="sentence" aria-live="polite">
-        {step ? step.do : <Said said={watchSentence(watch, format, motors)} />}
+        {step ? step.do : <Said said={watchSentence(watch, format, has)} />}
       </p>
-      <p className="reason">{step ? step.why : watchReason(watch, night.records.site.latDeg < 0, motors)}</p>
+      <p className="reason">{step ? step.why : watchReason(watch, night.records.site.latDeg < 0, has)}</p>
     </>
   );
 }
 
+/** Whoever only looks has nothing to watch but what runs out. */
 export function WatchBench() {
+  const { numbers } = useNight();
+  const note = useContext(BenchNote);
+  if (!numbers.eyepiece) return <SubsWatch />;
+  return (
+    <div className="watch">
+      <PageTitle className="visually-hidden">Watch</PageTitle>
+      {note}
+      <Platform alone />
+    </div>
+  );
+}
+
+function SubsWatch() {
   const night = useNight();
   const at = useNightAt();
   const awake = useWakeLock();
@@ -119,10 +134,11 @@ export function WatchBench() {
       )}
       {useContext(BenchNote)}
       <Sentence watch={watch} here={here} />
-      {isFlip(watch) && here.first && <p className="caution-line">{FLIP.first}</p>}
+      {isFlip(watch) && here.first && <p className="caution-line">{firstFlipWords(here.by)}</p>}
       {watch.code !== 'flipping' && <Figures />}
       {!night.records.fromSnapshot && <Action watch={watch} here={here} log={() => setLogging(true)} />}
       {isFlip(watch) && <FlipSteps here={here} />}
+      <Platform alone={false} />
       <p className="soft">
         {awake === 'maySleep' ? 'This browser lets the screen sleep.' : 'The screen stays on while this page is shown.'}
       </p>

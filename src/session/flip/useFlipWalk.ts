@@ -1,6 +1,7 @@
 /** The flip as a walk: where it stands by the records of the night, and what each press writes. */
 import { flipBy, flipWalk, type FlipBy, type FlipStep, type FlipWalk } from '../../core/night/advice/flipWalk.ts';
 import { other, sideOf, toldOf } from '../../core/night/life/life.ts';
+import { rigHas } from '../../core/rig/rigHas.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { MS_PER_MINUTE, toUtcText } from '../../core/time/utc.ts';
 import { FLIP, flipStepWords } from '../../text/flipWords.ts';
@@ -27,14 +28,19 @@ export function useFlipWalk(): WalkHere {
   const record = useRecord();
   const { rig, readings } = records;
   const by = flipBy(numbers.mount);
+  const has = rigHas(numbers);
   const eastHeavy = records.schools.balance === 'eastHeavy';
-  const walk = flipWalk(readings, life.flipSinceMs, by, { guided: rig.guiding !== 'none', eastHeavy });
+  const walk = flipWalk(readings, life.flipSinceMs, by, {
+    guided: rig.guiding !== 'none',
+    eastHeavy,
+    has,
+  });
   const about = { step: 'watch', subject: { type: 'rig', id: rig.id } } as const;
   const biasStepM = (2 * settingOf(stored.settings, 'balance').biasMm) / 1000;
   return {
     walk,
     by,
-    words: (step) => flipStepWords(step, by, biasStepM, format),
+    words: (step) => flipStepWords(step, { by, has }, biasStepM, format),
     begin: () => void record({ ...about, kind: 'event', values: { what: 'flipBegun' } }, 'Flip begun.'),
     tick: (step, done) =>
       void record({ ...about, kind: 'check', values: { listId: walk.listId, itemId: step, done } }, null),

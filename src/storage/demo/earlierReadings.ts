@@ -1,5 +1,6 @@
 /** What was recorded on one earlier night of the demo, station by station. All numbers are invented. */
-import { FIRST_SUB_LIST, type FirstSubCheck } from '../../core/night/plan/checklists.ts';
+import { FIRST_SUB_LIST } from '../../core/night/plan/checklists.ts';
+import type { FirstSubCheck } from '../../core/records/checks.ts';
 import { TYPED, type Reading, type ReadingOf, type Step } from '../../core/records/reading.ts';
 import type { Rig } from '../../core/records/rig.ts';
 import type { Site } from '../../core/records/site.ts';

@@ -36,6 +36,15 @@ const GERMAN = (
   </>
 );
 
+const FLOOR = (
+  <>
+    <path d="M44 104 h56" strokeWidth="5" strokeLinecap="round" />
+    <path d="M50 100 h44 V66 h-8 M50 100 V66 h8" strokeWidth="4" />
+    <Tube x={76} y={48} turn={-58} length={76} width={24} />
+    <circle cx="72" cy="66" r="9" strokeWidth="4" fill="var(--line)" />
+  </>
+);
+
 const PICTURES: Record<Carrier, ReactNode> = {
   trackerBallHead: (
     <>
@@ -87,6 +96,21 @@ const PICTURES: Record<Carrier, ReactNode> = {
       {GERMAN}
       <path d="M84 42 L100 56" strokeWidth="3" />
       <circle cx="103" cy="59" r="7" fill="var(--amber)" strokeWidth="2" />
+    </>
+  ),
+  pushedAltAzimuth: (
+    <>
+      <Legs />
+      <path d="M70 66 V38 M58 38 h24" strokeWidth="6" strokeLinecap="round" />
+      <Tube x={72} y={24} turn={-24} />
+      <path d="M104 12 l10 14 M114 26 l-1 -10 M114 26 l-9 -4" strokeWidth="3" strokeLinecap="round" />
+    </>
+  ),
+  floorReflector: FLOOR,
+  tiltingPlatform: (
+    <>
+      <g transform="rotate(-7 72 100) translate(0 -12)">{FLOOR}</g>
+      <path d="M44 106 h60 M52 106 L58 96 M96 106 L92 90" strokeWidth="4" strokeLinecap="round" />
     </>
   ),
   altAzimuth: (

@@ -3,9 +3,10 @@
 export type RoseFoot = { azimuthDeg: number; text: string | null };
 type Props = {
   label: string;
-  declinationDeg: number;
-  /** Bearing that the axis must have. */
-  poleDeg: number;
+  /** Where the needle points; null = no needle is read. */
+  declinationDeg: number | null;
+  /** Bearing that the axis must have; null = what stands on it has none. */
+  poleDeg: number | null;
   feet: readonly RoseFoot[];
   /** True bearing at which the axis was read to point; null = not read. */
   axisDeg: number | null;
@@ -138,8 +139,8 @@ export function CompassRose({ label, declinationDeg, poleDeg, feet, axisDeg, til
         <Leg key={foot.azimuthDeg} azimuthDeg={foot.azimuthDeg} />
       ))}
       {shadowDeg !== null && <Shadow azimuthDeg={shadowDeg} />}
-      <Arrow azimuthDeg={declinationDeg} colour="var(--soft)" dashed />
-      <Arrow azimuthDeg={poleDeg} colour="var(--action)" dashed={false} />
+      {declinationDeg !== null && <Arrow azimuthDeg={declinationDeg} colour="var(--soft)" dashed />}
+      {poleDeg !== null && <Arrow azimuthDeg={poleDeg} colour="var(--action)" dashed={false} />}
       {axisDeg !== null && <Arrow azimuthDeg={axisDeg} colour="var(--amber)" dashed={false} />}
       {feet.map((foot) => foot.text !== null && <FootText key={foot.azimuthDeg} foot={foot} />)}
       {tilt ? (

@@ -1,10 +1,14 @@
-/** The star to be expected, at its true size on the sensor's pixels: the circle is its width at half height. */
+/** The star to be expected, at its true size on the sensor's pixels: the ring is its width at half height. A trail runs out of
+ *  the drawing. */
 import { range } from 'd3';
 
+/** `fwhmPx` along its longer side, `ratio` of that to the other one. */
 type Props = { label: string; fwhmPx: number; ratio: number };
 
 const SIZE = 180;
 const CELLS = 9;
+/** More would be neither seen nor drawn in time. */
+const MOST_CELLS = 41;
 
 /** Light of a round star in one cell, 0 to 1. */
 function light(dx: number, dy: number, fwhmPx: number): number {
@@ -12,7 +16,7 @@ function light(dx: number, dy: number, fwhmPx: number): number {
 }
 
 export function StarOnPixels({ label, fwhmPx, ratio }: Props) {
-  const cells = Math.max(CELLS, 2 * Math.ceil(fwhmPx) + 3);
+  const cells = Math.min(MOST_CELLS, Math.max(CELLS, 2 * Math.ceil(fwhmPx) + 3));
   const cell = SIZE / cells;
   const middle = (cells - 1) / 2;
   return (
@@ -26,7 +30,7 @@ export function StarOnPixels({ label, fwhmPx, ratio }: Props) {
             width={cell}
             height={cell}
             fill="var(--ink)"
-            fillOpacity={light((column - middle) / Math.sqrt(ratio), (row - middle) * Math.sqrt(ratio), fwhmPx)}
+            fillOpacity={light(column - middle, (row - middle) * ratio, fwhmPx)}
             stroke="var(--line)"
             strokeWidth="1"
           />
@@ -35,8 +39,8 @@ export function StarOnPixels({ label, fwhmPx, ratio }: Props) {
       <ellipse
         cx={SIZE / 2}
         cy={SIZE / 2}
-        rx={(fwhmPx / 2) * cell * Math.sqrt(ratio)}
-        ry={((fwhmPx / 2) * cell) / Math.sqrt(ratio)}
+        rx={(fwhmPx / 2) * cell}
+        ry={((fwhmPx / 2) * cell) / ratio}
         fill="none"
         stroke="var(--amber)"
         strokeWidth="2.5"

@@ -50,6 +50,18 @@ export function CompassGlyph({ compassDeg }: { compassDeg: number | null }) {
   );
 }
 
+/** A low box on a board that tilts. */
+export const PlatformGlyph = () => (
+  <Frame>
+    <path d="M12 58h48" stroke="var(--soft)" strokeWidth="3" strokeLinecap="round" />
+    <g transform={`rotate(-9 ${MIDDLE} 50)`} stroke="var(--action)" strokeLinecap="round">
+      <path d="M14 50h44" strokeWidth="4" />
+      <path d="M26 48V28h20v20" strokeWidth="3" fill="var(--sheet)" />
+    </g>
+    <path d="M60 42a26 26 0 0 0-6-16m0 0 1 7m-1-7 7 1" stroke="var(--amber)" strokeWidth="2.5" />
+  </Frame>
+);
+
 /** How far the knob goes in a minute; without a knob an empty view. */
 export function KnobGlyph({ turnMin }: { turnMin: number | null }) {
   const angleDeg = turnMin === null ? 0 : 360 / turnMin;

@@ -104,7 +104,6 @@ describe('finding the pole', () => {
     ).not.to.include('plough');
     const auas = find(south);
     expect(auas.saying).to.deep.include({ code: 'look', south: true });
-    expect(auas.tracker).to.equal(true);
     expect(find({ site: { latDeg: -1 } }).saying.code).to.equal('equator');
   });
 });

@@ -21,6 +21,13 @@ const PLANTED: readonly (readonly [file: string, code: string, rule: string])[] 
     'export function f({ mountKind }: { mountKind: string }): number {\n  switch (mountKind) {\n    default:\n      return 1;\n  }\n}',
     'owl(mount-kinds-in-table)',
   ],
+  ['src/text/heavy.ts', "export const W = 'Two people above 20 kg.';", 'owl(no-units-in-words)'],
+  ['src/text/long.ts', 'export const w = (n: string): string => `${n}, 200 m away`;', 'owl(no-units-in-words)'],
+  [
+    'tests/e2e/keyboard.spec.ts',
+    'export const f = async (p: { focus: () => Promise<void> }): Promise<void> => p.focus();',
+    'owl(keyboard-only)',
+  ],
   ['src/core/chance.ts', 'export const r = (): number => Math.random();', 'eslint(no-restricted-properties)'],
   ['src/core/page.ts', 'export const w = (e: HTMLElement): number => e.offsetTop;', 'typescript(TS2304)'],
   ['src/storage/wrong.ts', "export const n: number = 'a';", 'typescript(TS2322)'],

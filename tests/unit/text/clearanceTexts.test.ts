@@ -72,7 +72,7 @@ describe('the tube before its tripod in words', () => {
   it('the pose is told for the hand: level or lean, side, declination, and what is measured there', () => {
     const pose = { ...worstPose(night())!, closest: LEG };
     const said = (haH: number, state: 'beforeFlip' | 'afterFlip') =>
-      poseSentence({ ...pose, haH, state }, { firstFootAzimuthDeg: 0 }, f);
+      poseSentence({ ...pose, haH, state }, { firstFootAzimuthDeg: 0 }, f, true);
     expect(said(0.01, 'beforeFlip')).to.match(/set the \*\*bar level\*\*, tube on the west side, declination/);
     expect(said(1, 'beforeFlip')).to.contain('15° below the level**, tube on the west side');
     expect(said(2, 'afterFlip')).to.contain('30° above the level**, tube on the east side');

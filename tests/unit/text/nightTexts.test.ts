@@ -1,4 +1,5 @@
 /** Words of the watch, of the flip's steps, of the ways about the meridian and of the moon. */
+import type { RigHas } from '../../../src/core/rig/rigHas.ts';
 import { expect } from 'chai';
 import type { Watch, WatchEvent } from '../../../src/core/night/advice/watch.ts';
 import type { Choice } from '../../../src/core/night/advice/strategies.ts';
@@ -23,6 +24,10 @@ import { plain } from '../../../src/text/said.ts';
 import { parts, rigs } from '../../support/records.ts';
 import { countdown, countdownWords, watchReason, watchSentence } from '../../../src/text/watchWords.ts';
 
+const WHOLE: RigHas = new Set(['camera', 'cables']);
+const LOOKING: RigHas = new Set(['eye']);
+const SLEWING: RigHas = new Set(['motor', 'slew', 'bar', 'flip']);
+const FOLLOWING: RigHas = new Set(['motor', 'flip']);
 const f = makeFormat('metric', 'Europe/Lisbon');
 const imperial = makeFormat('imperial', 'Europe/Lisbon');
 const isSentence = (said: string, code: string) =>
@@ -57,13 +62,13 @@ describe('words of the night as it runs', () => {
       ]),
     ];
     for (const w of watches) {
-      for (const motors of ['both', 'raOnly', 'none'] as const) {
-        const said = watchSentence(w, f, motors);
+      for (const has of [SLEWING, FOLLOWING, new Set<never>()]) {
+        const said = watchSentence(w, f, has);
         isSentence(said, w.code);
-        if (motors !== 'both') expect(said, w.code).not.to.match(/send the tube/i);
-        if (!['noTarget', 'noSubs', 'byEye', 'paused'].includes(w.code))
-          isSentence(watchReason(w, false, motors), w.code);
-        if (motors !== 'both') expect(watchReason(w, false, motors), w.code).not.to.match(/power/);
+        if (!has.has('slew')) expect(said, w.code).not.to.match(/send the tube/i);
+        if (!has.has('bar')) expect(plain(said) + watchReason(w, false, has), w.code).not.to.match(/weights/i);
+        if (!['noTarget', 'noSubs', 'byEye', 'paused'].includes(w.code)) isSentence(watchReason(w, false, has), w.code);
+        if (!has.has('slew')) expect(watchReason(w, false, has), w.code).not.to.match(/power/);
       }
       const counts = 'untilMs' in w || 'sinceMs' in w || 'latestMs' in w || ('limitMs' in w && w.limitMs !== null);
       expect(countdownWords(w) !== '', w.code).to.equal(counts);
@@ -78,7 +83,7 @@ describe('words of the night as it runs', () => {
       target: null,
     };
     expect(
-      [watchReason(flip, false, 'both'), watchReason(flip, true, 'both')].map((s) => /right|left/.exec(s)?.[0]),
+      [watchReason(flip, false, SLEWING), watchReason(flip, true, SLEWING)].map((s) => /right|left/.exec(s)?.[0]),
     ).to.deep.equal(['right', 'left']);
     expect([countdown(1_842_000), countdown(9_068_000), countdown(-5000), countdown(0)]).to.deep.equal([
       '30:42',
@@ -114,22 +119,26 @@ describe('words of the night as it runs', () => {
 
 describe('words of the flip', () => {
   it('every step says what the hand does, by motors, clutches, bracket and knob', () => {
-    for (const by of ['motors', 'clutches', 'bracket', 'knob'] as const satisfies readonly FlipBy[]) {
-      for (const step of flipSteps(by, { guided: true, eastHeavy: true })) {
-        const words = flipStepWords(step, by, 0.016, f);
+    const rigs = (['motors', 'clutches', 'bracket', 'knob'] as const satisfies readonly FlipBy[]).flatMap((by) =>
+      [WHOLE, LOOKING].map((has) => ({ by, has })),
+    );
+    for (const { by, has } of rigs) {
+      for (const step of flipSteps(by, { guided: true, eastHeavy: true, has })) {
+        const words = flipStepWords(step, { by, has }, 0.016, f);
         isSentence(words.do, `${by} ${step}`);
         isSentence(words.why, `${by} ${step}`);
+        if (!has.has('camera')) expect(words.do + words.why, step).not.to.match(/subs?\b|frame|camera|[Cc]able/);
         if (by !== 'motors') expect(words.do, `${by} ${step}`).not.to.match(/switch|by itself/);
       }
     }
-    expect(flipStepWords('biasWeight', 'motors', 0.016, f).do).to.include('16 mm inward');
-    expect(flipStepWords('biasWeight', 'motors', 0.016, imperial).do).to.include('0.63 in inward');
-    expect(flipStepWords('decThroughPole', 'bracket', 0, f).do).to.include('lens');
+    expect(flipStepWords('biasWeight', { by: 'motors', has: WHOLE }, 0.016, f).do).to.include('16 mm inward');
+    expect(flipStepWords('biasWeight', { by: 'motors', has: WHOLE }, 0.016, imperial).do).to.include('0.63 in inward');
+    expect(flipStepWords('decThroughPole', { by: 'bracket', has: WHOLE }, 0, f).do).to.include('bracket’s declination');
   });
 
   it('what a program is told follows from the limit', () => {
     const lines = (pastMin: number | null, waitS: number | null = null) =>
-      automaticLines({ pastMin, waitS, pauseMin: 8 }, f);
+      automaticLines({ pastMin, waitS, pauseMin: 8 }, f, true);
     expect(lines(14)[0]).to.equal('Flip no later than 14 min past the meridian, at the end of a sub.');
     expect(lines(-30)[0]).to.equal('Flip 30 min before the meridian; never later.');
     expect(lines(null)[0]).to.include('not needed');
@@ -167,14 +176,17 @@ describe('words of the plan', () => {
     const up = [{ fromMs: T, toMs: T + 7_200_000 }];
     const worst = { timeMs: T, brighteningMag: 2.1, exposureFactor: 6.92, separationDeg: 48 };
     const moon: MoonOfNight = { litShare: 0.98, up, darkH: 3, worst };
-    expect(moonWords(moon, f)).to.equal(
+    expect(moonWords(moon, f, true)).to.equal(
       'Moon up 21:52 to 23:52, 48° away: up to 2.1 mag brighter there at 21:52: 7 times the exposure for the same depth. 3 h 00 without it.',
     );
-    expect(moonWords({ ...moon, darkH: 0 }, f)).to.include('No hour without it');
-    expect(moonWords({ ...moon, up: [], worst: null }, f)).to.equal(
+    expect(moonWords(moon, f, false))
+      .to.include('brighter')
+      .and.not.match(/exposure/);
+    expect(moonWords({ ...moon, darkH: 0 }, f, true)).to.include('No hour without it');
+    expect(moonWords({ ...moon, up: [], worst: null }, f, true)).to.equal(
       'No moon in these hours: the moon, 98% lit, stays below the horizon.',
     );
-    expect(moonWords({ ...moon, worst: { ...worst, brighteningMag: 0.05 } }, f)).to.include('hardly brighter');
+    expect(moonWords({ ...moon, worst: { ...worst, brighteningMag: 0.05 } }, f, true)).to.include('hardly brighter');
   });
 
   it('card and battery: whether they last, and what is missing', () => {

@@ -47,11 +47,20 @@ import {
   type PowerAdvice,
   type PowerSaying,
 } from '../../../src/text/powerWords.ts';
+import { handsOf, type Hands } from '../../../src/core/rig/assembly.ts';
 import { plain } from '../../../src/text/said.ts';
 import { parts, rigs } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
-const HANDS = { rear: 'camera', hasPeg: false, tubeAlone: false } as const;
+const HANDS: Hands = { ...handsOf(rigNumbers(rigs[0]!, parts)), rear: 'camera', hasPeg: false };
+const OTHER_HANDS: Hands = {
+  rear: 'mirror',
+  hasPeg: true,
+  tubeAlone: 'box',
+  phone: true,
+  hasHome: false,
+  has: new Set(['eye']),
+};
 const imperial = makeFormat('imperial', 'Europe/Lisbon');
 const LONGEST = 150;
 
@@ -86,14 +95,14 @@ describe('words of the payload', () => {
       { code: 'longerLever', moveM: 0.2, toM: 0.42, extensionM: 0.1, ...carried },
     ];
     for (const s of sayings) {
-      isSentence(payloadSentence(s, f), s.code);
-      const about = { share: 2 / 3, ratingIncludesWeights: true, withOneKgMore: 'over' as const };
+      isSentence(payloadSentence(s, f, true), s.code);
+      const about = { share: 2 / 3, hasBar: true, ratingIncludesWeights: true, withOneKgMore: 'over' as const };
       expect(payloadReason(s, about, f))
         .to.match(/\.$/)
         .and.not.match(/undefined|NaN/);
     }
-    expect(plain(payloadSentence(sayings[2]!, imperial))).to.include('15.4 lb of 26.5 lb');
-    expect(plain(payloadSentence(sayings.at(-2)!, f))).to.equal(
+    expect(plain(payloadSentence(sayings[2]!, imperial, true))).to.include('15.4 lb of 26.5 lb');
+    expect(plain(payloadSentence(sayings.at(-2)!, f, true))).to.equal(
       'Tube side heavy, near the limit: slide the weight 12 mm outward, to 132 mm. Add none.',
     );
   });
@@ -135,7 +144,7 @@ describe('words of the payload', () => {
     ];
     for (const s of others) {
       isSentence(footingSentence(s, f), s.code);
-      isSentence(footingReason(s, f), s.code);
+      isSentence(footingReason(s, f, true), s.code);
     }
   });
 
@@ -256,7 +265,7 @@ describe('words of packing and assembly', () => {
     ] as const) {
       const own = parts.map((p) => (p.kind === 'mount' ? { ...p, mountKind } : p));
       for (const step of assemblyOf(rigNumbers(heron, own), kinds)) {
-        for (const hands of [HANDS, { rear: 'mirror', hasPeg: true, tubeAlone: true } as const]) {
+        for (const hands of [HANDS, OTHER_HANDS]) {
           const { why, caution } = assemblyWords(step, hands);
           isSentence(packingSentence({ code: 'assembly', next: step, hands }), step);
           isSentence(why, step);

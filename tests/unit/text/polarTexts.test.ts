@@ -1,3 +1,4 @@
+import type { RigHas } from '../../../src/core/rig/rigHas.ts';
 import { expect } from 'chai';
 import { BRIGHT_STARS } from '../../../src/core/sky/brightStars.ts';
 import { brightnessWords, starName } from '../../../src/text/starWords.ts';
@@ -144,10 +145,12 @@ describe('words for finding the pole', () => {
     );
   });
 
+  const TRACKER: RigHas = new Set(['motor', 'polarFinder', 'camera']);
+  const WHOLE: RigHas = new Set(['motor', 'slew', 'polarFinder', 'camera']);
   it('the sweep is for the south; a tracker is told of its switch', () => {
-    expect(sweepSteps(false, 40, true, f)).to.deep.equal([]);
-    expect(sweepSteps(true, -22.75, true, f)).to.have.length(sweepSteps(true, -22.75, false, f).length + 1);
-    expect(sweepSteps(true, -22.75, true, f).join(' '))
+    expect(sweepSteps(false, 40, TRACKER, f)).to.deep.equal([]);
+    expect(sweepSteps(true, -22.75, TRACKER, f)).to.have.length(sweepSteps(true, -22.75, WHOLE, f).length + 1);
+    expect(sweepSteps(true, -22.75, TRACKER, f).join(' '))
       .to.include('22.8°')
       .and.include('hemisphere switch');
   });

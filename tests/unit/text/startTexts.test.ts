@@ -41,6 +41,8 @@ const TONIGHT: Tonight = {
     ...ASKED,
     onceLooked: usable(31.2),
     byEye: true,
+    looksThrough: true,
+    isLookedAt: false,
     motion: 'usualDrive',
     pole: 'notLooked',
     ...DRAWN,
@@ -55,6 +57,7 @@ const TONIGHT: Tonight = {
     limit: 'doubt',
   },
   hand: null,
+  platform: null,
 };
 const lines = (change: Partial<Tonight>, format = f) => tonightLines({ ...TONIGHT, ...change }, format);
 
@@ -102,6 +105,8 @@ describe('the first answers in words', () => {
         ...ASKED,
         onceLooked: usable(360, true),
         byEye: false,
+        looksThrough: true,
+        isLookedAt: false,
         motion: 'guided',
         pole: 'measured',
         ...DRAWN,
@@ -129,10 +134,12 @@ describe('the first answers in words', () => {
     const byHand = lines({ meridian: { ...TONIGHT.meridian!, motors: 'none' } }).meridian!;
     expect([byHand.name, byHand.value]).to.deep.equal(['M 45, Pleiades stands highest', '23:41']);
     expect(byHand.rests).to.equal('Carry the tube over by hand before it nears a leg.');
-    const knob = { turnMin: 9.97, teeth: 144, teethAssumed: true, view: null, decDeg: 0 };
+    const knob = { turnMin: 9.97, teeth: 144, teethAssumed: true, view: null, follows: false, decDeg: 0 };
     expect(lines({ hand: knob }).hand).to.include({ value: '9 min 58 s', to: 'tracking' });
     const view = { by: 'eyepiece' as const, fieldDeg: 1.67, stayMin: 6.65 };
     expect(lines({ hand: { ...knob, turnMin: null, teeth: null, view } }).hand!.value).to.equal('6 min 39 s');
+    const followed = lines({ hand: { ...knob, turnMin: null, teeth: null, view, follows: true } }).hand!;
+    expect([followed.value, followed.to]).to.deep.equal(['1.7°', 'light-path']);
     const shutter = lines({ sub: { ...TONIGHT.sub!, onceLooked: usable(0.31), motion: 'still', byEye: false } }).sub!;
     expect([shutter.value, shutter.rests]).to.deep.equal([
       '1/4 s',

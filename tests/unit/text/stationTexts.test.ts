@@ -1,15 +1,12 @@
 import type { SubAnswer } from '../../../src/core/night/advice/stars/subAnswer.ts';
 import { subRests, subSentence } from '../../../src/text/subWords.ts';
 import { expect } from 'chai';
-import type { FirstSubCheck } from '../../../src/core/night/plan/checklists.ts';
+import type { FirstSubCheck } from '../../../src/core/records/checks.ts';
 import { REVERSAL_READY, type ReversalTest } from '../../../src/core/mount/reversalTest.ts';
 import { runFor } from '../../../src/core/night/plan/run.ts';
-import { STEPS } from '../../../src/core/records/reading.ts';
 import type { MountPart } from '../../../src/core/records/part.ts';
 import { compassPoint } from '../../../src/text/compassWords.ts';
 import { magneticField } from '../../../src/core/sky/magnetic.ts';
-import { calendarTodo, cardEventName, cardCautions } from '../../../src/text/cardWords.ts';
-import { cautionOf } from '../../../src/text/cautions.ts';
 import { changeWords } from '../../../src/text/changeWords.ts';
 import { countsWords } from '../../../src/text/dataWords.ts';
 import { fieldLabel, valueWords } from '../../../src/text/storedWords.ts';
@@ -56,13 +53,8 @@ const isSentence = (said: string, code: string) =>
 const field = magneticField(Date.UTC(2026, 10, 24), 40.33, -7.6, 1550);
 
 describe('words of the stations', () => {
-  it('every station has a name, a key of its own, a caution and a place in some run', () => {
+  it('every station has a name, a key of its own and a place in some run', () => {
     expect(STATIONS.map((s) => s.key).join('')).to.equal('1234567890');
-    for (const step of STEPS) {
-      isSentence(cautionOf(step, 'both'), step);
-      isSentence(cautionOf(step, 'none'), step);
-      expect(cautionOf(step, 'none'), step).not.to.match(/slew/);
-    }
     for (const reason of Object.values(ORDER_REASONS)) isSentence(reason, reason);
     expect([stopName('polar', 'rough'), stopName('polar', 'final'), stopName('polar', null)]).to.deep.equal([
       'Rough pole',
@@ -272,20 +264,6 @@ describe('words of the stations', () => {
     for (const readings of [0, 1, 21]) isSentence(logbookSentence({ date: 'Tue 24 Nov', readings }), String(readings));
     isSentence(logbookReason(null, [], f), 'none');
     expect(logbookReason(1.4, [9, 1.4], f)).to.equal('Polar error over 2 nights, best 1.4′. This night ended at 1.4′.');
-    for (const caution of cardCautions('both')) isSentence(caution, caution);
-    expect(cardCautions('none').join(' ')).not.to.match(/slew/);
-    const codes = [
-      ...(['setUp', 'align', 'sunset', 'dark', 'start', 'refocus', 'flip', 'secondFlip'] as const),
-      ...(['limit', 'end', 'dawn', 'sunrise'] as const),
-    ];
-    for (const code of codes) expect(cardEventName({ code, target: 'M 33' })).to.match(/^[A-Z].+, M 33$/);
-    const todos = (['both', 'none'] as const).flatMap((motors) => codes.flatMap((c) => calendarTodo(c, motors) ?? []));
-    for (const todo of todos) isSentence(todo, todo);
-    expect(todos).to.have.lengthOf(20);
-    expect([calendarTodo('flip', 'both'), calendarTodo('flip', 'none')].map((t) => t?.split('. ')[1])).to.deep.equal([
-      'Send the tube over.',
-      'Carry the tube over by hand.',
-    ]);
     expect([fieldLabel('massKg'), fieldLabel('alongTubeM'), fieldLabel('zoneIana')]).to.deep.equal([
       'mass (kg)',
       'along tube (m)',

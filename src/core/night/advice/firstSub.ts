@@ -13,26 +13,7 @@ export type OwnRecord = { table: 'sites' | 'parts' | 'rigs' | 'targets' | 'night
 
 /** Lengths that people set, s; of what nothing follows those of a shutter. */
 const SET_S = [300, 240, 180, 120, 90, 60, 45, 30, 20, 15, 10, 8, 5, 4, 3, 2] as const;
-const SHUTTER_S = [
-  4,
-  3,
-  2,
-  1.6,
-  1.3,
-  1,
-  0.8,
-  0.6,
-  0.5,
-  0.4,
-  0.3,
-  0.25,
-  0.2,
-  0.125,
-  0.1,
-  1 / 15,
-  1 / 30,
-  1 / 60,
-] as const;
+const SHUTTER_S = [4, 3, 2, 1.6, 1.3, 1] as const;
 /** Without a guider an aeroplane, a gust or a wave of the drive costs more of a long sub than it gains. */
 const LONGEST_UNGUIDED_S = 180;
 
@@ -63,28 +44,43 @@ function stored(records: readonly OwnRecord[], nowMs: number) {
   };
 }
 
-/** At the beginning, in the middle and at the end of the target's hours. */
+const MOMENTS = 5;
+/** Of what nothing follows: shorter ones gather no light worth a night. */
+const LEAST_STILL_S = 1;
+
+/** From the beginning to the end of the target's hours. */
 function timesOf({ slot, usable, sky }: NightStatic): number[] {
   const span = slot ?? usable;
   if (!span) return [(sky.events.startMs + sky.events.endMs) / 2];
-  return [span.fromMs, (span.fromMs + span.toMs) / 2, span.toMs];
+  return Array.from({ length: MOMENTS }, (_, i) => span.fromMs + (i / (MOMENTS - 1)) * (span.toMs - span.fromMs));
 }
 
+/** Null where at most of these moments no length stays usable: near the zenith an alt-azimuth mount turns the field for a while. */
 function longestOf(night: NightStatic): number | null {
-  const lengths = timesOf(night).map((timeMs) => {
+  const times = timesOf(night);
+  const lengths = times.flatMap((timeMs) => {
     const { stars } = nightAt(night, timeMs);
-    return stars && usableOnceLooked(night, stars.sub).longestS;
+    return (stars && usableOnceLooked(night, stars.sub).longestS) ?? [];
   });
-  return lengths.some((s) => s === null) ? null : Math.min(...lengths.map((s) => s ?? 0));
+  return 2 * lengths.length <= times.length ? null : Math.min(...lengths);
 }
 
-/** The longest length that people set and that the account allows; the shortest of them where it allows none. */
-export function longestFirstSubS(records: readonly OwnRecord[], nightId: string, nowMs: number): number {
+function nightOfRecords(records: readonly OwnRecord[], nightId: string, nowMs: number): NightStatic | null {
   const found = deriveNight(stored(records, nowMs), nightId, nowMs);
-  const night = found.state === 'night' ? found.night : null;
-  const still = motorsOf(night?.numbers.mount ?? null) === 'none';
-  const mostS = night?.budget?.sub.tracking.guided === true ? Infinity : LONGEST_UNGUIDED_S;
-  const longestS = Math.min(night ? (longestOf(night) ?? 0) : 0, mostS);
-  const set = still ? SHUTTER_S : SET_S;
-  return set.find((s) => s <= longestS) ?? set.at(-1) ?? longestS;
+  return found.state === 'night' ? found.night : null;
+}
+
+/** Some of what is planned fits into the target's hours and the sides of the mount. */
+export const someFit = (records: readonly OwnRecord[], nightId: string, nowMs: number): boolean =>
+  (nightOfRecords(records, nightId, nowMs)?.plan?.subs.length ?? 0) > 0;
+
+/** The longest length that people set and that the account allows; null where it allows none that gathers light. */
+export function longestFirstSubS(records: readonly OwnRecord[], nightId: string, nowMs: number): number | null {
+  const night = nightOfRecords(records, nightId, nowMs);
+  if (!night) return null;
+  const still = motorsOf(night.numbers.mount) === 'none';
+  const mostS = night.budget?.sub.tracking.guided === true ? Infinity : LONGEST_UNGUIDED_S;
+  const longestS = Math.min(longestOf(night) ?? 0, mostS);
+  if (still && longestS < LEAST_STILL_S) return null;
+  return (still ? SHUTTER_S : SET_S).find((s) => s <= longestS) ?? null;
 }

@@ -2,6 +2,7 @@
  *  reload or another tab goes on where it was left. */
 import { mountTraits } from '../../mount/mountKinds.ts';
 import { motorsOf } from '../../mount/motors.ts';
+import type { RigHas } from '../../rig/rigHas.ts';
 import type { MountPart } from '../../records/part.ts';
 import type { Reading } from '../../records/reading.ts';
 import { isTicked } from '../plan/checklists.ts';
@@ -21,6 +22,7 @@ export type FlipStep =
   | 'cablesAfter'
   | 'biasWeight'
   | 'recentre'
+  | 'lookAgain'
   | 'orientation'
   | 'refocus'
   | 'guider'
@@ -33,23 +35,25 @@ export function flipBy(mount: MountPart | null): FlipBy {
   return mountTraits(mount).isTracker ? 'bracket' : 'clutches';
 }
 
-export type WalkAbout = { guided: boolean; eastHeavy: boolean };
+export type WalkAbout = { guided: boolean; eastHeavy: boolean; has: RigHas };
 
-/** The steps in their order. By hand first right ascension, weights passing low, then declination through the pole's side. */
-export function flipSteps(by: FlipBy, { guided, eastHeavy }: WalkAbout): FlipStep[] {
+const when = (condition: boolean, ...steps: FlipStep[]): FlipStep[] => (condition ? steps : []);
+
+/** The steps in their order, of what there is; an eye has no subs to stop and no frame to bring back. By hand first right ascension, weights passing low, then declination through the pole's side. */
+export function flipSteps(by: FlipBy, { guided, eastHeavy, has }: WalkAbout): FlipStep[] {
+  const [camera, cables] = [has.has('camera'), has.has('cables')];
   const over: FlipStep[] =
     by === 'motors' ? ['sendOver'] : ['holdTube', 'raHalfTurn', 'decThroughPole', 'clutchesTight'];
   return [
-    'stopSubs',
-    'cablesFree',
+    ...when(camera, 'stopSubs'),
+    ...when(cables, 'cablesFree'),
     ...over,
-    'cablesAfter',
-    ...(eastHeavy ? (['biasWeight'] as const) : []),
-    'recentre',
-    'orientation',
-    'refocus',
-    ...(guided ? (['guider'] as const) : []),
-    'goOn',
+    ...when(cables, 'cablesAfter'),
+    ...when(eastHeavy, 'biasWeight'),
+    ...when(camera, 'recentre', 'orientation', 'refocus'),
+    ...when(!camera, 'lookAgain'),
+    ...when(guided, 'guider'),
+    ...when(camera, 'goOn'),
   ];
 }
 

@@ -4,6 +4,7 @@ import type { Engraving } from '../../mount/dial.ts';
 import { motorsOf, type Motors } from '../../mount/motors.ts';
 import type { MountPart } from '../../records/part.ts';
 import { isGuess, type RigMasses } from '../../rig/rigMasses.ts';
+import { rigHas } from '../../rig/rigHas.ts';
 import { USUAL_FINDER } from '../../rig/dressing/usualParts.ts';
 import { poleBearingDeg } from '../../sky/bearing.ts';
 import { ASSUMED } from '../../verdict/assumptions.ts';
@@ -13,6 +14,8 @@ import { handOfNight, type HandOfNight } from './hands/handOfNight.ts';
 import type { LimitSource } from '../plan/meridianLimit.ts';
 import { magneticOfNight, poleByCompassDeg } from './hands/magneticOfNight.ts';
 import { scaleToSet } from '../../pole/scaleToSet.ts';
+import { isLookedAt } from '../plan/plainPlan.ts';
+import { platformRun, type PlatformRun } from './platformRun.ts';
 import { subAnswer, type SubAnswer } from './stars/subAnswer.ts';
 import type { NightAt } from '../nightAt.ts';
 import type { BarOfNight, NightStatic } from '../nightStatic.ts';
@@ -31,7 +34,15 @@ export type Tonight = {
     finder: 'none' | 'usual' | 'own';
   } | null;
   /** `byEye`: nobody looked for the pole yet; the star is the middle one of subs once it stands at its mark. */
-  sub: (SubAnswer & { byEye: boolean; star: MiddleStar; evenFwhmArcsec: number }) | null;
+  sub:
+    | (SubAnswer & {
+        byEye: boolean;
+        looksThrough: boolean;
+        isLookedAt: boolean;
+        star: MiddleStar;
+        evenFwhmArcsec: number;
+      })
+    | null;
   /** `shareOfBar`: from the nearest place that the bar allows to the farthest; `guessed`: a mass or a place that moves it was
    *  never measured. */
   weight: { positionM: number; inRange: boolean; guessed: boolean; shareOfBar: number } | null;
@@ -45,6 +56,8 @@ export type Tonight = {
   } | null;
   /** Where nothing follows, or an eye looks: the knob and the time in view; else null. */
   hand: HandOfNight | null;
+  /** How long what tilts under the tube follows; null for what follows all night, or not at all. */
+  platform: PlatformRun | null;
 };
 
 function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
@@ -54,7 +67,8 @@ function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
   const polar = byEye ? ({ known: 'size', errorArcmin: ASSUMED.polarErrorByEyeArcmin } as const) : stars.sub.polar;
   const exposureS = answer.onceLooked.longestS ?? answer.shortestS;
   const { star, evenFwhmArcsec } = roundnessBudget({ ...stars.sub, polar, exposureS }, night.records.limits);
-  return { ...answer, byEye, star, evenFwhmArcsec };
+  const looksThrough = rigHas(night.numbers).has('polarFinder');
+  return { ...answer, byEye, looksThrough, isLookedAt: isLookedAt(night), star, evenFwhmArcsec };
 }
 
 function dialOf({ records, numbers }: NightStatic, { poleStar }: NightAt): Tonight['dial'] {
@@ -110,11 +124,12 @@ export function tonight(night: NightStatic, at: NightAt): Tonight {
   const scale = scaleToSet(records);
   return {
     bearing: equatorial ? bearingOf(night) : null,
-    latitude: equatorial ? { scaleDeg: scale.scaleDeg, biasKnown: scale.bias !== null } : null,
+    latitude: rigHas(numbers).has('scale') ? { scaleDeg: scale.scaleDeg, biasKnown: scale.bias !== null } : null,
     dial: equatorial ? dialOf(night, at) : null,
     sub: subOf(night, at),
     weight: bar && weightOf(night, bar),
     meridian: meridianOf(night),
     hand: motorsOf(numbers.mount) === 'none' || numbers.eyepiece ? handOfNight(night) : null,
+    platform: platformRun(night),
   };
 }

@@ -1,4 +1,5 @@
 /** What the night asks for at a moment: the running sub, the next thing, the flip, and whether the tube may stay where it is. */
+import { isLookedAt } from '../plan/plainPlan.ts';
 import { MS_PER_MINUTE } from '../../time/utc.ts';
 import { nightEventList, type NightEvent } from '../nightAt.ts';
 import { aimedAtTime, nightAsOf, type NightStatic } from '../nightStatic.ts';
@@ -128,7 +129,7 @@ export function watchAt(whole: NightStatic, timeMs: number, nowMs = timeMs): Wat
   const ahead = timeMs > nowMs;
   const night = aimedAtTime(nightAsOf(whole, Math.min(timeMs, nowMs)), timeMs);
   const { plan, target, state } = night;
-  if (night.numbers.eyepiece) return { code: 'byEye' };
+  if (night.numbers.eyepiece || isLookedAt(night)) return { code: 'byEye' };
   if (!target) return { code: 'noTarget' };
   if (!plan) return { code: 'noSubs' };
   const moment: Moment = { night, timeMs, ahead };

@@ -49,6 +49,11 @@ const SAFE: readonly Held[] = ['home', 'clutches', 'cables'];
 
 export const MOVEMENTS: Record<Movement, Effect> = {
   spreadLegs: effect([], ['bearing', 'level', 'alignment'], []),
+  boardDown: effect([], [], []),
+  platformDown: effect([], ['bearing', 'level', 'alignment', 'roughPole'], []),
+  boxOn: effect([], LOADED, []),
+  tubeInBox: effect([], LOADED, []),
+  finderOn: effect([], ['balance'], []),
   legsMoved: effect([], ['bearing', 'level', 'alignment'], []),
   poleLeg: effect([], ['bearing', 'alignment'], []),
   level: effect([], [], ['level']),

@@ -60,6 +60,7 @@ function byEvent({ values }: ReadingOf<'event'>, tracker: boolean): Movement | n
     case 'resumed':
     case 'stopped':
     case 'skipped':
+    case 'platformReset':
       return null;
   }
 }

@@ -1,51 +1,24 @@
 /** Ticks that belong to a station, by mount. Words stand in the text layer. */
 import { mountTraits } from '../../mount/mountKinds.ts';
-import { motorsOf } from '../../mount/motors.ts';
-import type { MountPart } from '../../records/part.ts';
+import type { FirstSubCheck } from '../../records/checks.ts';
 import type { Reading } from '../../records/reading.ts';
 import { lastReading } from '../../history/nightRecords.ts';
+import { rigHas, type RigThing } from '../../rig/rigHas.ts';
 
 export const FIRST_SUB_LIST = 'beforeFirstSub';
 
-export type FirstSubCheck =
-  | 'clutches'
-  | 'rate'
-  | 'cables'
-  | 'caps'
-  | 'parked'
-  | 'hemisphere'
-  | 'lensSwitches'
-  | 'focusTaped'
-  | 'darkFrames'
-  | 'longExposure'
-  | 'shutterLead'
-  | 'cardSpace'
-  | 'dew';
-
-const GERMAN: readonly FirstSubCheck[] = ['clutches', 'rate', 'cables', 'caps', 'parked', 'cardSpace', 'dew'];
-/** What beginners with a tracker and a lens miss. */
-const TRACKER: readonly FirstSubCheck[] = [
-  'hemisphere',
-  'rate',
-  'clutches',
-  'lensSwitches',
-  'focusTaped',
-  'darkFrames',
-  'longExposure',
-  'shutterLead',
-  'cardSpace',
-  'dew',
-];
-
-/** Only what a motor follows has a rate, a hemisphere and a place to park. */
-const OF_MOTORS: Record<ReturnType<typeof motorsOf>, (check: FirstSubCheck) => boolean> = {
-  both: () => true,
-  raOnly: (check) => check !== 'parked',
-  none: (check) => !['parked', 'rate', 'hemisphere', 'cables'].includes(check),
+/** What a rig needs to have for a check to be asked. */
+const NEEDS: Partial<Record<FirstSubCheck, RigThing>> = {
+  clutches: 'clutches',
+  rate: 'motor',
+  cables: 'motor',
+  hemisphere: 'motor',
+  parked: 'slew',
 };
 
-export function firstSubChecks(mount: MountPart | null): readonly FirstSubCheck[] {
-  return (mountTraits(mount).isTracker ? TRACKER : GERMAN).filter(OF_MOTORS[motorsOf(mount)]);
+export function firstSubChecks(numbers: Parameters<typeof rigHas>[0]): readonly FirstSubCheck[] {
+  const has = rigHas(numbers);
+  return mountTraits(numbers.mount).checks.filter((check) => has.has(NEEDS[check] ?? 'mount'));
 }
 
 /** True when the item's last tick of the night says done. */

@@ -10,3 +10,6 @@ export const PLAIN_PLAN: Omit<PlanEntry, 'targetId' | 'subS'> = {
   strategy: 'endOfCrossingSub',
   limitH: null,
 };
+
+/** No sub of its rig stays round on it: it is only looked at. */
+export const isLookedAt = ({ entry }: { entry: PlanEntry | null }): boolean => entry?.count === 0;

@@ -1,5 +1,5 @@
 /** The order of work of a night, by the mount: which stations, in which order, and what is left out and why. */
-import { mountTraits } from '../../mount/mountKinds.ts';
+import { mountTraits, type OrderReason } from '../../mount/mountKinds.ts';
 import type { MountPart } from '../../records/part.ts';
 import type { Step } from '../../records/reading.ts';
 import { motorsOf } from '../../mount/motors.ts';
@@ -10,7 +10,6 @@ export type RunGroup = 'Indoors' | 'Outdoors' | 'Overnight' | 'After';
 export type Visit = 'rough' | 'final';
 export type Stop = { step: Step; group: RunGroup; visit: Visit | null };
 
-export type OrderReason = 'german' | 'trackerFirstPole' | 'wedge' | 'altAzimuth' | 'noMount';
 export type LeftOut =
   | { step: 'balance'; why: 'ballHead' | 'strainWaveHasNoClutch' | 'altAzimuth' }
   | { step: 'polar'; why: 'altAzimuth' }
@@ -29,7 +28,8 @@ function balanceLeftOut(mount: MountPart): LeftOut[] {
 }
 
 function outdoors(mount: MountPart | null): { steps: Stop[]; reason: OrderReason } {
-  if (mountTraits(mount).isTracker) {
+  const { order, reason } = mountTraits(mount);
+  if (order === 'tracker') {
     const polar = (visit: Visit): Stop => ({ step: 'polar', group: 'Outdoors', visit });
     const steps = [
       ...at('Outdoors', 'level'),
@@ -37,19 +37,19 @@ function outdoors(mount: MountPart | null): { steps: Stop[]; reason: OrderReason
       ...at('Outdoors', 'balance', 'pointing'),
       polar('final'),
     ];
-    return { steps: [...steps, ...at('Outdoors', 'tracking')], reason: 'trackerFirstPole' };
+    return { steps: [...steps, ...at('Outdoors', 'tracking')], reason };
   }
-  const steps = at('Outdoors', 'level', 'balance', 'polar', 'pointing', 'tracking');
-  if (!mount) return { steps, reason: 'noMount' };
-  const { hasPolarAxis, order } = mountTraits(mount);
-  if (!hasPolarAxis) return { steps, reason: 'altAzimuth' };
-  return { steps, reason: order === 'fork' ? 'wedge' : 'german' };
+  // A platform stands toward the pole before the heavy tube is set on it.
+  if (order === 'platform')
+    return { steps: at('Outdoors', 'level', 'polar', 'balance', 'pointing', 'tracking'), reason };
+  return { steps: at('Outdoors', 'level', 'balance', 'polar', 'pointing', 'tracking'), reason };
 }
 
-/** The eye takes no subs; where a motor follows, nothing is left to do on the tracking bench either. */
+/** The eye takes no subs; where a motor follows, nothing is left to do on the tracking bench either. A platform that runs out
+ *  is watched for whoever looks. */
 function withoutCamera(mount: MountPart | null): LeftOut[] {
-  const watch: LeftOut = { step: 'watch', why: 'eye' };
-  return motorsOf(mount) === 'none' ? [watch] : [{ step: 'tracking', why: 'eye' }, watch];
+  const watch: LeftOut[] = mountTraits(mount).runsOut ? [] : [{ step: 'watch', why: 'eye' }];
+  return motorsOf(mount) === 'none' ? watch : [{ step: 'tracking', why: 'eye' }, ...watch];
 }
 
 /** The run for a mount; without one the full list of a German mount, with nothing left out.

@@ -1,4 +1,4 @@
-/** What carries the tube, in six kinds and three sizes: usual figures of each class, not of any product. */
+/** What carries the tube, in ten kinds and three sizes: usual figures of each class, not of any product. */
 import { mountTraits } from '../../mount/mountKinds.ts';
 import { DEFAULT_REFERENCE_ARM_M } from '../../mount/load.ts';
 import { BAR_RANGE_M, MOUNT_CLASSES, type MountClass, type MountClassId } from '../../mount/mountClasses.ts';
@@ -10,6 +10,9 @@ export const CARRIERS = [
   'trackerBracket',
   'forkOnWedge',
   'altAzimuth',
+  'pushedAltAzimuth',
+  'floorReflector',
+  'tiltingPlatform',
   'strainWave',
   'byHand',
 ] as const;
@@ -37,9 +40,12 @@ export type UsualCarrier = {
   hasFinder: boolean;
 };
 
+/** What the hand pushes, and what tilts under it. */
+type Pushed = 'pushedAltAzimuth' | 'floorReflector' | 'tiltingPlatform';
+
 type Base = { classId: MountClassId; ratedKg: Record<Size, number>; saddleM: number; footRadiusM: number };
 
-const BASES: Record<Exclude<Carrier, 'germanEquatorial' | 'forkOnWedge' | 'byHand'>, Base> = {
+const BASES: Record<Exclude<Carrier, 'germanEquatorial' | 'forkOnWedge' | 'byHand' | Pushed>, Base> = {
   trackerBallHead: {
     classId: 'smallTracker',
     ratedKg: { small: 2, middle: 3, large: 5 },
@@ -63,6 +69,11 @@ const GERMAN: Record<Size, { classId: MountClassId; saddleM: number; footRadiusM
 /** Small German mounts with a knob on each axis. */
 const BY_HAND_KG: Record<Size, number> = { small: 3, middle: 5, large: 8 };
 const FORK_KG: Record<Size, number> = { small: 6, middle: 10, large: 15 };
+
+/** Of the low box and the board under it, with what carries them where they tilt; kg. */
+const FLOOR_KG: Record<Size, number> = { small: 6, middle: 12, large: 20 };
+const PLATFORM_KG = 7;
+const BOARD: Record<Size, number> = { small: 0.22, middle: 0.27, large: 0.33 };
 
 const BARS: Partial<Record<MountClassId, Omit<UsualBar, 'rangeM'>>> = {
   bracketTracker: { massKg: 0.22, lengthM: 0.24, centreM: 0.1 },
@@ -99,6 +110,26 @@ function scaled(classId: MountClassId, ratedKg: number, saddleM: number, footRad
   };
 }
 
+/** A box and its board are made for one tube: what it weighs is what they carry. */
+function onGround(carrier: 'floorReflector' | 'tiltingPlatform', size: Size): UsualCarrier {
+  const platformKg = carrier === 'tiltingPlatform' ? PLATFORM_KG : 0;
+  return {
+    mountKind: carrier,
+    drive: carrier === 'tiltingPlatform' ? 'raMotor' : 'byHand',
+    belt: false,
+    ratedKg: 3 * FLOOR_KG[size],
+    ratingIncludesWeights: false,
+    headKg: FLOOR_KG[size] + platformKg,
+    supportKg: 0.3 * FLOOR_KG[size],
+    hubHeightM: platformKg > 0 ? 0.15 : 0.05,
+    footRadiusM: BOARD[size],
+    referenceArmM: DEFAULT_REFERENCE_ARM_M,
+    saddleM: 0,
+    bar: null,
+    hasFinder: false,
+  };
+}
+
 /** The usual figures of a kind and size. A middle German mount is rated 18 kg, its head weighs 11 kg. */
 export function usualCarrier(carrier: Carrier, size: Size): UsualCarrier {
   if (carrier === 'germanEquatorial') {
@@ -109,6 +140,12 @@ export function usualCarrier(carrier: Carrier, size: Size): UsualCarrier {
     const altAz = scaled('altAzimuth', FORK_KG[size], 0.12, 0.5);
     return { ...altAz, mountKind: 'forkOnWedge', referenceArmM: DEFAULT_REFERENCE_ARM_M };
   }
+  if (carrier === 'pushedAltAzimuth') {
+    const { classId, ratedKg, saddleM, footRadiusM } = BASES.altAzimuth;
+    const pushed = scaled(classId, ratedKg[size], saddleM, footRadiusM);
+    return { ...pushed, mountKind: carrier, drive: 'byHand' };
+  }
+  if (carrier === 'floorReflector' || carrier === 'tiltingPlatform') return onGround(carrier, size);
   if (carrier === 'byHand') return { ...scaled('smallGeared', BY_HAND_KG[size], 0.08, 0.45), drive: 'byHand' };
   const { classId, ratedKg, saddleM, footRadiusM } = BASES[carrier];
   return scaled(classId, ratedKg[size], saddleM, footRadiusM);

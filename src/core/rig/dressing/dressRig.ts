@@ -17,7 +17,7 @@ import {
   usualMount,
   usualPlate,
   usualRings,
-  usualTripod,
+  usualSupport,
   usualTubePart,
   usualWeight,
   type FinderAnswer,
@@ -39,6 +39,7 @@ export type RigAnswers = {
 export type Piece =
   | 'mount'
   | 'tripod'
+  | 'board'
   | 'tube'
   | 'rings'
   | 'plate'
@@ -91,10 +92,10 @@ function place(on: Placed['on'], fromRaAxisM: number, rest: Partial<Placed> = {}
   };
 }
 
-/** A fork bears its tube at either side: no rings, no plate. */
-const isBetweenArms = (usual: UsualCarrier): boolean => mountTraits(usual).holds === 'arms';
+/** A fork, or a box on the ground, bears its tube at either side: no rings, no plate. */
+const isBetweenArms = (usual: UsualCarrier): boolean => ['arms', 'rocker'].includes(mountTraits(usual).holds);
 
-/** Where the tube's middle line lies: on the plate, by its radius; between a fork's arms, on its axis. */
+/** Where the tube's middle line lies: on the plate, by its radius; between two bearings, on its axis. */
 function tubeLineM(usual: UsualCarrier, optics: Optics): number {
   if (isBetweenArms(usual)) return 0;
   return usual.saddleM + (hasRings(optics) ? PLATE_THICK_M : 0) + usualTube(optics).radiusM;
@@ -200,7 +201,7 @@ function barSide(hung: readonly Hung[], { bar, ratingIncludesWeights }: UsualCar
 /** The carrier as answered: what is turned by hand may have a motor on right ascension. */
 function carrierOf({ carrier, size, raMotor }: RigAnswers): UsualCarrier {
   const usual = usualCarrier(carrier, size);
-  return usual.drive === 'byHand' && raMotor === true ? { ...usual, drive: 'raMotor' } : usual;
+  return carrier === 'byHand' && raMotor === true ? { ...usual, drive: 'raMotor' } : usual;
 }
 
 /** Of a rating, where nobody takes subs: a little shaking is waited out. */
@@ -210,7 +211,10 @@ const LOOKING_SHARE = 0.95;
 export function dressRig(answers: RigAnswers, naming: Naming): Dressed {
   const usual = carrierOf(answers);
   const mount = { id: naming.newId(), body: usualMount(naming.nameOf('mount', 0), usual, answers.finder) };
-  const support = { id: naming.newId(), body: usualTripod(naming.nameOf('tripod', 0), usual) };
+  const support = {
+    id: naming.newId(),
+    body: usualSupport(naming.nameOf(mountTraits(usual).standsOn === 'ground' ? 'board' : 'tripod', 0), usual),
+  };
   const tubeHung = tubeSide(answers, usual, naming);
   const hung = [...tubeHung, ...barSide(tubeHung, usual, naming)].map((h) => ({ ...h, id: naming.newId() }));
   const idOf = (piece: Piece): string => hung.find((h) => h.piece === piece)?.id ?? '';

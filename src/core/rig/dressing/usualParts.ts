@@ -89,7 +89,10 @@ export function usualMount(name: string, usual: UsualCarrier, finder: FinderAnsw
     earliestFlipH: null,
     onPowerLoss: null,
     slewRateDegPerS: null,
-    adjusters: mountTraits(usual).hasPolarAxis ? { altitude: KNOB, azimuth: { ...KNOB, paired: true } } : null,
+    adjusters:
+      mountTraits(usual).hasPolarAxis && mountTraits(usual).standsOn === 'legs'
+        ? { altitude: KNOB, azimuth: { ...KNOB, paired: true } }
+        : null,
     finder: hasFinder && finder === 'twelveHour' ? USUAL_FINDER : null,
     geometry: null,
     saddle: null,
@@ -98,9 +101,10 @@ export function usualMount(name: string, usual: UsualCarrier, finder: FinderAnsw
   return guessed('mount', name, usual.headKg, own);
 }
 
-export function usualTripod(name: string, { supportKg, hubHeightM, footRadiusM }: UsualCarrier): PartBody {
+export function usualSupport(name: string, usual: UsualCarrier): PartBody {
+  const { supportKg, hubHeightM, footRadiusM } = usual;
   return guessed('support', name, supportKg, {
-    supportKind: 'tripod',
+    supportKind: mountTraits(usual).standsOn === 'ground' ? 'board' : 'tripod',
     hubHeightM,
     columnRadiusM: 0.05,
     footRadiusM,

@@ -4,7 +4,7 @@ import { FlipSteps, StepAction } from '../../../session/flip/FlipSteps.tsx';
 import { useFlipWalk } from '../../../session/flip/useFlipWalk.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { useWatch } from '../../../session/useTime.ts';
-import { automaticLines, FLIP } from '../../../text/flipWords.ts';
+import { automaticLines, firstFlipWords, FLIP } from '../../../text/flipWords.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { automaticOf, saidOf } from '../model.ts';
 
@@ -26,7 +26,7 @@ export function FlipTab({ tabs }: { tabs: ReactNode }) {
       instrumentName="The flip"
       instrument={
         <>
-          {here.first && <p className="caution-line">{FLIP.first}</p>}
+          {here.first && <p className="caution-line">{firstFlipWords(here.by)}</p>}
           {!fromSnapshot && walk.state === 'waiting' && (
             <div className="actions">
               <Button variant="primary" onClick={here.begin}>
@@ -39,11 +39,11 @@ export function FlipTab({ tabs }: { tabs: ReactNode }) {
         </>
       }
     >
-      {here.by === 'motors' && (
+      {here.by === 'motors' && !night.numbers.eyepiece && (
         <div className="section">
           <h2>{FLIP.automatic}</h2>
           <ul className="advice">
-            {automaticLines(automaticOf(night), format).map((line) => (
+            {automaticLines(automaticOf(night), format, night.records.rig.guiding !== 'none').map((line) => (
               <li key={line}>{line}</li>
             ))}
           </ul>

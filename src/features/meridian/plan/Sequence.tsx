@@ -6,7 +6,15 @@ import { useNight, useShared } from '../../../session/session.ts';
 import { useRibbonAddress } from '../../../session/useRibbonAddress.ts';
 import { brightTarget, ownFirst, standingOptions } from '../../../session/targetOffers.ts';
 import { moved, usePlanWrite } from '../../../session/usePlanWrite.ts';
-import { addedWords, NO_TIME, PLAN, SEQUENCE, sequenceWords, takenOutWords } from '../../../text/planWords.ts';
+import {
+  addedWords,
+  NO_TIME,
+  seenWords,
+  PLAN,
+  SEQUENCE,
+  sequenceWords,
+  takenOutWords,
+} from '../../../text/planWords.ts';
 
 type RowProps = { leg: Leg; index: number; name: string };
 
@@ -30,8 +38,8 @@ function Order({ index, name }: Omit<RowProps, 'leg'>) {
   );
 }
 
-function Row({ leg: { plan }, index, name }: RowProps) {
-  const { records, legs, legIndex } = useNight();
+function Row({ leg: { plan, usable }, index, name }: RowProps) {
+  const { records, legs, legIndex, numbers } = useNight();
   const { lookAt } = useRibbonAddress();
   const { format } = useShared();
   const [first, last] = [plan?.subs[0], plan?.subs.at(-1)];
@@ -45,7 +53,11 @@ function Row({ leg: { plan }, index, name }: RowProps) {
         <strong className="name">{name}</strong>
       )}
       <span className="figures">
-        {plan && first && last ? sequenceWords(plan, first.startMs, last.endMs, format) : NO_TIME}
+        {numbers.eyepiece
+          ? seenWords(usable, format)
+          : plan && first && last
+            ? sequenceWords(plan, first.startMs, last.endMs, format)
+            : NO_TIME}
       </span>
       {!records.fromSnapshot && <Order index={index} name={name} />}
     </li>

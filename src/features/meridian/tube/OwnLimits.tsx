@@ -2,7 +2,8 @@ import { mountTraits } from '../../../core/mount/mountKinds.ts';
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
-import { partKinds } from '../../../core/records/part.ts';
+import { partKinds, type MountPart } from '../../../core/records/part.ts';
+import { rigHas, type RigHas } from '../../../core/rig/rigHas.ts';
 import { rigSchema } from '../../../core/records/rig.ts';
 import { writeTogether } from '../../../storage/writeTogether.ts';
 import { EditConflict } from '../../../session/EditConflict.tsx';
@@ -18,6 +19,14 @@ const { pastMeridianLimitH, earliestFlipH } = partKinds.mount;
 const limitH = rigSchema.shape.cableLimitH.unwrap();
 const schema = z.object({ pastMeridianLimitH, earliestFlipH, cableLimitH: limitH, fittingLimitH: limitH });
 type Fields = z.infer<typeof schema>;
+
+/** A limit is asked for where something can reach it. */
+const LIMITED_BY: Record<keyof Fields, (has: RigHas, mount: MountPart) => boolean> = {
+  pastMeridianLimitH: (has) => has.has('motor'),
+  earliestFlipH: (has) => has.has('slew'),
+  cableLimitH: (has) => has.has('cables'),
+  fittingLimitH: (_, mount) => mountTraits(mount).isTracker,
+};
 
 /** What the mount does by itself, how far cables reach, and a fitting that hits: asked once. */
 export function OwnLimits() {
@@ -50,9 +59,8 @@ export function OwnLimits() {
     if (written.ok) edited.kept({ rev: rig.rev + mount.rev + 2, fields: values });
   });
   const names: (keyof Fields)[] = ['pastMeridianLimitH', 'earliestFlipH', 'cableLimitH', 'fittingLimitH'];
-  const shown = names.filter(
-    (name) => name !== 'fittingLimitH' || mountTraits(mount).isTracker || fields.fittingLimitH !== null,
-  );
+  const shown = names.filter((name) => fields[name] !== null || LIMITED_BY[name](rigHas(numbers), mount));
+  if (shown.length === 0) return null;
   return (
     <FormProvider {...form}>
       <form className="section" onSubmit={(event) => void save(event)} noValidate>

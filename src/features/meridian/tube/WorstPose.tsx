@@ -1,3 +1,4 @@
+import { useHas } from '../../../session/useHas.ts';
 import { z } from 'zod';
 import type { TubeClearance } from '../../../core/night/plan/tubeClearance.ts';
 import { worstPose } from '../../../core/night/advice/worstPose.ts';
@@ -14,6 +15,7 @@ const schema = z.object({ gapM: z.number().min(0).max(2) });
 export function WorstPose({ tube }: { tube: TubeClearance }) {
   const night = useNight();
   const { format } = useShared();
+  const hasBar = useHas().has('bar');
   const pose = worstPose(night);
   const { rig, fromSnapshot } = night.records;
   if (!pose || fromSnapshot) return null;
@@ -31,7 +33,7 @@ export function WorstPose({ tube }: { tube: TubeClearance }) {
     <div className="section">
       <h2>{CLEAR.title}</h2>
       <p>
-        <Said said={poseSentence(pose, tube.geometry, format)} />
+        <Said said={poseSentence(pose, tube.geometry, format, hasBar)} />
       </p>
       <p className="soft">{poseReason(pose, tube.shift, tube.geometry, format)}</p>
       <RecordForm<Fields, z.infer<typeof schema>>

@@ -1,8 +1,9 @@
 import { neighboursOf, sidesOf } from '../../../core/mount/patternChecks.ts';
 import { turnedBy } from '../../../core/mount/finderPlate.ts';
+import { useHas } from '../../../session/useHas.ts';
 import { useShared } from '../../../session/session.ts';
 import {
-  LOW_POLE_WORDS,
+  lowPoleWords,
   offsetWords,
   patternCheckWords,
   patternMoveWords,
@@ -17,6 +18,7 @@ import type { DrawnField } from './usePoleField.ts';
 /** What the engraving asks of the star, beside its angle. */
 export function PlateNotes({ model }: { model: DialModel }) {
   const { format } = useShared();
+  const has = useHas();
   const { crossOffset } = model;
   return (
     <>
@@ -36,7 +38,7 @@ export function PlateNotes({ model }: { model: DialModel }) {
       {model.numbering !== null && model.numbering !== 'pattern' && (
         <p className="soft">{uprightWords(model, format)}</p>
       )}
-      {model.lowPole && <p className="soft">{LOW_POLE_WORDS}</p>}
+      {model.lowPole && <p className="soft">{lowPoleWords(has)}</p>}
     </>
   );
 }

@@ -7,15 +7,15 @@ import type { DriftUnitState } from './useDriftUnit.ts';
 /** Pixels, arcseconds, or the share of an eyepiece's field. */
 export function DriftUnitChoice({ unit: state }: { unit: DriftUnitState }) {
   const { format } = useShared();
-  const { unit, eyepieces, eyepieceId, scale, choose } = state;
+  const { unit, units, eyepieces, eyepieceId, scale, choose } = state;
   return (
     <>
       <Form.Group controlId="drift-unit">
         <Form.Label>You read it</Form.Label>
         <Form.Select value={unit} onChange={(event) => choose({ unit: event.target.value as DriftUnit })}>
-          {Object.entries(UNIT_NAMES).map(([key, name]) => (
+          {units.map((key) => (
             <option key={key} value={key}>
-              {name}
+              {UNIT_NAMES[key]}
             </option>
           ))}
         </Form.Select>

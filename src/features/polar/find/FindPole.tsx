@@ -1,7 +1,8 @@
 import type { ReactNode } from 'react';
 import { useNight, useShared } from '../../../session/session.ts';
+import { useHas } from '../../../session/useHas.ts';
 import { useNightAt } from '../../../session/useTime.ts';
-import { LOW_POLE_WORDS } from '../../../text/dialWords.ts';
+import { lowPoleWords } from '../../../text/dialWords.ts';
 import {
   findReason,
   findSentence,
@@ -35,10 +36,10 @@ function Hops({ model }: { model: FindModel }) {
   );
 }
 
-function Sweep({ model }: { model: FindModel }) {
+function Sweep() {
   const { records } = useNight();
   const { format } = useShared();
-  const steps = sweepSteps(records.site.latDeg < 0, records.site.latDeg, model.tracker, format);
+  const steps = sweepSteps(records.site.latDeg < 0, records.site.latDeg, useHas(), format);
   if (steps.length === 0) return null;
   return (
     <div className="section">
@@ -59,6 +60,8 @@ export function FindPole({ tabs }: { tabs: ReactNode }) {
   const model = findModel(night, at);
   const sentence = findSentence(model.saying, format);
   const { latDeg } = night.records.site;
+  const has = useHas();
+  const lowPole = Math.abs(latDeg) < LOW_POLE_DEG ? lowPoleWords(has) : null;
   const shown = model.saying.code === 'look';
   return (
     <BenchLayout
@@ -83,8 +86,8 @@ export function FindPole({ tabs }: { tabs: ReactNode }) {
       }
     >
       {shown && <Hops model={model} />}
-      {shown && <Sweep model={model} />}
-      {Math.abs(latDeg) < LOW_POLE_DEG && <p className="soft">{LOW_POLE_WORDS}</p>}
+      {shown && <Sweep />}
+      {lowPole !== null && <p className="soft">{lowPole}</p>}
     </BenchLayout>
   );
 }

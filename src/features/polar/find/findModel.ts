@@ -1,5 +1,4 @@
 /** Where the pole is to the bare eye, as codes and figures. */
-import { mountTraits } from '../../../core/mount/mountKinds.ts';
 import { poleByCompassDeg } from '../../../core/night/advice/hands/magneticOfNight.ts';
 import { horizonAltDeg } from '../../../core/night/plan/darkness.ts';
 import type { NightAt } from '../../../core/night/nightAt.ts';
@@ -15,7 +14,6 @@ export type FindModel = {
   poleStar: ViewPoint;
   /** The horizon, left to right. */
   horizon: ViewPoint[];
-  tracker: boolean;
 };
 
 export function findModel(night: NightStatic, at: NightAt): FindModel {
@@ -40,6 +38,5 @@ export function findModel(night: NightStatic, at: NightAt): FindModel {
     hops: starHops(at.timeMs, site, (azDeg) => horizonAltDeg(site, azDeg)),
     poleStar: projectFrom(centre, star),
     horizon,
-    tracker: mountTraits(night.numbers.mount).isTracker,
   };
 }

@@ -18,6 +18,7 @@ import {
   roundsWords,
 } from '../../../text/plateWords.ts';
 import { turnWords } from '../../../text/polarWords.ts';
+import { inUnits } from '../../../text/inUnits.ts';
 import { plain } from '../../../text/said.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { QuantityField } from '../../../ui/form/Fields.tsx';
@@ -171,7 +172,7 @@ function Before() {
       <h2>First, so that you see anything</h2>
       <ul className="plain-list">
         {BORE_STEPS.map((step) => (
-          <li key={step}>{step}</li>
+          <li key={step}>{inUnits(step, format)}</li>
         ))}
       </ul>
       <p className="soft mb-0">

@@ -107,10 +107,10 @@ describe('a tube in its fork', () => {
       { code: 'drops', end: 'front', hang: null, found },
     ];
     for (const s of sayings) {
-      expect(plain(forkSentence(s, f, ends)), s.code).to.match(/^[A-Z].*\.$/);
-      expect(forkReason(s, f, ends), s.code).to.match(/^[A-Z].*\.$/);
+      expect(plain(forkSentence(s, f, ends, 'fork')), s.code).to.match(/^[A-Z].*\.$/);
+      expect(forkReason(s, f, ends, 'fork'), s.code).to.match(/^[A-Z].*\.$/);
     }
-    expect(plain(forkSentence(sayings[4]!, f, ends))).to.match(/toward the front, then try again/);
-    expect(forkReason(sayings[1]!, f, ends)).to.match(/camera end pulls by .* toward the front would hold it/);
+    expect(plain(forkSentence(sayings[4]!, f, ends, 'fork'))).to.match(/toward the front, then try again/);
+    expect(forkReason(sayings[1]!, f, ends, 'fork')).to.match(/camera end pulls by .* toward the front would hold it/);
   });
 });

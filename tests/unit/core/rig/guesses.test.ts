@@ -148,7 +148,7 @@ describe('the guesses that an answer hangs on', () => {
     );
     expect(guessSentence([guess], 'load')).to.equal('Tube is a guess, and moves the load most.');
     expect(guessHint(guess, 'place', f)).to.contain('41 mm');
-    expect([guessLabel(guess), guessSaid(guess)]).to.deep.equal(['Tube: weigh it', 'Tube weighed.']);
-    expect(guessLabel({ ...guess, what: 'place' })).to.equal('Tube: its middle from the polar axis');
+    expect([guessLabel(guess, 'polar axis'), guessSaid(guess)]).to.deep.equal(['Tube: weigh it', 'Tube weighed.']);
+    expect(guessLabel({ ...guess, what: 'place' }, 'polar axis')).to.equal('Tube: its middle from the polar axis');
   });
 });

@@ -1,3 +1,4 @@
+import { rigHas } from '../../../../src/core/rig/rigHas.ts';
 import { expect } from 'chai';
 import { assemblyOf, handsOf } from '../../../../src/core/rig/assembly.ts';
 import { footingOfRig, massPoints } from '../../../../src/core/rig/footingOfRig.ts';
@@ -194,7 +195,7 @@ describe('power through the night', () => {
 
 describe('what to pack and how to put it together', () => {
   it('lists every part of the rig once, with counts and cases', () => {
-    const { cases, tools, totalKg } = packingOf(rig('Heron'), parts);
+    const { cases, tools, totalKg } = packingOf(rig('Heron'), parts, rigHas(rigNumbers(rig('Heron'), parts)));
     const items = cases.flatMap((c) => c.items);
     // The rig's snapshot keeps every weight of the box and the motors inside the mount; neither is packed.
     const notPacked = [
@@ -218,7 +219,7 @@ describe('what to pack and how to put it together', () => {
       ...rig('Heron'),
       placed: [...rig('Heron').placed, { ...rig('Heron').placed.at(-1)!, placedId: 'x' }],
     };
-    const weight = packingOf(twice, parts)
+    const weight = packingOf(twice, parts, rigHas(rigNumbers(twice, parts)))
       .cases.flatMap((c) => c.items)
       .find((i) => i.partId === 'demo-weight-35');
     expect([weight?.count, weight?.have]).to.deep.equal([2, 1]);
@@ -278,7 +279,7 @@ describe('the peg between two knobs', () => {
     expect(
       [paired('germanEquatorial', true), paired('germanEquatorial', false), paired('forkOnWedge', true)].map(String),
     ).to.deep.equal(['true', 'false', 'false']);
-    const words = (hasPeg: boolean) => assemblyWords('headOn', { rear: 'camera', hasPeg, tubeAlone: false }).do;
+    const words = (hasPeg: boolean) => assemblyWords('headOn', { ...handsOf(rigNumbers(rigs[0]!, parts)), hasPeg }).do;
     expect([words(true), words(false)].map((w) => /peg/.test(w))).to.deep.equal([true, false]);
   });
 });

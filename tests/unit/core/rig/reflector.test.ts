@@ -1,3 +1,4 @@
+import { handsOf } from '../../../../src/core/rig/assembly.ts';
 import { expect } from 'chai';
 import { lookerPlace, rearEndOf } from '../../../../src/core/rig/lookerPlace.ts';
 import { ringsTurn, turnedInRings } from '../../../../src/core/rig/ringsTurn.ts';
@@ -65,7 +66,7 @@ describe('a reflector', () => {
       'Rear end dropped',
     ]);
     const on = (rear: 'mirror' | 'camera') =>
-      assemblyWords('cameraOn', { rear, hasPeg: false, tubeAlone: false }).caution;
+      assemblyWords('cameraOn', { ...handsOf(numbersOf(plover)), rear }).caution;
     expect(on('mirror')).to.match(/without its camera the mirror end drops/);
     expect(on('camera')).to.match(/without its camera the front is heavy/);
     expect(unloadWords('cameraOff', 'mirror')).to.match(/the mirror end drops$/);

@@ -14,6 +14,8 @@ export type HandOfNight = {
   teethAssumed: boolean;
   /** Across what the view shows, from edge to edge; null when the rig has neither eyepiece nor camera. */
   view: { by: 'eyepiece' | 'sensor'; fieldDeg: number; stayMin: number } | null;
+  /** A motor keeps it in view. */
+  follows: boolean;
   /** Of the target, or the equator when none is chosen. */
   decDeg: number;
 };
@@ -40,6 +42,7 @@ export function handOfNight({ numbers, targetSky }: NightStatic): HandOfNight {
     teeth,
     teethAssumed: counted === null,
     view: viewOf(numbers, decDeg),
+    follows: motorsOf(mount) !== 'none',
     decDeg,
   };
 }

@@ -1,4 +1,6 @@
 /** The first answers of somebody new: a whole night from few answers, and each line as its bench says it. */
+import { mountTraits } from '../../../../../src/core/mount/mountKinds.ts';
+import { rigHas } from '../../../../../src/core/rig/rigHas.ts';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
@@ -56,13 +58,13 @@ describe('a night of one’s own from few answers', () => {
         const lines = tonight(night, at);
         const bearing = bearingModel(night).saying;
         if (lines.bearing) expect(bearing).to.deep.include({ code: 'set', compassDeg: lines.bearing.compassDeg });
-        expect(lines.bearing === null).to.equal(one.rig.carrier === 'altAzimuth');
+        expect(lines.bearing === null).to.equal(!mountTraits(night.numbers.mount).hasPolarAxis);
         if (lines.dial) {
           const { saying, belongs } = dialModel(night, at);
           expect(lines.dial.viewAngleDeg).to.equal(belongs.angleDeg);
           expect(saying.code === 'engraved' ? saying.reading : null).to.equal(lines.dial.reading);
         }
-        expect(lines.latitude === null).to.equal(one.rig.carrier === 'altAzimuth');
+        expect(lines.latitude !== null).to.equal(rigHas(night.numbers).has('scale'));
         if (lines.weight)
           expect(balanceSummary(night, f).reading).to.equal(f.quantity(lines.weight.positionM, 'barLength'));
         const flipMs = lines.meridian?.flipMs ?? null;

@@ -1,7 +1,7 @@
 /** Several targets one after the other, the ways about the meridian, groups to key in, and the flip as a walk. */
 import { expect } from 'chai';
 import { cardGb, exposureGroups } from '../../../../../src/core/night/advice/exposureGroups.ts';
-import { flipBy, flipSteps, flipWalk } from '../../../../../src/core/night/advice/flipWalk.ts';
+import { flipBy, flipSteps, flipWalk, type WalkAbout } from '../../../../../src/core/night/advice/flipWalk.ts';
 import { legIndexAt, lightOf } from '../../../../../src/core/night/life/legs.ts';
 import { PLAIN_PLAN } from '../../../../../src/core/night/plan/plainPlan.ts';
 import { otherFirst, strategyChoices } from '../../../../../src/core/night/advice/strategies.ts';
@@ -180,7 +180,7 @@ describe('the ways about the meridian', () => {
 });
 
 describe('the flip as a walk', () => {
-  const about = { guided: true, eastHeavy: false };
+  const about: WalkAbout = { guided: true, eastHeavy: false, has: new Set(['camera', 'cables']) };
   const begun = event('flipBegun', { takenAtUtc: '2026-11-24T21:10:00.000Z' });
   const tick = (itemId: string, minute: number, done = true, listId = 'flip 1') =>
     reading(
@@ -213,9 +213,17 @@ describe('the flip as a walk', () => {
     expect(steps.indexOf('raHalfTurn')).to.be.below(steps.indexOf('decThroughPole'));
     expect(steps.indexOf('cablesFree')).to.be.below(steps.indexOf('holdTube'));
     expect(flipSteps('motors', about)).to.include('sendOver').and.not.include('holdTube');
-    expect(flipSteps('motors', { guided: false, eastHeavy: true }))
+    expect(flipSteps('motors', { ...about, guided: false, eastHeavy: true }))
       .to.include('biasWeight')
       .and.not.include('guider');
+    expect(flipSteps('knob', { ...about, has: new Set(['eye']) })).to.deep.equal([
+      'holdTube',
+      'raHalfTurn',
+      'decThroughPole',
+      'clutchesTight',
+      'lookAgain',
+      'guider',
+    ]);
     const by = (change: Partial<MountPart>) => flipBy({ ...mount, ...change });
     expect([
       by({}),

@@ -92,7 +92,7 @@ describe('a mount that is turned by hand', () => {
     }
     expect(orderOfNight(still)).to.not.include.members(['powerOn']).and.not.include.members(['cablesLast']);
     expect(orderOfNight(oneMotor)).to.include.members(['cablesLast', 'powerOn']);
-    const [none, one] = [still, oneMotor].map((n) => firstSubChecks(n.numbers.mount));
+    const [none, one] = [still, oneMotor].map((n) => firstSubChecks(n.numbers));
     expect(none).to.not.include('rate').and.not.include('parked').and.not.include('cables');
     expect(one).to.include('rate').and.not.include('parked');
     const { sub, hand, meridian } = tonight(still, nightAt(still, NOW));
