@@ -61,7 +61,7 @@ test.describe('on the phone', () => {
     await station(/Meridian/).press('Enter');
     await expect(page.locator('.sentence')).toHaveText(/^Look at .+ about \d\d:\d\d: then it stands highest\.$/);
     await page.goto(page.url().replace('/meridian', '/watch'));
-    await expect(page.locator('.sentence')).toHaveText('Nothing is exposed here: this rig is for the eye.');
+    await expect(page.locator('.sentence')).toHaveText('Nothing to do here with this rig.');
   });
 
   test('an answer about one’s own night in three screens and six inputs, and a way to each bench', async ({ page }) => {
@@ -149,7 +149,7 @@ test('by keyboard alone, in the south, with a tracker; wrong input is refused; o
   await expect(line(page, /true south/)).toBeVisible();
   await expect(line(page, /beside the pole/)).toContainText('Align by drift');
   await expect(line(page, /weight/)).toHaveCount(0);
-  await expect(line(page, /stands highest/)).toContainText('never flips');
+  await expect(line(page, /stands highest/)).toContainText('least air');
   // The zone is that of the place: in Namibia the clock shows two hours more than in Greenwich.
   await expect(page.locator('.clocks')).toContainText('21:21');
   await page.getByRole('button', { name: 'Undo the last change' }).press('Enter');

@@ -4,6 +4,7 @@ import { settingOf } from '../../core/records/setting.ts';
 import { deriveNight, type DerivedNight } from '../../core/night/deriveNight.ts';
 import { aimedAt, type NightStatic } from '../../core/night/nightStatic.ts';
 import { legIndexAt } from '../../core/night/life/legs.ts';
+import type { LeftOut } from '../../core/night/plan/run.ts';
 import type { Reading } from '../../core/records/reading.ts';
 import { Gone } from '../../session/Gone.tsx';
 import { NightContext, SharedContext, useSession, useShared } from '../../session/session.ts';
@@ -55,10 +56,15 @@ function useRibbonFromAddress(): void {
   }, [at, ribbon]);
 }
 
+/** What is not in the run, but checked on a bench of its own. */
+const HAS_A_BENCH: readonly LeftOut['why'][] = ['strainWaveHasNoClutch'];
+
 /** Why a station is not for this rig, where its key or its address asks for it; else null. */
 function useLeftOut({ run }: NightStatic): ReactNode {
   const step = useLocation().pathname.split('/')[3] ?? '';
-  const left = run.stops.some((stop) => stop.step === step) ? [] : run.leftOut.filter((one) => one.step === step);
+  const left = run.stops.some((stop) => stop.step === step)
+    ? []
+    : run.leftOut.filter((one) => one.step === step && !HAS_A_BENCH.includes(one.why));
   const station = stationOf(step);
   if (left.length === 0 || !station) return null;
   return (
