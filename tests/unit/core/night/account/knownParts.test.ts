@@ -37,6 +37,21 @@ describe('the optics by the stars of other nights', () => {
   });
 });
 
+describe('the optics by the stars of other nights, under their air', () => {
+  it('what the air of that very night explains is not laid at the optics', () => {
+    const focused = before('focus', { positionUm: 1, temperatureC: 8, fwhmPx: 3 }, 'old', rig);
+    const under = (fwhmArcsec: number | null): number =>
+      opticsBlurLearned(
+        nightRecords({
+          readings: [focused, ...(fwhmArcsec === null ? [] : [before('seeing', { fwhmArcsec }, 'air', rig)])],
+          snapshots: [snapshotOf({}, 's1')],
+        }),
+      )!.um;
+    expect(under(1.5)).to.be.greaterThan(under(null));
+    expect(under(3.5)).to.be.lessThan(under(null));
+  });
+});
+
 describe('corners that nobody looked at', () => {
   it('stretch nothing in the account', () => {
     expect(night().budget!.corners.stretch).to.equal(1);

@@ -18,6 +18,11 @@ const triedOf = (...readings: Reading[]) => night({ readings }).learned.spacing;
 const presentMm = spacing!.presentMm - zeroMm;
 
 describe('distances tried by eye', () => {
+  it('nothing looked at is nothing reckoned', () => {
+    const { tried, best, isLearned, learnedMm } = triedOf();
+    expect([tried, best, isLearned, learnedMm]).to.deep.equal([[], null, false, null]);
+  });
+
   it('keeps each look with its offset from what this corrector asks for with that glass', () => {
     const { tried, best, isLearned, learnedMm } = triedOf(look(1, 0.5, toward(false)));
     expect(tried.map((t) => [t.verdict.code, t.offsetMm!.toFixed(3)])).to.deep.equal([['tooClose', '0.500']]);

@@ -47,6 +47,22 @@ describe('bright targets', () => {
     expect(narrow.sizeArcmin).to.be.lessThan(25);
   });
 
+  it('of those that fit alike the one that stands longer in the evening comes first, then the higher one', () => {
+    for (const site of [estrela, auas]) {
+      const all = standingTargets(site, NIGHT, null);
+      const easy = all.filter((t) => t.easy);
+      expect(all.slice(0, easy.length)).to.deep.equal(easy);
+      for (const group of [easy, all.filter((t) => !t.easy)]) {
+        group.slice(1).forEach((t, i) => {
+          const earlier = group[i]!;
+          const [a, b] = [Math.min(earlier.eveningH, 3), Math.min(t.eveningH, 3)];
+          expect(a, `${earlier.catalogueId} before ${t.catalogueId}`).to.be.at.least(b);
+          if (a === b) expect(earlier.highestAltDeg).to.be.at.least(t.highestAltDeg);
+        });
+      }
+    }
+  });
+
   it('none where the night has no darkness', () => {
     const tromso = { latDeg: 69.6, lonDeg: 18.9, elevationM: 0, zoneIana: 'Europe/Oslo', horizon: [] };
     expect(standingTargets(tromso, { ...NIGHT, eveningDate: '2026-06-21' }, null)).to.deep.equal([]);

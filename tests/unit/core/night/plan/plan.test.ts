@@ -6,6 +6,7 @@ import {
   type PlanInput,
   type SideWindow,
 } from '../../../../../src/core/night/plan/plan.ts';
+import { undoneFlip } from '../../../../../src/core/night/life/tube.ts';
 import { subsThatFit, type Cadence } from '../../../../../src/core/night/plan/stretch.ts';
 import { lightNeverFalls, planHolds, plans } from '../../../../../scripts/trials/planTrial.ts';
 import { holds } from '../../../../support/properties.ts';
@@ -35,6 +36,31 @@ const base: PlanInput = {
 const before = (input: PlanInput) => planSubs(input).subs.filter((s) => s.side === 'before');
 
 describe('subs around the flip', () => {
+  it('one wanted is one, and none wanted is none', () => {
+    const cadence: Cadence = { subMs: 120_000, stepMs: 125_000, refocus: null, dither: null };
+    expect([0, 1, 2].map((most) => subsThatFit(cadence, 0, HOUR, most))).to.deep.equal([0, 1, 2]);
+  });
+
+  it('what has crossed before it begins goes over at once, without a sub on this side', () => {
+    const late: PlanInput = { ...base, startMs: 4.1 * HOUR, standsOn: 'before' };
+    expect(before(late)).to.deep.equal([]);
+    expect(planSubs(late).subs.length).to.be.greaterThan(0);
+    // Until it crosses, every sub that ends before it does stays on this side.
+    expect(before({ ...late, startMs: 3.9 * HOUR }).length).to.be.greaterThan(2);
+  });
+
+  it('of two flips the one that was not done is due, and of two such the earlier', () => {
+    const flip = (startMs: number, done: boolean) => ({
+      startMs,
+      endMs: startMs,
+      latestMs: startMs,
+      to: 'after' as const,
+      done,
+    });
+    expect(undoneFlip({ flips: [flip(1, true), flip(2, false), flip(3, false)] })?.startMs).to.equal(2);
+    expect(undoneFlip({ flips: [flip(1, true)] })).to.equal(null);
+  });
+
   it('the last sub needs no pause after it', () => {
     const fitting = (endS: number) => planSubs({ ...base, windows: null, endMs: endS * 1000 }).subs.length;
     expect([fitting(370), fitting(369.9), fitting(119)]).to.deep.equal([3, 2, 0]);
