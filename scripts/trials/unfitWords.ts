@@ -39,12 +39,13 @@ export type Unfit = { page: string; what: string; line: string };
 export function unfitWords(night: NightStatic, pages: readonly Page[]): Unfit[] {
   const has = rigHas(night.numbers);
   const missing = (Object.keys(SPEAKS_OF) as RigThing[]).filter((thing) => !has.has(thing));
+  const saidOnce = new Set(pages.filter(({ name }) => name === 'run').flatMap(({ lines }) => lines));
   const found: Unfit[] = [];
   for (const { name, lines } of pages) {
     for (const line of lines) {
       for (const [what, pattern] of Object.entries(MISHAPS))
         if (pattern.test(line)) found.push({ page: name, what, line });
-      if (ELSEWHERE.test(name)) continue;
+      if (ELSEWHERE.test(name) || saidOnce.has(line)) continue;
       for (const thing of missing)
         if (SPEAKS_OF[thing]?.test(line)) found.push({ page: name, what: `no ${thing}`, line });
     }

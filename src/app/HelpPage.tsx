@@ -1,6 +1,6 @@
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { settingOf } from '../core/records/setting.ts';
+import { settingOf, settingValues, type SettingValue } from '../core/records/setting.ts';
 import { useShared } from '../session/session.ts';
 import { GLOSSARY } from '../text/glossary.ts';
 import { useShortcutSetting } from './commands/CommandProvider.tsx';
@@ -57,6 +57,32 @@ function Units() {
   );
 }
 
+const HOURS: Record<SettingValue<'hours'>, string> = {
+  device: 'as this device shows them',
+  '24': '21:30',
+  '12': '9:30 pm',
+};
+
+function Hours() {
+  const { stored } = useShared();
+  const save = useSaveSetting();
+  return (
+    <Form.Group controlId="hours" className="mb-3" style={{ maxWidth: 320 }}>
+      <Form.Label>Times of the clock</Form.Label>
+      <Form.Select
+        value={settingOf(stored.settings, 'hours')}
+        onChange={(event) => save('hours', settingValues.hours.parse(event.target.value))}
+      >
+        {settingValues.hours.options.map((one) => (
+          <option key={one} value={one}>
+            {HOURS[one]}
+          </option>
+        ))}
+      </Form.Select>
+    </Form.Group>
+  );
+}
+
 export function HelpPage() {
   return (
     <>
@@ -66,6 +92,7 @@ export function HelpPage() {
         will be round.
       </p>
       <Units />
+      <Hours />
       <p>
         <Link to="/data">Data in and out</Link>: save everything, bring it in elsewhere, tables, the demo.
       </p>

@@ -1,6 +1,6 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
-import { settingOf } from '../core/records/setting.ts';
+import { settingOf, type SettingValue } from '../core/records/setting.ts';
 import { useSession, SharedContext, type Shared } from '../session/session.ts';
 import { useKeepingCopies } from '../session/useCopies.ts';
 import { usePuttingAway } from '../session/usePuttingAway.ts';
@@ -18,6 +18,12 @@ import { useFocusKeeper } from './useFocusKeeper.ts';
 import { useOpening } from './useOpening.ts';
 
 const LostPage = later(async () => (await import('./LostPage.tsx')).LostPage, Opening);
+
+/** The clock as the user chose it, else as this device shows it. */
+const countsHalfDays = (hours: SettingValue<'hours'>): boolean =>
+  hours === 'device'
+    ? new Intl.DateTimeFormat(undefined, { hour: 'numeric' }).resolvedOptions().hour12 === true
+    : hours === '12';
 
 /** What this device held before it was opened, while less is there. What is taken away later, here or in another tab, is no
  *  loss. */
@@ -51,6 +57,7 @@ function useHealing({ doubles }: Stored, notify: Shared['notify']): void {
 function WithRecords({ stored }: { stored: Stored }) {
   const { notices, notify, dismiss } = useNotices();
   const units = settingOf(stored.settings, 'units');
+  const halfDays = countsHalfDays(settingOf(stored.settings, 'hours'));
   useFocusKeeper();
   const loss = useLoss(stored);
   useKeepingCopies(stored, loss === null);
@@ -64,8 +71,8 @@ function WithRecords({ stored }: { stored: Stored }) {
     [notify],
   );
   const shared = useMemo<Shared>(
-    () => ({ stored, format: makeFormat(units, 'UTC'), notify, loss }),
-    [stored, units, notify, loss],
+    () => ({ stored, format: makeFormat(units, 'UTC', halfDays), notify, loss }),
+    [stored, units, halfDays, notify, loss],
   );
   return (
     <SharedContext value={shared}>

@@ -1,9 +1,10 @@
 /** Taking back this tab's last change, with the notice that follows; and a change of another tab that removed something. */
-import { useCallback } from 'react';
+import { useCallback, useSyncExternalStore } from 'react';
 import type { StoredChange } from '../storage/changes.ts';
 import type { Written } from '../storage/transact.ts';
 import type { Writer } from '../storage/writer.ts';
 import { lastChange } from '../storage/knownChanges.ts';
+import { useLastChange } from '../storage/useStored.ts';
 import { writeWords } from '../text/errorWords.ts';
 import { changeWords } from '../text/changeWords.ts';
 import { seedOf } from './recordWork.ts';
@@ -68,4 +69,11 @@ export function useUndoChange(): (id: string) => Promise<void> {
       ),
     [takeBack, db],
   );
+}
+
+/** The last change of this tab, which may be taken back; nothing while it is read, and where there is none. */
+export function useUndoable(): StoredChange | null | undefined {
+  const { db, tab } = useSession();
+  const tabId = useSyncExternalStore(tab.subscribe, tab.id, tab.id);
+  return useLastChange(db, tabId);
 }

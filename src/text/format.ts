@@ -22,7 +22,9 @@ export type Format = {
   number: (value: number, decimals: number) => string;
   /** The bare number in the user's unit, for figures that share one unit sign. */
   shown: (base: number, kind: QuantityKind) => number;
-  /** `21:14` at the site. */
+  /** The clock counts twice to twelve. */
+  halfDays: boolean;
+  /** `21:14`, or `9:14 pm`, at the site. */
   clock: (utcMs: number) => string;
   /** `4:12` from hours. */
   hours: (hours: number) => string;
@@ -50,7 +52,7 @@ function formatDuration(seconds: number): string {
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
 }
 
-export function makeFormat(system: UnitSystem, zoneIana: string): Format {
+export function makeFormat(system: UnitSystem, zoneIana: string, halfDays = false): Format {
   return {
     system,
     zoneIana,
@@ -59,7 +61,8 @@ export function makeFormat(system: UnitSystem, zoneIana: string): Format {
     otherQuantity: (base, kind) => formatQuantity(base, kind, system === 'metric' ? 'imperial' : 'metric'),
     number: formatNumber,
     shown: (base, kind) => toDisplay(base, kind, system),
-    clock: (utcMs) => formatClock(utcMs, zoneIana),
+    halfDays,
+    clock: (utcMs) => formatClock(utcMs, zoneIana, halfDays),
     hours: formatHoursMinutes,
     duration: formatDuration,
     exposure: formatExposure,

@@ -1,6 +1,6 @@
 /** The stations of the night: names and the key that opens each. A key belongs to the station, not to its place. */
 import type { OrderReason } from '../core/mount/mountKinds.ts';
-import type { LeftOut, Visit } from '../core/night/plan/run.ts';
+import type { LeftOut, Run, Visit } from '../core/night/plan/run.ts';
 import { STEPS, type Step } from '../core/records/reading.ts';
 
 export type Station = { step: Step; name: string; key: string };
@@ -89,3 +89,7 @@ export function leftOutWords(leftOut: readonly LeftOut[]): string[] {
   );
   return [...new Set(words)];
 }
+
+/** Why this order, and what this mount does not need. */
+export const orderNote = ({ reason, leftOut }: Pick<Run, 'reason' | 'leftOut'>): string =>
+  [ORDER_REASONS[reason], ...leftOutWords(leftOut)].join(' ');

@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { expectContrast, expectNoFaults } from './axe.ts';
-import { HERON, open, visit, type Light } from './support.ts';
+import { HERON, NOW, open, visit, type Light } from './support.ts';
 import { HALVES } from './views.ts';
 
 const setLight = (page: Page, light: Light) =>
@@ -34,6 +34,45 @@ for (const [n, views] of HALVES.entries()) {
     expect(problems, 'errors of page and console').toEqual([]);
   });
 }
+
+/** How much of the window's height the bench takes. */
+const benchShare = (page: Page): Promise<number> =>
+  page.evaluate(() => {
+    const { top, bottom } = document.querySelector('main.bench')!.getBoundingClientRect();
+    const below = document.querySelector('.sheet-button')!.getBoundingClientRect().top;
+    return (Math.min(bottom, below) - Math.max(0, top)) / innerHeight;
+  });
+
+test('at 200 % and on 320 pixels the bench keeps three fifths of the height; undo and find are in the night’s menu', async ({
+  page,
+}) => {
+  for (const size of [ZOOMED, { width: 320, height: 640 }]) {
+    await page.setViewportSize(size);
+    await open(page, `${HERON}/balance`);
+    expect(await benchShare(page), JSON.stringify(size)).toBeGreaterThanOrEqual(0.6);
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(size.width);
+    await page.getByRole('button', { name: /Tue 24 Nov/ }).click();
+    await expect(page.getByRole('button', { name: 'Undo the last change' })).toBeVisible();
+    await page.getByRole('button', { name: 'Find anything…' }).click();
+    await expect(page.getByRole('searchbox', { name: 'Find by name' })).toBeFocused();
+  }
+});
+
+test('times of the clock are told twice to twelve to who wants them so, on every page and in the plan', async ({
+  page,
+}) => {
+  await open(page, '/help');
+  await page.getByLabel('Times of the clock').selectOption('12');
+  await page.goto(`${HERON}/meridian?tab=plan&now=${NOW}`);
+  await expect(page.locator('.clocks .local')).toHaveText('7:21 pm');
+  await expect(page.locator('.sentence')).toContainText('9:09 pm');
+  await page.getByLabel('Start at').fill('9:30 pm');
+  await page.getByRole('button', { name: 'Save the plan' }).click();
+  await expect(page.locator('.toast')).toContainText('Plan saved');
+  await expect(page.getByLabel('Start at')).toHaveValue('9:30 pm');
+  await page.goto(`${HERON}/pointing?tab=sheet&now=${NOW}`);
+  await expect(page.getByRole('row', { name: /^Time / })).toContainText('7:21 pm');
+});
 
 test('axe finds no fault in the frame in any light', async ({ page }) => {
   await open(page, `${HERON}/balance`);

@@ -1,22 +1,6 @@
 import { expect, test } from '@playwright/test';
-import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { pagesOf } from './pdf.ts';
 import { HERON, open, WAGTAIL } from './support.ts';
-
-/** The words of every page of a PDF. */
-async function pagesOf(pdf: Buffer): Promise<string[]> {
-  const document = await getDocument({ data: new Uint8Array(pdf), verbosity: 0 }).promise;
-  const pages: string[] = [];
-  for (let i = 1; i <= document.numPages; i += 1) {
-    const { items } = await (await document.getPage(i)).getTextContent();
-    pages.push(
-      items
-        .map((item) => ('str' in item ? item.str : ''))
-        .join(' ')
-        .replaceAll(/\s+/g, ' '),
-    );
-  }
-  return pages;
-}
 
 test('the night card prints on one page, black on white, with all that the night needs', async ({ page }) => {
   await open(page, `${HERON}/card`, 'red');

@@ -1,9 +1,7 @@
-import { useSyncExternalStore } from 'react';
 import { QuestionCircle, ArrowCounterclockwise, Search } from 'react-bootstrap-icons';
 import { Link, NavLink } from 'react-router';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { useSession } from '../../session/session.ts';
-import { useLastChange } from '../../storage/useStored.ts';
+import { useUndoable } from '../../session/useUndo.ts';
 import { Mark } from '../../ui/Mark.tsx';
 import { useCommands } from '../commands/CommandProvider.tsx';
 import { Clocks } from './Clocks.tsx';
@@ -11,10 +9,8 @@ import { LightSwitch } from './LightSwitch.tsx';
 import { NightSwitcher } from './NightSwitcher.tsx';
 
 function Tools() {
-  const { db, tab } = useSession();
   const { run } = useCommands();
-  const tabId = useSyncExternalStore(tab.subscribe, tab.id, tab.id);
-  const last = useLastChange(db, tabId);
+  const last = useUndoable();
   return (
     <nav aria-label="Tools">
       <NavLink to="/kit" className="wide-only">

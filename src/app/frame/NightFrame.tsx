@@ -78,7 +78,10 @@ function Shown({ night: stored, setAside }: { night: NightStatic; setAside: Read
   const night = useNightNow(stored);
   const shared = useShared();
   const { zoneIana } = night.records.site;
-  const here = useMemo(() => ({ ...shared, format: makeFormat(shared.format.system, zoneIana) }), [shared, zoneIana]);
+  const here = useMemo(
+    () => ({ ...shared, format: makeFormat(shared.format.system, zoneIana, shared.format.halfDays) }),
+    [shared, zoneIana],
+  );
   const { nightId, '*': rest } = useParams();
   useRibbonFromAddress();
   // Bench, margin and header follow the target that the mount looks at, at the ribbon's time.

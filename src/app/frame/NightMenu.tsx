@@ -1,3 +1,4 @@
+import { useUndoable } from '../../session/useUndo.ts';
 import { useEffect, useRef, type ReactNode } from 'react';
 import { Dropdown } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
@@ -19,6 +20,7 @@ type Props = {
 export function NightMenu({ label, shown, describe, edit }: Props) {
   const { stored } = useShared();
   const { run } = useCommands();
+  const last = useUndoable();
   const { shown: withDemo, setShown } = useDemo();
   const nights = livingNights(
     withDemo || shown?.origin === 'demo' ? stored.nights : besideOwn(stored.nights, stored.nights),
@@ -36,6 +38,10 @@ export function NightMenu({ label, shown, describe, edit }: Props) {
         {shown && <Dropdown.Item onClick={() => edit('this')}>Settings of this night…</Dropdown.Item>}
         <Dropdown.Item onClick={() => edit('new')}>New night…</Dropdown.Item>
         {shown && <Dropdown.Item onClick={() => void navigate(`/n/${shown.id}/card`)}>Night card</Dropdown.Item>}
+        <Dropdown.Item onClick={() => run('find')}>Find anything…</Dropdown.Item>
+        <Dropdown.Item onClick={() => run('undo')} disabled={!last}>
+          Undo the last change
+        </Dropdown.Item>
         <Dropdown.Item onClick={() => void navigate('/kit')}>Kit</Dropdown.Item>
         <Dropdown.Item onClick={() => void navigate('/sites')}>Sites</Dropdown.Item>
         <Dropdown.Item onClick={() => void navigate('/data')}>Data in and out</Dropdown.Item>

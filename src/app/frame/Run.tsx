@@ -4,7 +4,7 @@ import type { RunGroup, Stop } from '../../core/night/plan/run.ts';
 import { mountTraits } from '../../core/mount/mountKinds.ts';
 import { isShown, stopPath } from '../../session/paths.ts';
 import { useNight, useShared } from '../../session/session.ts';
-import { leftOutWords, ORDER_REASONS, STATION_STATE_WORDS, stopName, TONIGHT_NAME } from '../../text/stations.ts';
+import { orderNote, STATION_STATE_WORDS, stopName, TONIGHT_NAME } from '../../text/stations.ts';
 import { StateMark } from '../../ui/StateMark.tsx';
 import { keyOf, COMMANDS } from '../commands/commands.ts';
 import { useShortcutSetting } from '../commands/CommandProvider.tsx';
@@ -50,11 +50,7 @@ function StopLink({ stop }: { stop: Stop }) {
 /** Why this order, and what the mount does not need. */
 function OrderNote() {
   const { run } = useNight();
-  return (
-    <p className="order-note">
-      {ORDER_REASONS[run.reason]} {leftOutWords(run.leftOut).join(' ')}
-    </p>
-  );
+  return <p className="order-note">{orderNote(run)}</p>;
 }
 
 /** The first answers stand before every run. */

@@ -8,6 +8,8 @@ export const settingValues = {
   schools: schoolsSchema,
   limits: z.object({ round: z.number().min(1.01).max(2), acceptable: z.number().min(1.02).max(3) }),
   clock: z.enum(['site', 'utc']),
+  /** How the day's hours are counted; `device`: as this device does. */
+  hours: z.enum(['device', '24', '12']),
   controller: z.object({ dateOrder: z.enum(['dmy', 'mdy', 'ymd']), angles: z.enum(['degMin', 'degMinSec']) }),
   shortcuts: z.object({ enabled: z.boolean(), keys: z.record(z.string(), z.string().max(1)) }),
   /** From which edges a tape measures, and how far an eastern bias stands from dead balance. */
@@ -29,6 +31,7 @@ export const SETTING_DEFAULTS: { [K in SettingKey]: SettingValue<K> } = {
   schools: { loadShare: 2 / 3, heavySide: 'both', balance: 'dead', poleGoal: 'refracted' },
   limits: { round: 1.1, acceptable: 1.25 },
   clock: 'site',
+  hours: 'device',
   controller: { dateOrder: 'dmy', angles: 'degMin' },
   shortcuts: { enabled: true, keys: {} },
   balance: { barEdge: 'axisToMiddle', tubeEdge: 'saddleToFront', biasMm: 8 },
@@ -43,6 +46,7 @@ export const userSettingSchema = z.discriminatedUnion('key', [
   of('schools'),
   of('limits'),
   of('clock'),
+  of('hours'),
   of('controller'),
   of('shortcuts'),
   of('balance'),

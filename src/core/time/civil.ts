@@ -99,8 +99,13 @@ export function shiftDate(date: string, days: number): string {
   return new Date(Date.parse(`${date}T00:00:00Z`) + days * MS_PER_DAY).toISOString().slice(0, 10);
 }
 
-/** Hour and minute as somebody writes them, `21:30` or `9.05`; null for what is no time of a clock, as 25:00. */
+/** Hour and minute as somebody writes them, `21:30`, `9.05` or `9:30 pm`; null for what is no time of a clock, as 25:00. */
 export function readClock(text: string): { hour: number; minute: number } | null {
+  const half = /^(0?[1-9]|1[0-2])(?:[:.]([0-5]\d))?\s*([ap])\.?m\.?$/i.exec(text.trim());
+  if (half) {
+    const afternoon = half[3]?.toLowerCase() === 'p';
+    return { hour: (Number(half[1]) % 12) + (afternoon ? 12 : 0), minute: Number(half[2] ?? 0) };
+  }
   const read = /^([01]?\d|2[0-3])[:.]([0-5]\d)$/.exec(text.trim());
   return read && { hour: Number(read[1]), minute: Number(read[2]) };
 }
@@ -115,11 +120,15 @@ export function instantInNight(clock: string, evening: string, zoneIana: string)
   return instantOfWallTime({ year, month, day, hour, minute, second: 0 }, zoneIana);
 }
 
-/** `21:14` on the site's clock, rounded down to the minute as clocks show it. */
-export function formatClock(utcMs: number, zoneIana: string): string {
-  const w = wallTime(utcMs, zoneIana);
-  return `${two(w.hour)}:${two(w.minute)}`;
-}
+/** `21:14`, or `9:14 pm`, of an hour and minute. */
+export const clockWords = ({ hour, minute }: Pick<WallTime, 'hour' | 'minute'>, halfDays: boolean): string =>
+  halfDays
+    ? `${hour % 12 === 0 ? 12 : hour % 12}:${two(minute)} ${hour < 12 ? 'am' : 'pm'}`
+    : `${two(hour)}:${two(minute)}`;
+
+/** On the site's clock, rounded down to the minute as clocks show it. */
+export const formatClock = (utcMs: number, zoneIana: string, halfDays = false): string =>
+  clockWords(wallTime(utcMs, zoneIana), halfDays);
 
 const EVENING: Intl.DateTimeFormatOptions = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' };
 const EVENING_WORDS = new Intl.DateTimeFormat('en-GB', EVENING);

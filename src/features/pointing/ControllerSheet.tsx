@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
-import { settingOf } from '../../core/records/setting.ts';
-import { wallTime, zoneAnswer } from '../../core/time/civil.ts';
+import { settingOf, type SettingValue } from '../../core/records/setting.ts';
+import { clockWords, wallTime, zoneAnswer } from '../../core/time/civil.ts';
 import { useSaveSetting } from '../../session/useWrite.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
@@ -20,11 +20,32 @@ import { BenchLayout } from '../../ui/BenchLayout.tsx';
 
 const two = (n: number): string => String(n).padStart(2, '0');
 
+type ControllerSetting = SettingValue<'controller'>;
+
+/** In which order this device writes a date. */
+function orderOfDevice(): ControllerSetting['dateOrder'] {
+  const parts = new Intl.DateTimeFormat(undefined, {
+    year: 'numeric',
+    month: 'numeric',
+    day: 'numeric',
+  }).formatToParts();
+  const order = parts.flatMap(({ type }) => (['year', 'month', 'day'].includes(type) ? type.charAt(0) : [])).join('');
+  return order === 'mdy' || order === 'ymd' ? order : 'dmy';
+}
+
+/** As it was said of this controller, else with the device's order of a date. */
+function useController(): ControllerSetting {
+  const { settings } = useShared().stored;
+  const told = settingOf(settings, 'controller');
+  const isTold = settings.some((one) => one.key === 'controller' && one.deletedAtUtc === null);
+  return isTold ? told : { ...told, dateOrder: orderOfDevice() };
+}
+
 function Answers() {
-  const { stored, format } = useShared();
+  const { format } = useShared();
   const { site } = useNight().records;
   const at = useNightAt();
-  const { angles, dateOrder } = settingOf(stored.settings, 'controller');
+  const { angles, dateOrder } = useController();
   const zone = zoneAnswer(at.timeMs, site.zoneIana);
   const wall = wallTime(at.timeMs, site.zoneIana);
   const date = `${wall.year}-${two(wall.month)}-${two(wall.day)}`;
@@ -36,7 +57,7 @@ function Answers() {
     ['Time zone, without summer time', offsetWords(zone.standardMin)],
     ['Summer time', summerWords(zone)],
     [`Date (${DATE_ORDERS[dateOrder]})`, controllerDate(date, dateOrder)],
-    ['Time', `${two(wall.hour)}:${two(wall.minute)}`],
+    ['Time', clockWords(wall, format.halfDays)],
     [`Hour angle of ${at.poleStar.name}`, format.hours(polarH)],
   ];
   return (
@@ -55,9 +76,8 @@ function Answers() {
 
 /** How this controller wants its numbers. */
 function Styles() {
-  const { stored } = useShared();
   const saveSetting = useSaveSetting();
-  const controller = settingOf(stored.settings, 'controller');
+  const controller = useController();
   const save = (change: Partial<typeof controller>): void => {
     saveSetting('controller', { ...controller, ...change });
   };

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { tonight, type Tonight } from '../../core/night/advice/tonight.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
+import { orderNote } from '../../text/stations.ts';
 import { TONIGHT, tonightLines, type Line, type TonightLines } from '../../text/tonightWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import {
@@ -92,6 +93,7 @@ export function TonightPage() {
         <Axis answers={answers} lines={lines} />
         <Use answers={answers} lines={lines} />
       </ol>
+      <p className="soft narrow-only">{orderNote(night.run)}</p>
     </BenchLayout>
   );
 }

@@ -13,6 +13,7 @@ import {
 } from '../../core/units/quantities.ts';
 import { angleWords } from '../../text/errorWords.ts';
 import { schemaWords } from '../../text/schemaWords.ts';
+import { readTyped } from './typedNumbers.ts';
 
 export type Common = {
   name: string;
@@ -84,12 +85,6 @@ function useParsedText(value: unknown, show: (value: unknown) => string) {
   return { text: current.text, set: (text: string, forValue: unknown) => setShown({ text, forValue }) };
 }
 
-function parseNumber(text: string): number | null {
-  const cleaned = text.trim().replace(',', '.').replace('−', '-');
-  if (cleaned === '') return null;
-  return /^[+-]?(\d+\.?\d*|\.\d+)$/.test(cleaned) ? Number(cleaned) : Number.NaN;
-}
-
 /** Shows a stored number with no more digits than it needs. */
 function trimmed(value: number, decimals: number): string {
   return String(Number(value.toFixed(decimals + 2)));
@@ -122,7 +117,7 @@ export function QuantityField(props: Common & { kind: QuantityKind; system: Unit
           value={text}
           onBlur={field.onBlur}
           onChange={(event) => {
-            const parsed = parseNumber(event.target.value);
+            const parsed = readTyped(event.target.value, props.kind);
             const value = parsed === null ? null : fromDisplay(parsed, props.kind, props.system);
             set(event.target.value, value);
             field.onChange(value);

@@ -5,7 +5,9 @@ import {
   eveningDate,
   formatClock,
   formatDate,
+  clockWords,
   instantInNight,
+  readClock,
   instantOfWallTime,
   isKnownZone,
   localNoon,
@@ -28,13 +30,29 @@ describe('civil time of a site', () => {
     expect(isKnownZone('Mars/Crater')).to.equal(false);
   });
 
+  it('what a clock of half days shows is read as the same moment, for every hour', () => {
+    for (let hour = 0; hour < 24; hour += 1) {
+      const shown = clockWords({ hour, minute: 7 }, true);
+      expect(readClock(shown), shown).to.deep.equal({ hour, minute: 7 });
+    }
+    expect([0, 11, 12, 13].map((hour) => clockWords({ hour, minute: 0 }, true))).to.deep.equal([
+      '12:00 am',
+      '11:00 am',
+      '12:00 pm',
+      '1:00 pm',
+    ]);
+  });
+
   it('reads a clock within a night: from noon on the evening itself, before noon the next day', () => {
     expect(instantInNight('21:30', '2026-11-24', LISBON)).to.equal(Date.UTC(2026, 10, 24, 21, 30));
     expect(instantInNight('1.05', '2026-11-24', LISBON)).to.equal(Date.UTC(2026, 10, 25, 1, 5));
     expect(instantInNight('00:00', '2026-11-30', LISBON)).to.equal(Date.UTC(2026, 11, 1));
     expect(instantInNight('12:00', '2026-11-24', 'Africa/Windhoek')).to.equal(Date.UTC(2026, 10, 24, 10));
     expect(instantInNight('11:59', '2026-11-24', 'Africa/Windhoek')).to.equal(Date.UTC(2026, 10, 25, 9, 59));
-    for (const wrong of ['25:00', '12:60', 'nine', '', '12'])
+    expect(instantInNight('9:30 pm', '2026-11-24', LISBON)).to.equal(Date.UTC(2026, 10, 24, 21, 30));
+    expect(instantInNight('12:05 am', '2026-11-24', LISBON)).to.equal(Date.UTC(2026, 10, 25, 0, 5));
+    expect(instantInNight('12 p.m.', '2026-11-24', LISBON)).to.equal(Date.UTC(2026, 10, 24, 12));
+    for (const wrong of ['13:00 pm', '0:30 am', '25:00', '12:60', 'nine', '', '12'])
       expect(instantInNight(wrong, '2026-11-24', LISBON)).to.equal(null);
   });
 

@@ -132,7 +132,10 @@ describe('a rig dressed from few answers', () => {
         expect(parts.every((p) => p.massBasis === 'assumed')).to.equal(true);
         expect(numbers.mount).to.include({ ratedKg: usual.ratedKg, mountKind: usual.mountKind });
         const all = MOUNT_CLASSES.map((c) => c.headKg);
-        expect(usual.headKg, `${carrier} ${size}`).to.be.within(Math.min(...all) * 0.6, Math.max(...all));
+        // A box on the ground is made for its tube, of no class that stands on legs.
+        const [least, most] =
+          usual.bar === null && usual.saddleM === 0 ? [5, 30] : [Math.min(...all) * 0.6, Math.max(...all)];
+        expect(usual.headKg, `${carrier} ${size}`).to.be.within(least, most);
       }
     for (const carrier of CARRIERS) {
       const [small, middle, large] = SIZES.map((size) => usualCarrier(carrier, size));
