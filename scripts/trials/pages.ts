@@ -49,8 +49,9 @@ const unheard = (): (() => undefined) => () => undefined;
 const emptyStore = { getItem: () => null, setItem: nothing, removeItem: nothing };
 const noMatch = { matches: false, addEventListener: nothing, removeEventListener: nothing };
 
-/** What the pages ask of a browser while they are drawn: one that remembers nothing and has no touch. */
-function quietBrowser(): void {
+/** What the pages ask of a browser while they are drawn: one that remembers nothing and has no touch.
+ *  @returns the way to be rid of it: others in the same process must not take it for one. */
+function quietBrowser(): () => void {
   const has: Record<string, unknown> = {
     localStorage: emptyStore,
     sessionStorage: emptyStore,
@@ -59,9 +60,11 @@ function quietBrowser(): void {
     navigator: { maxTouchPoints: 0 },
     document: { baseURI: 'http://127.0.0.1/', documentElement: { dataset: {} } },
   };
-  for (const [name, value] of Object.entries(has)) {
-    if (!(name in globalThis)) Object.defineProperty(globalThis, name, { value, configurable: true });
-  }
+  const lacking = Object.entries(has).filter(([name]) => !(name in globalThis));
+  for (const [name, value] of lacking) Object.defineProperty(globalThis, name, { value, configurable: true });
+  return () => {
+    for (const [name] of lacking) Reflect.deleteProperty(globalThis, name);
+  };
 }
 
 /** A tab whose clock stands and which writes nothing. */
@@ -142,9 +145,16 @@ function momentsOf({ plan }: NightStatic): [string, number][] {
 
 /** All pages of a night with all their tabs, and what stands around them. */
 export async function pagesOf(stored: OwnStored, night: NightStatic, units: UnitSystem = 'metric'): Promise<Page[]> {
-  quietBrowser();
-  await fetchAllLater();
-  const draw = drawerOf(stored, night, units);
+  const rid = quietBrowser();
+  try {
+    await fetchAllLater();
+    return drawnPages(drawerOf(stored, night, units), night);
+  } finally {
+    rid();
+  }
+}
+
+function drawnPages(draw: ReturnType<typeof drawerOf>, night: NightStatic): Page[] {
   const pages: Page[] = [{ name: 'run', lines: textOf(draw('tonight', h(Run))) }];
   for (const step of ['tonight', ...new Set(night.run.stops.map((stop) => stop.step)), 'card']) {
     const Bench = PAGES[step];

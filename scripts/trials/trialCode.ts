@@ -30,13 +30,14 @@ const FILES: Readonly<Record<string, string>> = {
   'plan-light': 'planTrial.ts',
   'tip-test': 'tipTrial.ts',
   windows: 'windowsTrial.ts',
+  words: 'wordsTrial.ts',
 };
 
 /** A file of the trials and all others of them that it takes from. */
 function withImports(path: string, found: Set<string>): Set<string> {
   if (found.has(path)) return found;
   found.add(path);
-  for (const [, from = ''] of readFileSync(path, 'utf8').matchAll(/from '(\.[^']+)'/g)) {
+  for (const [, from = ''] of readFileSync(path, 'utf8').matchAll(/(?:from |import\()'(\.[^']+)'/g)) {
     const other = join(dirname(path), from);
     if (dirname(other) === HERE && existsSync(other)) withImports(other, found);
   }

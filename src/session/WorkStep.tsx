@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 import type { Missing } from '../core/night/ledger/ledger.ts';
 import { HAND_STEPS, handsOf, type AssemblyStep, type BenchStep } from '../core/rig/assembly.ts';
 import { missingWords } from '../text/ledgerWords.ts';
-import { assemblyWords } from '../text/packingWords.ts';
+import { assemblyWords } from '../text/assemblyWords.ts';
 import { CheckRow } from '../ui/CheckRow.tsx';
 import { StateMark } from '../ui/StateMark.tsx';
 import { useNight, useShared } from './session.ts';

@@ -4,7 +4,7 @@ import type { RearEnd } from '../core/rig/lookerPlace.ts';
 import { TUBE_ENDS } from './tubeEnds.ts';
 import { isTrial, type OrderStep, type TrialStep, type UnloadStep } from '../core/night/advice/hands/balanceOrder.ts';
 import type { Motors } from '../core/mount/motors.ts';
-import { assemblyWords } from './packingWords.ts';
+import { assemblyWords } from './assemblyWords.ts';
 import type { Said } from './said.ts';
 
 const TRIAL_WORDS: Record<TrialStep, { do: string; why: string }> = {

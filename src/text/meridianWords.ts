@@ -99,7 +99,7 @@ export function meridianReason(s: MeridianSaying, f: Format, about: About | null
 export const PLAN_START = {
   hint: 'By the site’s clock, as 21:30. Empty: as soon as it is dark and stands high enough.',
   wrong: 'Type a time of the clock, as 21:30, or nothing.',
-  count: 'Empty: as many as fit.',
+  count: 'Empty: as many as fit; 0: it is only looked at.',
 } as const;
 
 export const STRATEGY_NAMES = {

@@ -8,7 +8,7 @@ export const Awaited = (): ReactNode => <span className="awaited" hidden />;
 
 const known: (() => Promise<void>)[] = [];
 
-/** Fetches every part of the program that is fetched when first shown. */
+/** Fetches every part of the program that is fetched when first shown: who draws pages as text sees them whole. */
 export async function fetchAllLater(): Promise<void> {
   await Promise.all(known.map((fetch) => fetch()));
 }

@@ -4,9 +4,8 @@ import { useNavigate } from 'react-router';
 import { livingNights, yearOf } from '../../core/history/livingNights.ts';
 import { formatDateIn } from '../../core/time/civil.ts';
 import type { Stored } from '../../storage/useStored.ts';
-import { deriveNight } from '../../core/night/deriveNight.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
-import { settingOf } from '../../core/records/setting.ts';
+import { derivedNight } from '../../session/derivedNight.ts';
 import { addressNow } from '../../session/paths.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import { foundTabs } from './foundTabs.ts';
@@ -70,8 +69,7 @@ function everything(stored: Stored, night: NightStatic | null): Found[] {
 function shownNight(stored: Stored, nowMs: number): NightStatic | null {
   const [, n, nightId = ''] = addressNow().pathname.split('/');
   if (n !== 'n') return null;
-  const [limits, schools] = [settingOf(stored.settings, 'limits'), settingOf(stored.settings, 'schools')];
-  const found = deriveNight({ ...stored, limits, schools }, nightId, nowMs);
+  const found = derivedNight(stored, nightId, nowMs);
   return found.state === 'night' ? found.night : null;
 }
 

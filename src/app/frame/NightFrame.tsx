@@ -1,11 +1,11 @@
 import { useEffect, useMemo, type ReactNode } from 'react';
 import { Link, Outlet, useLocation, useParams, useSearchParams } from 'react-router';
-import { settingOf } from '../../core/records/setting.ts';
-import { deriveNight, type DerivedNight } from '../../core/night/deriveNight.ts';
+import type { DerivedNight } from '../../core/night/deriveNight.ts';
 import { aimedAt, type NightStatic } from '../../core/night/nightStatic.ts';
 import { legIndexAt } from '../../core/night/life/legs.ts';
 import type { LeftOut } from '../../core/night/plan/run.ts';
 import type { Reading } from '../../core/records/reading.ts';
+import { derivedNight } from '../../session/derivedNight.ts';
 import { Gone } from '../../session/Gone.tsx';
 import { NightContext, SharedContext, useSession, useShared } from '../../session/session.ts';
 import { useNightNow, useRibbonTime } from '../../session/useTime.ts';
@@ -38,8 +38,7 @@ function useNightOfRoute(): DerivedNight | { state: 'unread' } {
   }, [isAway, readWhole, nightId]);
   return useMemo(() => {
     if (isAway) return { state: 'unread' };
-    const [limits, schools] = [settingOf(stored.settings, 'limits'), settingOf(stored.settings, 'schools')];
-    return deriveNight({ ...stored, limits, schools }, nightId, clock.nowMs());
+    return derivedNight(stored, nightId, clock.nowMs());
   }, [stored, nightId, clock, isAway]);
 }
 

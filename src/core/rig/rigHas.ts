@@ -24,16 +24,21 @@ export const RIG_THINGS = [
 export type RigThing = (typeof RIG_THINGS)[number];
 export type RigHas = ReadonlySet<RigThing>;
 
-type Looked = Pick<RigNumbers, 'mount' | 'support' | 'eyepiece'> & Partial<Pick<RigNumbers, 'masses'>>;
+/** What of a rig's numbers is asked. */
+export type RigParts = Pick<RigNumbers, 'mount' | 'support' | 'eyepiece'> & Partial<Pick<RigNumbers, 'masses'>>;
 
 /** A drive that needs no weights may carry some all the same. */
-const hangsOnBar = (masses: Looked['masses']): boolean =>
+const hangsOnBar = (masses: RigParts['masses']): boolean =>
   masses !== undefined && (masses.bar.massKg > 0 || masses.weights.length > 0);
 
 const NOT_SAID = { drive: undefined, adjusters: undefined, finder: undefined };
 
 /** Of the mount and what carries it. Without a mount nothing is left out: nobody said yet what is missing. */
-function ofMount({ mount, support, masses }: Looked): Record<Exclude<RigThing, 'camera' | 'eye' | 'cables'>, boolean> {
+function ofMount({
+  mount,
+  support,
+  masses,
+}: RigParts): Record<Exclude<RigThing, 'camera' | 'eye' | 'cables'>, boolean> {
   const traits = mountTraits(mount);
   const motors = motorsOf(mount);
   const onLegs = traits.standsOn === 'legs';
@@ -55,7 +60,7 @@ function ofMount({ mount, support, masses }: Looked): Record<Exclude<RigThing, '
   };
 }
 
-export function rigHas(numbers: Looked): RigHas {
+export function rigHas(numbers: RigParts): RigHas {
   const eye = numbers.eyepiece !== null;
   const mount = ofMount(numbers);
   const has: Record<RigThing, boolean> = { ...mount, camera: !eye, eye, cables: mount.motor || !eye };

@@ -48,7 +48,6 @@ export const MOUNT_FIELDS: FieldGroup[] = [
       leg: 'one leg',
       gap: 'the gap between two legs',
     }),
-    q('runMinutes', 'A platform follows for', 'minutes', 'From its start to its end; empty = not known.'),
     q('slewRateDegPerS', 'Slews at most, degrees a second', 'ratio', 'Empty = not known.'),
   ]),
   {
@@ -97,6 +96,16 @@ export const MOUNT_FIELDS: FieldGroup[] = [
       q('travelH.0', 'Earliest hour angle', 'hours', 'Minus = before the meridian.'),
       q('travelH.1', 'Latest hour angle', 'hours'),
     ],
+  },
+  {
+    title: 'Tilting platform',
+    optional: {
+      path: 'runMinutes',
+      addLabel: 'This mount follows for some minutes and is set back',
+      removeLabel: 'It follows all night',
+      value: 60,
+    },
+    fields: [q('runMinutes', 'Follows for', 'minutes', 'From its start to its end, timed once.')],
   },
   {
     title: 'Polar finder',

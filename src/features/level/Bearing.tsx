@@ -9,7 +9,7 @@ import {
   trueFromReadingDeg,
   type CompassKind,
 } from '../../core/sky/bearing.ts';
-import { rigHas } from '../../core/rig/rigHas.ts';
+import { useHas } from '../../session/useHas.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import {
@@ -134,6 +134,7 @@ export function Bearing({ tabs }: { tabs: ReactNode }) {
   const { saying, poleDeg, axisDeg, feet } = model;
   const sentence = bearingSentence(saying, format);
   const years = modelYearsWords(magneticOfNight(night));
+  const has = useHas();
   return (
     <BenchLayout
       title={LEVEL_NAMES.both}
@@ -164,7 +165,7 @@ export function Bearing({ tabs }: { tabs: ReactNode }) {
           </p>
           {feet.length > 0 && (
             <p className="soft">
-              {footReason(night.records.site.latDeg, night.numbers.mount?.towardPole === 'gap', rigHas(night.numbers))}
+              {footReason(night.records.site.latDeg, night.numbers.mount?.towardPole === 'gap', has)}
             </p>
           )}
         </div>

@@ -6,13 +6,8 @@ import { isLoaded } from '../../core/night/ledger/ledger.ts';
 import { RecordScale } from '../../session/RecordScale.tsx';
 import { useNight, useShared } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
-import {
-  BOLT_UNDER_LOAD,
-  inclinometerWords,
-  latitudeReason,
-  latitudeSentence,
-  slopeFigures,
-} from '../../text/levelWords.ts';
+import { slopeFigures } from '../../text/levelWords.ts';
+import { BOLT_UNDER_LOAD, inclinometerWords, latitudeReason, latitudeSentence } from '../../text/latitudeWords.ts';
 import { LEVEL_NAMES } from '../../text/stations.ts';
 import { plain } from '../../text/said.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';

@@ -11,7 +11,8 @@ import { scaleToSet, type ScaleToSet } from '../../core/pole/scaleToSet.ts';
 import type { PartOf } from '../../core/records/part.ts';
 import { bearingErrorDeg, compassReadingDeg, poleBearingDeg } from '../../core/sky/bearing.ts';
 import { compassPoint } from '../../text/compassWords.ts';
-import { type BearingSaying, type LatitudeSaying, type LevelSaying } from '../../text/levelWords.ts';
+import { type BearingSaying, type LevelSaying } from '../../text/levelWords.ts';
+import { type LatitudeSaying } from '../../text/latitudeWords.ts';
 
 /** An axis this near to the pole's bearing is left for polar alignment. */
 const BEARING_GOOD_DEG = 2;

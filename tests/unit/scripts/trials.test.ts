@@ -4,7 +4,7 @@ import { join } from 'node:path';
 import fc from 'fast-check';
 import { tipTrialWith } from '../../../scripts/trials/tipTrial.ts';
 import { TRIALS } from '../../../scripts/trials/trials.ts';
-import { codeOfTrial } from '../../../scripts/trials/trialCode.ts';
+import { codeOfTrial, filesOfTrial } from '../../../scripts/trials/trialCode.ts';
 import { casesOfTests, everyCase, runTrial } from '../../../scripts/trials/trial.ts';
 
 type TrialFile = { trial: string; code?: string; cases: number; result: string };
@@ -33,6 +33,16 @@ describe('a share of the long trials', () => {
       expect({ code, cases, result }, `npm run trial -- ${trial}`).to.deep.equal(wanted);
     }
     expect(told.length).to.be.greaterThan(20);
+  });
+
+  it('are told apart by the files that they are written in, those that are fetched later too', () => {
+    const own = readFileSync(join(import.meta.dirname, '..', '..', '..', 'scripts', 'trials', 'trials.ts'), 'utf8');
+    for (const { name } of TRIALS) {
+      const files = filesOfTrial(name);
+      // What has no file of its own stands in the list itself.
+      expect(files.length > 1 || files[0]!.includes(name) || own.includes(`'${name}'`), name).to.equal(true);
+    }
+    expect(filesOfTrial('words').join(' ')).to.match(/pages\.ts.*unfitWords\.ts.*wordsTrial\.ts/);
   });
 
   it('tells a failure', async () => {

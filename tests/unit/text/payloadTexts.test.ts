@@ -22,13 +22,13 @@ import {
 } from '../../../src/text/footingWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import {
-  assemblyWords,
   caseName,
   itemWords,
   packingReason,
   packingSentence,
   type PackingSaying,
 } from '../../../src/text/packingWords.ts';
+import { assemblyWords } from '../../../src/text/assemblyWords.ts';
 import {
   BAR_PLACE_WORDS,
   clampWords,

@@ -15,12 +15,11 @@ import {
   bearingReason,
   modelYearsWords,
   bearingSentence,
-  latitudeReason,
-  latitudeSentence,
   levelSentence,
   type BearingSaying,
   type LevelSaying,
 } from '../../../src/text/levelWords.ts';
+import { latitudeReason, latitudeSentence } from '../../../src/text/latitudeWords.ts';
 import {
   circleWords,
   lightPathReason,

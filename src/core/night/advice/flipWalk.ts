@@ -39,7 +39,8 @@ export type WalkAbout = { guided: boolean; eastHeavy: boolean; has: RigHas };
 
 const when = (condition: boolean, ...steps: FlipStep[]): FlipStep[] => (condition ? steps : []);
 
-/** The steps in their order, of what there is; an eye has no subs to stop and no frame to bring back. By hand first right ascension, weights passing low, then declination through the pole's side. */
+/** The steps in their order, of what there is; an eye has no subs to stop and no frame to bring back. By hand first right
+ *  ascension, weights passing low, then declination through the pole's side. */
 export function flipSteps(by: FlipBy, { guided, eastHeavy, has }: WalkAbout): FlipStep[] {
   const [camera, cables] = [has.has('camera'), has.has('cables')];
   const over: FlipStep[] =

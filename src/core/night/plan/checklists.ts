@@ -3,7 +3,7 @@ import { mountTraits } from '../../mount/mountKinds.ts';
 import type { FirstSubCheck } from '../../records/checks.ts';
 import type { Reading } from '../../records/reading.ts';
 import { lastReading } from '../../history/nightRecords.ts';
-import { rigHas, type RigThing } from '../../rig/rigHas.ts';
+import { rigHas, type RigParts, type RigThing } from '../../rig/rigHas.ts';
 
 export const FIRST_SUB_LIST = 'beforeFirstSub';
 
@@ -16,7 +16,7 @@ const NEEDS: Partial<Record<FirstSubCheck, RigThing>> = {
   parked: 'slew',
 };
 
-export function firstSubChecks(numbers: Parameters<typeof rigHas>[0]): readonly FirstSubCheck[] {
+export function firstSubChecks(numbers: RigParts): readonly FirstSubCheck[] {
   const has = rigHas(numbers);
   return mountTraits(numbers.mount).checks.filter((check) => has.has(NEEDS[check] ?? 'mount'));
 }

@@ -1,3 +1,4 @@
+import { isLookedAt } from '../../../core/night/plan/plainPlan.ts';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Leg } from '../../../core/night/life/legs.ts';
@@ -38,7 +39,7 @@ function Order({ index, name }: Omit<RowProps, 'leg'>) {
   );
 }
 
-function Row({ leg: { plan, usable }, index, name }: RowProps) {
+function Row({ leg: { plan, usable, entry }, index, name }: RowProps) {
   const { records, legs, legIndex, numbers } = useNight();
   const { lookAt } = useRibbonAddress();
   const { format } = useShared();
@@ -53,7 +54,7 @@ function Row({ leg: { plan, usable }, index, name }: RowProps) {
         <strong className="name">{name}</strong>
       )}
       <span className="figures">
-        {numbers.eyepiece
+        {numbers.eyepiece || isLookedAt({ entry })
           ? seenWords(usable, format)
           : plan && first && last
             ? sequenceWords(plan, first.startMs, last.endMs, format)

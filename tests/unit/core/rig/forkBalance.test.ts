@@ -11,7 +11,7 @@ import { handsOf } from '../../../../src/core/rig/assembly.ts';
 import type { TubeSideMass } from '../../../../src/core/rig/rigMasses.ts';
 import { forkSaying } from '../../../../src/features/balance/forkModel.ts';
 import { balanceSummary } from '../../../../src/features/balance/station.ts';
-import { assemblyWords } from '../../../../src/text/packingWords.ts';
+import { assemblyWords } from '../../../../src/text/assemblyWords.ts';
 import { forkReason, forkSentence, type ForkSaying } from '../../../../src/text/forkWords.ts';
 import { makeFormat } from '../../../../src/text/format.ts';
 import { plain } from '../../../../src/text/said.ts';

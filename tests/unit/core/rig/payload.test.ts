@@ -12,7 +12,7 @@ import { rigNumbers } from '../../../../src/core/rig/rigNumbers.ts';
 import type { MountPart, Part } from '../../../../src/core/records/part.ts';
 import type { Rig } from '../../../../src/core/records/rig.ts';
 import { SETTING_DEFAULTS } from '../../../../src/core/records/setting.ts';
-import { assemblyWords } from '../../../../src/text/packingWords.ts';
+import { assemblyWords } from '../../../../src/text/assemblyWords.ts';
 import { nightRecords, parts, partsOfRig, reading, rigs, sites } from '../../../support/records.ts';
 
 const rig = (name: string): Rig => rigs.find((r) => r.name === name)!;

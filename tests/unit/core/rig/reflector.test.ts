@@ -8,7 +8,7 @@ import { usualPlace } from '../../../../src/core/rig/dressing/usualPlace.ts';
 import { dressRig } from '../../../../src/core/rig/dressing/dressRig.ts';
 import { leversOf } from '../../../../src/core/rig/axisLevers.ts';
 import { leversAt, sum } from '../../../../src/core/mount/levers.ts';
-import { assemblyWords } from '../../../../src/text/packingWords.ts';
+import { assemblyWords } from '../../../../src/text/assemblyWords.ts';
 import { unloadWords } from '../../../../src/text/balanceOrderWords.ts';
 import { dropName } from '../../../../src/text/balanceWords.ts';
 import { TUBE_ENDS } from '../../../../src/text/tubeEnds.ts';
