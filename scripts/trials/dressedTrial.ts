@@ -64,8 +64,8 @@ function isHeldOrTold(night: NightStatic): void {
   const { saying } = axisModel(night, 'ra', settingOf([], 'balance'));
   const setM = bar.rig.movable[0]?.setM;
   if (!bar.found.inRange || bar.found.positionM === null || setM === undefined) {
-    if (saying.code !== 'beyondEnd' && saying.code !== 'insideStart')
-      throw new Error(`unheld, and told ${saying.code}`);
+    if (saying.code !== 'offBar') throw new Error(`unheld, and told ${saying.code}`);
+    if (saying.off.code === 'noWeight' && setM !== undefined) throw new Error('a weight hangs that nothing needs');
     return;
   }
   if (Math.abs(setM - bar.found.positionM) > SAME_M) throw new Error(`stands at ${setM}, not ${bar.found.positionM} m`);

@@ -4,7 +4,9 @@ import type { BalanceAxis } from '../core/rig/axisLevers.ts';
 import type { OrderStep } from '../core/night/advice/hands/balanceOrder.ts';
 import type { Drops } from '../core/night/learned/tipOfNight.ts';
 import type { MountPart } from '../core/records/part.ts';
+import type { OffBar } from '../core/mount/offBar.ts';
 import type { Format } from './format.ts';
+import { offBarReason, offBarSentence, type NameOf } from './offBarWords.ts';
 import type { Said } from './said.ts';
 import { ANY_ENDS, capital, type TubeEnds } from './tubeEnds.ts';
 
@@ -18,9 +20,8 @@ export type BalanceSaying =
   /** A camera at the tube's side: the tube is turned in its rings; null = what else hangs there outweighs it. */
   | { code: 'turnRings'; byDeg: number | null }
   | { code: 'ringsStay' }
-  /** Masses or trials put the balance off the bar; from the polar axis. */
-  | { code: 'beyondEnd'; positionM: number; endM: number; fits: number }
-  | { code: 'insideStart'; positionM: number; startM: number; fits: number }
+  /** Masses or trials put the balance off the bar. */
+  | { code: 'offBar'; off: OffBar }
   /** The tube would have to be slid farther than the saddle can hold it. */
   | { code: 'offSaddle'; toward: 'front' | 'rear' }
   | { code: 'move'; axis: BalanceAxis; name: string; moveM: number; toM: number; why: Why }
@@ -104,20 +105,8 @@ function ringsSentence(byDeg: number | null, f: Format): Said {
   return `Hold the tube and **turn it in its rings by ${f.quantity(Math.abs(byDeg), 'angleDeg', 0)}**: what looks into it goes to the ${way} side.`;
 }
 
-/** Off the bar, where other sets of one's box fit it, and where none does. */
-const OFF_BAR: Record<'beyondEnd' | 'insideStart', Record<'others' | 'none', Said>> = {
-  beyondEnd: {
-    others: 'The bar is **too short for this weight**. Use another set.',
-    none: 'The bar is **too short**. Lengthen it or move the clamp.',
-  },
-  insideStart: {
-    others: 'This weight is **too heavy for this bar**. Use another set.',
-    none: 'The weight is **too heavy**. Take a lighter one, or move the clamp.',
-  },
-};
-
 /** The sentence for the hand. */
-export function balanceSentence(s: BalanceSaying, f: Format, ends: TubeEnds): Said {
+export function balanceSentence(s: BalanceSaying, f: Format, ends: TubeEnds, nameOf: NameOf): Said {
   switch (s.code) {
     case 'notNeeded':
       return s.drive === 'strainWave'
@@ -135,9 +124,8 @@ export function balanceSentence(s: BalanceSaying, f: Format, ends: TubeEnds): Sa
       return ringsSentence(s.byDeg, f);
     case 'ringsStay':
       return 'Leave the tube **as it lies in its rings**: nothing hangs to one side.';
-    case 'beyondEnd':
-    case 'insideStart':
-      return OFF_BAR[s.code][s.fits > 0 ? 'others' : 'none'];
+    case 'offBar':
+      return offBarSentence(s.off, nameOf, f);
     case 'offSaddle':
       return `The saddle does not reach: **move a piece toward the ${ends[s.toward]}** instead.`;
     case 'move':
@@ -203,10 +191,8 @@ export function balanceReason(s: BalanceSaying, f: Format, ends: TubeEnds): stri
     case 'turnRings':
     case 'ringsStay':
       return 'What looks into a reflector from its side swings it round when the tube points straight up.';
-    case 'beyondEnd':
-      return `It would balance at ${f.quantity(s.positionM, 'barLength')} from the polar axis; the bar ends at ${f.quantity(s.endM, 'barLength')}.`;
-    case 'insideStart':
-      return `It would balance at ${f.quantity(s.positionM, 'barLength')} from the polar axis; it cannot stand closer than ${f.quantity(s.startM, 'barLength')}.`;
+    case 'offBar':
+      return offBarReason(s.off, f);
     case 'offSaddle':
       return 'The tube would have to slide past the end that the saddle holds.';
     case 'move':

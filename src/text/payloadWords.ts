@@ -5,11 +5,22 @@ import type { LoadVerdict } from '../core/mount/load.ts';
 import type { Payload, SaddleMisfit } from '../core/rig/payloadOfRig.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
+import { capital } from './tubeEnds.ts';
 
 export type PayloadSaying =
   | { code: 'noMount' }
   | { code: 'empty' }
-  | { code: 'load'; verdict: LoadVerdict; decides: 'mass' | 'moment'; massKg: number; allowedKg: number }
+  | {
+      code: 'load';
+      verdict: LoadVerdict;
+      decides: 'mass' | 'moment';
+      massKg: number;
+      allowedKg: number;
+      /** The guessed piece that decides whether it is over. */
+      guess: string | null;
+      /** Hangs anything there that could be left off? */
+      hasSpare: boolean;
+    }
   /** Near the limit with the tube's side heavier: the lever, not another weight. */
   | { code: 'longerLever'; moveM: number; toM: number; extensionM: number | null; massKg: number; allowedKg: number }
   | { code: 'strain'; verdict: LoadVerdict; torqueNm: number; allowedNm: number; weightsHelp: boolean };
@@ -23,21 +34,35 @@ export const INERTIA_NAMES: Record<LoadVerdict, string> = {
   over: 'untried',
 };
 
+type LoadSaying = Extract<PayloadSaying, { code: 'load' }>;
+
 const carriedWords = (s: { massKg: number; allowedKg: number }, f: Format): string =>
   `**${f.quantity(s.massKg, 'mass', 1)} of ${f.quantity(s.allowedKg, 'mass', 1)}**`;
 
-function loadSentence(s: Extract<PayloadSaying, { code: 'load' }>, f: Format, hasBar: boolean): Said {
+function nearLimitSentence({ hasSpare }: LoadSaying, carried: string, hasBar: boolean): Said {
+  const ways = [hasSpare && 'Leave something off', hasBar && 'prefer a longer lever to another weight'].filter(Boolean);
+  return `Near the limit: ${carried}.${ways.length === 0 ? ' Add nothing to it.' : ` ${capital(ways.join(', or '))}.`}`;
+}
+
+function tooHeavySentence({ guess, hasSpare }: LoadSaying, carried: string): Said {
+  if (guess !== null) return `Weigh **${guess}**: by a guess it is ${carried}.`;
+  return hasSpare
+    ? `Too heavy: ${carried}. **Take something off**, or use a larger mount.`
+    : `Too heavy: ${carried}. Use a **lighter tube**, or a larger mount.`;
+}
+
+function loadSentence(s: LoadSaying, f: Format, hasBar: boolean): Said {
   const carried = carriedWords(s, f);
   switch (s.verdict) {
     case 'fine':
       return `Load it: the mount carries this rig, ${carried}.`;
     case 'near':
       return s.decides === 'mass'
-        ? `Near the limit: ${carried}. Leave something off${hasBar ? ', or prefer a longer lever to another weight' : ''}.`
+        ? nearLimitSentence(s, carried, hasBar)
         : 'Near the limit: it hangs **far out**. Bring the heavy pieces closer to the axis.';
     case 'over':
       return s.decides === 'mass'
-        ? `Too heavy: ${carried}. **Take something off**, or use a larger mount.`
+        ? tooHeavySentence(s, carried)
         : 'Too far out: **bring the tube closer** to the axis, or use a larger mount.';
   }
 }
@@ -147,8 +172,6 @@ export const BAR_PLACE_WORDS: Record<BarPlace, string | null> = {
   nearInnerEnd: 'Balance lies close to the inner end of the bar: a lighter weight would leave room to slide both ways.',
   nearOuterEnd:
     'Balance lies nearly at the end of the bar: nothing is left for a heavier piece, and the swing is slow to settle. Use more weight closer in, or a longer bar.',
-  beyondOuterEnd: 'Balance lies beyond the end of the bar.',
-  insideInnerEnd: 'Balance lies closer in than a weight can stand.',
 };
 
 /** What else to mind before carrying it outside. */

@@ -6,6 +6,8 @@ import type { Format } from './format.ts';
 import { platformRests } from './platformWords.ts';
 import { TONIGHT_NAME } from './stations.ts';
 import { minutesWords, teethWords } from './handWords.ts';
+import { offBarPlace, offBarSentence, type NameOf } from './offBarWords.ts';
+import { plain } from './said.ts';
 import { capital } from './tubeEnds.ts';
 import { longestWords, onceAligned, subRests } from './subWords.ts';
 import { clockFaceWords, readingWords } from './polarWords.ts';
@@ -126,16 +128,17 @@ const platformLine = (run: PlatformRun, f: Format): Line => ({
   to: 'watch',
 });
 
-const weightLine = ({ positionM, inRange, guessed }: NonNullable<Tonight['weight']>, f: Format): Line => ({
-  name: 'The weight’s middle, from the axis',
-  value: f.quantity(positionM, 'barLength'),
-  rests: !inRange
-    ? 'Off the bar: another weight is needed.'
-    : guessed
-      ? 'Bar, weights and places are guesses: the tip test finds yours.'
-      : 'From your masses and places; the tip test has the last word.',
-  to: 'balance',
-});
+function weightLine({ positionM, off, guessed }: NonNullable<Tonight['weight']>, f: Format, nameOf: NameOf): Line {
+  const rests = guessed
+    ? 'Bar, weights and places are guesses: the tip test finds yours.'
+    : 'From your masses and places; the tip test has the last word.';
+  return {
+    name: 'The weight’s middle, from the axis',
+    value: off ? offBarPlace(off, f) : positionM === null ? '' : f.quantity(positionM, 'barLength'),
+    rests: off ? `${plain(offBarSentence(off, nameOf, f))} ${rests}` : rests,
+    to: 'balance',
+  };
+}
 
 /** What the moment of the flip rests on. */
 const LIMITS: Record<LimitSource, string> = {
@@ -181,7 +184,7 @@ function meridianLine(meridian: Tonight['meridian'], f: Format): Line {
   };
 }
 
-export function tonightLines(t: Tonight, f: Format): TonightLines {
+export function tonightLines(t: Tonight, f: Format, nameOf: NameOf): TonightLines {
   return {
     bearing: t.bearing && bearingLine(t.bearing, f),
     latitude: t.latitude && latitudeLine(t.latitude, f),
@@ -189,7 +192,7 @@ export function tonightLines(t: Tonight, f: Format): TonightLines {
     sub: t.sub && subLine(t.sub, f),
     hand: t.hand && handLine(t.hand, f),
     platform: t.platform && platformLine(t.platform, f),
-    weight: t.weight && weightLine(t.weight, f),
+    weight: t.weight && weightLine(t.weight, f, nameOf),
     meridian: meridianLine(t.meridian, f),
   };
 }

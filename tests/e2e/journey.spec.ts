@@ -53,7 +53,7 @@ test('a weight too light for its bar gets another set, a longer bar or a moved t
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await open(page, `${HERON}/balance`);
-  await expect(sentence(page)).toHaveText('The bar is too short for this weight. Use another set.');
+  await expect(sentence(page)).toHaveText('Hang Weight 5 kg instead, at 205 mm.');
   await expect(page.getByText('at 205 mm')).toBeVisible();
   await expect(page.getByText('Lengthen the bar')).toBeVisible();
   await expect(page.getByText('Move the tube closer to the axis')).toBeVisible();

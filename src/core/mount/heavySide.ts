@@ -15,12 +15,10 @@ import {
 /** The last tenth of the bar on either side: little is left to slide when another piece comes on. */
 const NEAR_END_SHARE = 0.1;
 
-export type BarPlace = 'fine' | 'nearOuterEnd' | 'nearInnerEnd' | 'beyondOuterEnd' | 'insideInnerEnd';
+export type BarPlace = 'fine' | 'nearOuterEnd' | 'nearInnerEnd';
 
-/** Where a position stands on the bar. */
+/** How near an end of the bar a position stands; beyond it, see `offBarOf`. */
 export function barPlace(positionM: number, [innerM, outerM]: readonly [number, number]): BarPlace {
-  if (positionM > outerM) return 'beyondOuterEnd';
-  if (positionM < innerM) return 'insideInnerEnd';
   const margin = (outerM - innerM) * NEAR_END_SHARE;
   if (positionM > outerM - margin) return 'nearOuterEnd';
   return positionM < innerM + margin ? 'nearInnerEnd' : 'fine';

@@ -2,6 +2,8 @@
 import { raBalance } from '../mount/balance.ts';
 import { sum } from '../mount/levers.ts';
 import { weightSets, type SetProposal } from '../mount/balanceProposals.ts';
+import { offBarOf, type OffBar } from '../mount/offBar.ts';
+import { overByGuess } from './overByGuess.ts';
 import { barPlace, heavySide, type BarPlace, type HeavySide } from '../mount/heavySide.ts';
 import { judgeLoad, loadVerdict, type Load, type LoadVerdict } from '../mount/load.ts';
 import { unbalancedTorque, type Unbalanced } from '../mount/strainWave.ts';
@@ -20,10 +22,16 @@ export type SaddleMisfit = { plateName: string; dovetail: 'narrow' | 'wide'; sad
 export type Payload = {
   numbers: RigNumbers;
   load: Load | null;
+  /** The guessed piece to weigh before the load is called too heavy; null where no guess decides. */
+  overByGuess: string | null;
+  /** Hangs anything there that is not needed to look or to take subs? */
+  hasSpare: boolean;
   /** Only for strain-wave drives. */
   strain: Unbalanced | null;
   /** Where the weights balance the rig, and where that is on the bar; null without a bar or a movable weight. */
   balance: { positionM: number; setM: number; place: BarPlace } | null;
+  /** What the bar wants where its weights would balance off it. */
+  off: OffBar | null;
   heavy: HeavySide | null;
   /** Which of the two schools is preferred: near the load limit the longer lever, else the weight close in. */
   prefer: 'weightCloseIn' | 'longerLever';
@@ -46,6 +54,8 @@ type Circumstances = {
 };
 
 const SETS_SHOWN = 3;
+/** What a night can do without. */
+const SPARE: ReadonlySet<Part['kind']> = new Set(['guideScope', 'small', 'battery', 'load', 'weight']);
 
 /** What hangs on the mount against its rating; null without a mount. */
 export function loadOfRig(
@@ -117,8 +127,13 @@ export function payloadOf(rig: Rig, { parts, site, schools, goodInertiaKgM2, lea
   return {
     numbers,
     load,
+    overByGuess: load && overByGuess(numbers, load),
+    hasSpare: numbers.masses.tubeSide.some(({ partId }) =>
+      SPARE.has(parts.find((p) => p.id === partId)?.kind ?? 'mount'),
+    ),
     strain: strainOfRig(numbers, schools.loadShare),
     balance,
+    off: box && offBarOf(box.input, box.box),
     heavy: box && balance ? heavySide({ ...box, setM: balance.setM }) : null,
     prefer: withOneKgMore === 'fine' ? 'weightCloseIn' : 'longerLever',
     withOneKgMore,

@@ -2,6 +2,7 @@
 import { mountTraits } from '../mount/mountKinds.ts';
 import type { RaBalanceInput } from '../mount/balance.ts';
 import { LARGEST_BOX, type BoxWeight } from '../mount/balanceProposals.ts';
+import { offBarOf } from '../mount/offBar.ts';
 import { opticalTrain, type Train } from '../optics/train.ts';
 import type { MountPart, Part, PartKind, PartOf } from '../records/part.ts';
 import type { Rig } from '../records/rig.ts';
@@ -134,15 +135,16 @@ function rigBalance(
 }
 
 /** What balancing on a bar lacks. */
-function barGaps(mount: MountPart | null, masses: RigMasses): RigGap[] {
+function barGaps(mount: MountPart | null, balance: RigBalance | null): RigGap[] {
   if (!mountHasBar(mount)) return [];
-  if (mount?.barRangeM == null) return [{ code: 'barRangeMissing' }];
-  return masses.weights.some((w) => w.movable) ? [] : [{ code: 'noWeight' }];
+  if (balance === null) return [{ code: 'barRangeMissing' }];
+  const { input, box } = balance;
+  return input.movableWeights.length > 0 || offBarOf(input, box)?.code === 'noWeight' ? [] : [{ code: 'noWeight' }];
 }
 
 /** What the rig lacks: parts, masses, and what balancing on a bar needs. */
-function gapsOf(found: Pick<RigNumbers, 'mount' | 'tube' | 'camera' | 'eyepiece' | 'masses'>): RigGap[] {
-  const { mount, tube, camera, eyepiece, masses } = found;
+function gapsOf(found: Pick<RigNumbers, 'mount' | 'tube' | 'camera' | 'eyepiece' | 'masses' | 'balance'>): RigGap[] {
+  const { mount, tube, camera, eyepiece, masses, balance } = found;
   // A weight that is thicker than the bar is long cannot hang on it.
   const thick = masses.weights.find((w) => masses.barLengthM > 0 && w.thicknessM > masses.barLengthM);
   const missing: (RigGap | false)[] = [
@@ -151,7 +153,7 @@ function gapsOf(found: Pick<RigNumbers, 'mount' | 'tube' | 'camera' | 'eyepiece'
     camera === null && eyepiece === null && { code: 'cameraMissing' },
     ...masses.unweighed.map((part): RigGap => ({ code: 'massMissing', ...part })),
     thick !== undefined && { code: 'barTooShort', name: thick.name },
-    ...barGaps(mount, masses),
+    ...barGaps(mount, balance),
   ];
   return missing.filter((gap) => gap !== false);
 }
@@ -175,7 +177,7 @@ export function rigNumbers(rig: Rig, all: readonly Part[], taught: Partial<Taugh
   );
   const train = trainOf(rig, parts, optics, lightPath);
   const balance = mount && mountHasBar(mount) ? rigBalance(masses, mount, all, taught.momentKgM ?? 0) : null;
-  const gaps = gapsOf({ mount, tube, camera, eyepiece, masses });
+  const gaps = gapsOf({ mount, tube, camera, eyepiece, masses, balance });
   const eyeOptics = tube &&
     eyepiece && {
       apertureMm: tube.apertureMm,

@@ -1,4 +1,5 @@
-import { useNight, useShared } from '../../session/session.ts';
+import { useShared } from '../../session/session.ts';
+import { usePartName } from '../../session/usePartName.ts';
 import { WeightSets } from '../../ui/WeightSets.tsx';
 import type { Remedies as RemediesModel } from './model.ts';
 
@@ -7,8 +8,7 @@ type Props = { remedies: RemediesModel };
 /** Ways out when the weight would stand off the bar, each with its load and inertia. */
 export function Remedies({ remedies }: Props) {
   const { format } = useShared();
-  const { parts } = useNight().records;
-  const nameOf = (id: string): string => parts.find((p) => p.id === id)?.name ?? id;
+  const nameOf = usePartName();
   const { sets, setsThatFit, extensionM, clamp } = remedies;
   return (
     <div className="section">

@@ -3,6 +3,7 @@ import { TurnedRings } from './TurnedRings.tsx';
 import { useState, type ReactNode } from 'react';
 import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
 import { settingOf } from '../../core/records/setting.ts';
+import { usePartName } from '../../session/usePartName.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { balanceReason, balanceSentence } from '../../text/balanceWords.ts';
 import { gapWords } from '../../text/errorWords.ts';
@@ -28,7 +29,7 @@ export function TipTab({ tabs, axis }: { tabs: ReactNode; axis: BalanceAxis }) {
   const settings = settingOf(stored.settings, 'balance');
   const model = axisModel(night, axis, settings, moverId);
   const { saying, gaps, tip } = model;
-  const sentence = balanceSentence(saying, format, ends);
+  const sentence = balanceSentence(saying, format, ends, usePartName());
   return (
     <BenchLayout
       title="Balance"

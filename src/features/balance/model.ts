@@ -1,6 +1,5 @@
 /** What the tip tests of the balance bench show, as codes and figures. */
-import { biasedPositionM, type RaBalance } from '../../core/mount/balance.ts';
-import { sum } from '../../core/mount/levers.ts';
+import { biasedPositionM, raBalance, type RaBalance, type RaBalanceInput } from '../../core/mount/balance.ts';
 import {
   barExtensionM,
   clampShift,
@@ -11,6 +10,7 @@ import {
 import { PLAIN_TAPE, tapeReadingM, type Tape } from '../../core/mount/tape.ts';
 import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
 import { balanceOrder, nextStep } from '../../core/night/advice/hands/balanceOrder.ts';
+import { offBarOfNight, triedInput } from '../../core/night/advice/hands/offBarOfNight.ts';
 import { impliedPiece, type Implied } from '../../core/rig/impliedPiece.ts';
 import type { BarOfNight, NightStatic } from '../../core/night/nightStatic.ts';
 import { mountHasBar, type RigGap } from '../../core/rig/rigNumbers.ts';
@@ -50,9 +50,7 @@ export type AxisModel = {
 const SAME_PLACE_M = 0.003;
 
 /** Ways out when the weights would stand off the bar; the trials' own word counts more than the stated masses. */
-function remediesFor({ rig, found }: BarOfNight, balanceM: number): Remedies {
-  const movedKgM = (balanceM - (found.positionM ?? balanceM)) * sum(rig.movable, (w) => w.massKg);
-  const input = { ...rig.input, learnedMomentKgM: (rig.input.learnedMomentKgM ?? 0) + movedKgM };
+function remediesFor({ rig }: BarOfNight, input: RaBalanceInput): Remedies {
   const sets = weightSets(input, rig.box);
   return {
     sets: sets.slice(0, 3),
@@ -60,20 +58,6 @@ function remediesFor({ rig, found }: BarOfNight, balanceM: number): Remedies {
     extensionM: barExtensionM(input),
     clamp: rig.clampPartId === null ? null : clampShift(input, rig.clampPartId),
   };
-}
-
-/** Where the weights balance when that is off the bar: by the masses before the first trial, by the trials later. */
-function offBarM({ tip, bar }: { tip: TipOfNight; bar: BarOfNight }): number | null {
-  if (tip.trials.length === 0) return bar.found.inRange ? null : bar.found.positionM;
-  return tip.estimate.off === null ? null : tip.estimate.middleM;
-}
-
-function offBarSaying({ rig }: BarOfNight, positionM: number, remedies: Remedies): BalanceSaying {
-  const [startM, endM] = rig.input.barRangeM;
-  const fits = remedies.setsThatFit;
-  return positionM > endM
-    ? { code: 'beyondEnd', positionM, endM, fits }
-    : { code: 'insideStart', positionM, startM, fits };
 }
 
 function whyOf(tip: TipOfNight, tape: Tape): Why {
@@ -155,6 +139,8 @@ function hindrance(night: NightStatic, axis: BalanceAxis, tip: TipOfNight | null
   if (rings) return rings;
   if (tip) return null;
   if (axis !== 'ra') return { ...NOTHING, saying: { code: 'noMover', axis }, gaps: [] };
+  const off = offBarOfNight(night);
+  if (off) return { ...NOTHING, saying: { code: 'offBar', off }, gaps, found };
   const momentKgM = night.bar.found.momentNeededFromWeightsKgM;
   return { ...NOTHING, saying: { code: 'noWeight', momentKgM }, gaps, found };
 }
@@ -177,13 +163,14 @@ function testedModel(
     implied: balancedM === null ? null : impliedPiece(tip.levers, balancedM),
     found: axis === 'ra' ? bar.found : null,
   };
-  const offM = axis === 'ra' ? offBarM({ tip, bar }) : null;
-  if (offM === null) {
+  const off = axis === 'ra' ? offBarOfNight(night) : null;
+  const input = triedInput(night);
+  if (off === null || input === null) {
     const saying = tipSaying(night, axis, { tip, tape, setM, goalM }, settings.biasMm);
     return { ...shared, saying, goalM, remedies: null };
   }
-  const remedies = remediesFor(bar, offM);
-  return { ...shared, saying: offBarSaying(bar, offM, remedies), goalM: offM, remedies };
+  const offM = raBalance(input).positionM ?? goalM;
+  return { ...shared, saying: { code: 'offBar', off }, goalM: offM, remedies: remediesFor(bar, input) };
 }
 
 /** @param moverId the piece shifted sideways, if one was chosen. */

@@ -1,3 +1,6 @@
+import { usePartName } from '../../session/usePartName.ts';
+import { offBarSentence } from '../../text/offBarWords.ts';
+import { plain } from '../../text/said.ts';
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { magneticOfNight } from '../../core/night/advice/hands/magneticOfNight.ts';
@@ -82,9 +85,12 @@ function Settings({ card }: { card: NightCard }) {
   const { format } = useShared();
   const has = rigHas(night.numbers);
   const years = modelYearsWords(magneticOfNight(night));
-  const weights = card.weights.map(
-    (w) => [w.name, w.positionM === null ? 'not known' : format.quantity(w.positionM, 'barLength')] as const,
-  );
+  const nameOf = usePartName();
+  const weights = card.offBar
+    ? [['On the bar', plain(offBarSentence(card.offBar, nameOf, format))] as const]
+    : card.weights.map(
+        (w) => [w.name, w.positionM === null ? 'not known' : format.quantity(w.positionM, 'barLength')] as const,
+      );
   const lines: (readonly [string, string])[] = [
     ...(has.has('polarAxis')
       ? [

@@ -1,4 +1,6 @@
 /** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
+import type { OffBar } from '../../core/mount/offBar.ts';
+import { offBarOfNight } from '../../core/night/advice/hands/offBarOfNight.ts';
 import { poleByCompassDeg } from '../../core/night/advice/hands/magneticOfNight.ts';
 import type { Judgement } from '../../core/night/ledger/judgement.ts';
 import { middleStars } from '../../core/night/advice/stars/middleStars.ts';
@@ -41,6 +43,8 @@ export type NightCard = {
   /** Readings of the latitude scale and, along the user's tapes, of weights and tube. */
   scaleDeg: number;
   weights: CardWeight[];
+  /** What the bar wants instead, where they stand off it. */
+  offBar: OffBar | null;
   tubeM: number | null;
   /** The last of tonight's set-up readings of each kind and axis, in the order taken. */
   measured: Reading[];
@@ -158,6 +162,7 @@ export function nightCard(night: NightStatic, settings: SettingValue<'balance'>,
     compassDeg: poleByCompassDeg(night),
     scaleDeg: scaleToSet(night.records).scaleDeg,
     weights: weightsOf(night, settings),
+    offBar: offBarOfNight(night),
     tubeM: tubeOf(night, settings),
     measured: measuredOf(night),
     pole: pole.basis === 'untouched' ? null : pole,

@@ -1,3 +1,5 @@
+import { usePartName } from '../../session/usePartName.ts';
+import { offBarReason, offBarSentence } from '../../text/offBarWords.ts';
 import { useTubeEnds } from '../../session/useTubeEnds.ts';
 import { useMemo, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
@@ -132,7 +134,10 @@ function RatingChoices() {
 /** What needs attention before anything is carried outside. */
 function Warnings({ payload }: { payload: LoadModel['payload'] }) {
   const { format } = useShared();
-  const place = payload.balance ? BAR_PLACE_WORDS[payload.balance.place] : null;
+  const nameOf = usePartName();
+  const place = payload.off
+    ? `${plain(offBarSentence(payload.off, nameOf, format))} ${offBarReason(payload.off, format)}`
+    : payload.balance && BAR_PLACE_WORDS[payload.balance.place];
   const words = [
     ...payload.numbers.gaps.filter((gap) => gap.code === 'massMissing' || gap.code === 'barTooShort').map(gapWords),
     ...(place === null ? [] : [place]),
@@ -185,7 +190,7 @@ export function LoadTab({ tabs }: { tabs: ReactNode }) {
   const { payload, saying } = model;
   const hasBar = useHas().has('bar');
   const sentence = payloadSentence(saying, format, hasBar);
-  const nameOf = (id: string): string => records.parts.find((p) => p.id === id)?.name ?? id;
+  const nameOf = usePartName();
   const about = {
     share: records.schools.loadShare,
     ratingIncludesWeights: numbers.mount?.ratingIncludesWeights ?? false,

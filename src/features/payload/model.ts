@@ -45,7 +45,8 @@ function sayingOf(payload: Payload): PayloadSaying {
   if (numbers.masses.tubeSide.length === 0) return { code: 'empty' };
   const carried: Carried = { massKg: load.massKg.is, allowedKg: load.massKg.allowed };
   const decides = load.massKg.share >= load.momentKgM.share ? 'mass' : 'moment';
-  const said = { code: 'load', verdict: load.verdict, decides, ...carried } as const;
+  const { overByGuess: guess, hasSpare } = payload;
+  const said = { code: 'load', verdict: load.verdict, decides, guess, hasSpare, ...carried } as const;
   if (load.verdict === 'over') return said;
   return strainSaying(payload) ?? leverSaying(payload, carried) ?? said;
 }

@@ -6,6 +6,7 @@ import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import { orderNote } from '../../text/stations.ts';
 import { TONIGHT, tonightLines, type Line, type TonightLines } from '../../text/tonightWords.ts';
+import { usePartName } from '../../session/usePartName.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import {
   BarGlyph,
@@ -81,7 +82,7 @@ export function TonightPage() {
   const at = useNightAt();
   const { format } = useShared();
   const answers = tonight(night, at);
-  const lines = tonightLines(answers, format);
+  const lines = tonightLines(answers, format, usePartName());
   return (
     <BenchLayout
       title={TONIGHT.title}

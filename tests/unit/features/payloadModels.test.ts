@@ -37,6 +37,21 @@ describe('payload models', () => {
     expect(load({ rigId: 'demo-plover' }).saying).to.deep.include({ code: 'load', verdict: 'over' });
   });
 
+  it('asks for a scale first where only a guessed mass is over, and speaks of spare pieces only where there are some', () => {
+    const over = (basis: 'assumed' | 'weighed', massKg: number) =>
+      load({ parts: changed('demo-heron-tube', { massKg, massBasis: basis }) }).saying;
+    // Allowed are 12 kg: 13.6 in all, of which 10 may be 5 too many.
+    expect(over('assumed', 10)).to.deep.include({
+      verdict: 'over',
+      guess: parts.find((p) => p.id === 'demo-heron-tube')!.name,
+    });
+    expect(over('weighed', 10)).to.deep.include({ verdict: 'over', guess: null, hasSpare: true });
+    expect(over('assumed', 40)).to.deep.include({ verdict: 'over', guess: null });
+    const plover = load({ rigId: 'demo-plover' }).payload;
+    const placed = plover.numbers.masses.tubeSide.map((p) => parts.find(({ id }) => id === p.partId)!.kind);
+    expect(plover.hasSpare).to.equal(placed.some((kind) => ['guideScope', 'small', 'load', 'weight'].includes(kind)));
+  });
+
   it('follows the share that the rig may use, and a piece while it is dragged', () => {
     const records = nightRecords({ rigId: 'demo-plover' });
     const own = nightStatic({ ...records, schools: { ...records.schools, loadShare: 1 } });

@@ -80,7 +80,14 @@ describe('words of the payload', () => {
       { code: 'noMount' },
       { code: 'empty' },
       ...verdicts.flatMap((verdict) =>
-        (['mass', 'moment'] as const).map((decides) => ({ code: 'load' as const, verdict, decides, ...carried })),
+        (['mass', 'moment'] as const).map((decides) => ({
+          code: 'load' as const,
+          verdict,
+          decides,
+          guess: null,
+          hasSpare: true,
+          ...carried,
+        })),
       ),
       ...verdicts.flatMap((verdict) =>
         [true, false].map((weightsHelp) => ({
@@ -101,6 +108,12 @@ describe('words of the payload', () => {
         .to.match(/\.$/)
         .and.not.match(/undefined|NaN/);
     }
+    const over = { code: 'load', verdict: 'over', decides: 'mass', guess: null, hasSpare: false, ...carried } as const;
+    expect(plain(payloadSentence(over, f, true))).to.equal(
+      'Too heavy: 7.0 kg of 12.0 kg. Use a lighter tube, or a larger mount.',
+    );
+    expect(plain(payloadSentence({ ...over, guess: 'the tube' }, f, true))).to.match(/^Weigh the tube: by a guess/);
+    expect(plain(payloadSentence({ ...over, verdict: 'near' }, f, false))).to.match(/Add nothing to it\.$/);
     expect(plain(payloadSentence(sayings[2]!, imperial, true))).to.include('15.4 lb of 26.5 lb');
     expect(plain(payloadSentence(sayings.at(-2)!, f, true))).to.equal(
       'Tube side heavy, near the limit: slide the weight 12 mm outward, to 132 mm. Add none.',
@@ -122,7 +135,7 @@ describe('words of the payload', () => {
   });
 
   it('speaks of the bar only where its ends are near', () => {
-    const places: BarPlace[] = ['nearInnerEnd', 'nearOuterEnd', 'beyondOuterEnd', 'insideInnerEnd'];
+    const places: BarPlace[] = ['nearInnerEnd', 'nearOuterEnd'];
     for (const place of places) expect(BAR_PLACE_WORDS[place]).to.match(/\.$/);
     expect(BAR_PLACE_WORDS.fine).to.equal(null);
     expect(saddleWords({ plateName: 'Plate', dovetail: 'wide', saddle: 'narrow' })).to.include('wide dovetail');

@@ -47,7 +47,7 @@ const TONIGHT: Tonight = {
     pole: 'notLooked',
     ...DRAWN,
   },
-  weight: { positionM: 0.135, inRange: true, guessed: true, shareOfBar: 0.1 },
+  weight: { positionM: 0.135, off: null, guessed: true, shareOfBar: 0.1 },
   meridian: {
     target: 'M 45, Pleiades',
     flipMs: Date.UTC(2026, 10, 25, 0, 5),
@@ -59,7 +59,7 @@ const TONIGHT: Tonight = {
   hand: null,
   platform: null,
 };
-const lines = (change: Partial<Tonight>, format = f) => tonightLines({ ...TONIGHT, ...change }, format);
+const lines = (change: Partial<Tonight>, format = f) => tonightLines({ ...TONIGHT, ...change }, format, String);
 
 describe('the first answers in words', () => {
   it('tell the hand a value, and what it rests on', () => {
@@ -111,7 +111,7 @@ describe('the first answers in words', () => {
         pole: 'measured',
         ...DRAWN,
       },
-      weight: { positionM: 0.3, inRange: true, guessed: false, shareOfBar: 0.5 },
+      weight: { positionM: 0.3, off: null, guessed: false, shareOfBar: 0.5 },
     });
     expect(latitude!.rests).to.contain('was read to be off');
     expect(dial!.rests).not.to.contain('Kit');
@@ -147,8 +147,10 @@ describe('the first answers in words', () => {
     ]);
     const early = lines({ meridian: { ...TONIGHT.meridian!, flipMs: null } }).meridian!;
     expect([early.name, early.value]).to.deep.equal(['M 45, Pleiades crosses the meridian', '23:41']);
-    const off = lines({ weight: { positionM: 0.6, inRange: false, guessed: true, shareOfBar: 1 } }).weight!;
-    expect(off.rests).to.equal('Off the bar: another weight is needed.');
+    const bare = { positionM: -0.16, off: { code: 'noWeight', leftKgM: -0.06 } as const, guessed: true, shareOfBar: 0 };
+    const off = lines({ weight: bare }).weight!;
+    expect(off.value).to.equal('none');
+    expect(off.rests).to.match(/^Hang no weight: the bar alone is enough\. /);
     const absent = lines({ bearing: null, latitude: null, dial: null, weight: null, sub: null });
     expect([absent.bearing, absent.latitude, absent.dial, absent.weight, absent.sub].every((l) => l === null)).to.equal(
       true,

@@ -1,3 +1,4 @@
+import type { OffBar } from '../../../src/core/mount/offBar.ts';
 import { TUBE_ENDS } from '../../../src/text/tubeEnds.ts';
 import { expect } from 'chai';
 import { z } from 'zod';
@@ -41,6 +42,16 @@ const WHYS: readonly Why[] = [
   { code: 'lastTime', atM: 0.27, added: [], removed: [], moved: [] },
 ];
 
+const SET = { ids: ['Weight 2'], massKg: 2, positionM: 0.084, totalOnAxisKg: 5, inertiaKgM2: 0.1 };
+const OFF_BARS: OffBar[] = [
+  { code: 'noWeight', leftKgM: 0.01 },
+  { code: 'noWeight', leftKgM: -0.06 },
+  { code: 'noWeight', leftKgM: 0 },
+  { code: 'otherSet', set: SET },
+  { code: 'lighter', nearestM: 0.06 },
+  { code: 'longer', byM: 0.08 },
+];
+
 describe('words', () => {
   it('every balance code has a sentence and a reason', () => {
     const sayings: BalanceSaying[] = [
@@ -63,13 +74,10 @@ describe('words', () => {
           { code: 'move', axis, name: 'guide scope', moveM: -0.021, toM: 0.293, why },
         ]),
       ]),
-      { code: 'beyondEnd', positionM: 0.5, endM: 0.42, fits: 3 },
-      { code: 'beyondEnd', positionM: 0.5, endM: 0.42, fits: 0 },
-      { code: 'insideStart', positionM: 0.05, startM: 0.12, fits: 1 },
-      { code: 'insideStart', positionM: 0.05, startM: 0.12, fits: 0 },
+      ...OFF_BARS.map((off): BalanceSaying => ({ code: 'offBar', off })),
     ];
     for (const s of sayings) {
-      expect(plain(balanceSentence(s, metric, TUBE_ENDS.camera)), s.code).to.match(/^[A-Z].*[.?]$/);
+      expect(plain(balanceSentence(s, metric, TUBE_ENDS.camera, String)), s.code).to.match(/^[A-Z].*[.?]$/);
       expect(balanceReason(s, metric, TUBE_ENDS.camera), s.code).to.match(/^[A-Z].*\.$/);
     }
   });
@@ -81,13 +89,13 @@ describe('words', () => {
       'Last time it stayed at 270 mm. Since then Wheel and Filter came on.',
     );
     const tube: BalanceSaying = { ...move, axis: 'dec', moveM: -0.02 };
-    expect(plain(balanceSentence(tube, metric, TUBE_ENDS.camera))).to.include(
+    expect(plain(balanceSentence(tube, metric, TUBE_ENDS.camera, String))).to.include(
       'Slide the tube 20 mm toward the camera end',
     );
-    expect(plain(balanceSentence(move, metric, TUBE_ENDS.camera))).to.equal(
+    expect(plain(balanceSentence(move, metric, TUBE_ENDS.camera, String))).to.equal(
       'Slide the weight 21 mm outward, to 293 mm. Hold the tube.',
     );
-    expect(plain(balanceSentence(move, imperial, TUBE_ENDS.camera))).to.equal(
+    expect(plain(balanceSentence(move, imperial, TUBE_ENDS.camera, String))).to.equal(
       'Slide the weight 0.83 in outward, to 11.54 in. Hold the tube.',
     );
   });

@@ -15,6 +15,8 @@ import type { LimitSource } from '../plan/meridianLimit.ts';
 import { magneticOfNight, poleByCompassDeg } from './hands/magneticOfNight.ts';
 import { scaleToSet } from '../../pole/scaleToSet.ts';
 import { isLookedAt } from '../plan/plainPlan.ts';
+import type { OffBar } from '../../mount/offBar.ts';
+import { offBarOfNight } from './hands/offBarOfNight.ts';
 import { platformRun, type PlatformRun } from './platformRun.ts';
 import { subAnswer, type SubAnswer } from './stars/subAnswer.ts';
 import type { NightAt } from '../nightAt.ts';
@@ -45,7 +47,7 @@ export type Tonight = {
     | null;
   /** `shareOfBar`: from the nearest place that the bar allows to the farthest; `guessed`: a mass or a place that moves it was
    *  never measured. */
-  weight: { positionM: number; inRange: boolean; guessed: boolean; shareOfBar: number } | null;
+  weight: { positionM: number | null; off: OffBar | null; guessed: boolean; shareOfBar: number } | null;
   meridian: {
     target: string;
     flipMs: number | null;
@@ -103,12 +105,13 @@ function bearingOf(night: NightStatic): Tonight['bearing'] {
 }
 
 function weightOf(night: NightStatic, { found, rig }: BarOfNight): Tonight['weight'] {
-  const { positionM, inRange } = found;
-  if (positionM === null) return null;
+  const off = offBarOfNight(night);
+  const positionM = off?.code === 'otherSet' ? off.set.positionM : found.positionM;
+  if (positionM === null && off === null) return null;
   const [nearestM, farthestM] = rig.input.barRangeM;
-  const shareOfBar =
-    farthestM > nearestM ? Math.min(1, Math.max(0, (positionM - nearestM) / (farthestM - nearestM))) : 0;
-  return { positionM, inRange, guessed: isGuessed(night.numbers.masses), shareOfBar };
+  const along = positionM === null || farthestM <= nearestM ? 0 : (positionM - nearestM) / (farthestM - nearestM);
+  const shareOfBar = Math.min(1, Math.max(0, along));
+  return { positionM, off, guessed: isGuessed(night.numbers.masses), shareOfBar };
 }
 
 function meridianOf({ target, targetSky, plan, flips, limit, numbers }: NightStatic): Tonight['meridian'] {

@@ -1,7 +1,8 @@
 /** From the few answers of somebody who has weighed nothing to a whole rig: parts, places and weights on the bar. */
 import { mountTraits } from '../../mount/mountKinds.ts';
-import { raBalance } from '../../mount/balance.ts';
-import { weightSets, type SetProposal } from '../../mount/balanceProposals.ts';
+import { raBalance, type RaBalanceInput } from '../../mount/balance.ts';
+import { weightSets, type BoxWeight, type SetProposal } from '../../mount/balanceProposals.ts';
+import { offBarOf } from '../../mount/offBar.ts';
 import type { Placed, Rig } from '../../records/rig.ts';
 import { lookerPlace } from '../lookerPlace.ts';
 import { usualCarrier, type Carrier, type Size, type UsualCarrier } from './carriers.ts';
@@ -157,10 +158,15 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
 
 type OnBar = { masses: readonly number[]; atM: number };
 
-/** What stands on the bar where no usual set holds the tube: all that is heavy at its end under a heavy tube, the smallest
- *  close in where even that outweighs a light lens. The benches then say what is missing. */
-const asNearAsGoes = (neededKgM: number, [nearestM, farthestM]: readonly [number, number]): OnBar =>
-  neededKgM > WEIGHTS_KG[0] * nearestM ? { masses: [5, 5, 7.5], atM: farthestM } : { masses: [0.5], atM: nearestM };
+/** What stands on the bar where no usual set holds the tube: all that is heavy at its end under a heavy tube, nothing
+ *  where the bar alone is enough for a light lens, else the smallest close in. The benches then say what is missing. */
+function asNearAsGoes(input: RaBalanceInput, box: readonly BoxWeight[]): OnBar {
+  const [nearestM, farthestM] = input.barRangeM;
+  if (offBarOf(input, box)?.code === 'noWeight') return { masses: [], atM: nearestM };
+  return raBalance(input).momentNeededFromWeightsKgM > WEIGHTS_KG[0] * nearestM
+    ? { masses: [5, 5, 7.5], atM: farthestM }
+    : { masses: [WEIGHTS_KG[0]], atM: nearestM };
+}
 
 /** The fewest weights, close in; where the rating counts them the lightest that still balances: enough, and no more. */
 function chosenSet(sets: readonly SetProposal[], ratingIncludesWeights: boolean): SetProposal | undefined {
@@ -182,7 +188,7 @@ function barSide(hung: readonly Hung[], { bar, ratingIncludesWeights }: UsualCar
   const best = chosenSet(weightSets(input, box), ratingIncludesWeights);
   const { masses, atM } = best
     ? { masses: best.ids.map((id) => WEIGHTS_KG[Number(id)] ?? 0), atM: best.positionM }
-    : asNearAsGoes(raBalance(input).momentNeededFromWeightsKgM, bar.rangeM);
+    : asNearAsGoes(input, box);
   const weights = masses.map((massKg): Hung => ({
     piece: 'weight',
     massKg,

@@ -17,6 +17,7 @@ import { writeTogether } from '../../../../../src/storage/writeTogether.ts';
 import { collect } from '../../../../../src/storage/backup.ts';
 import { undoLast } from '../../../../../src/storage/undo.ts';
 import { OwlDatabase } from '../../../../../src/storage/database.ts';
+import { tonightLines } from '../../../../../src/text/tonightWords.ts';
 import { makeFormat } from '../../../../../src/text/format.ts';
 import { writerFor } from '../../../../support/database.ts';
 import { derived, made, NOW, PORTUGAL } from '../../../../support/ownNights.ts';
@@ -66,7 +67,7 @@ describe('a night of one’s own from few answers', () => {
         }
         expect(lines.latitude !== null).to.equal(rigHas(night.numbers).has('scale'));
         if (lines.weight)
-          expect(balanceSummary(night, f).reading).to.equal(f.quantity(lines.weight.positionM, 'barLength'));
+          expect(balanceSummary(night, f).reading).to.equal(tonightLines(lines, f, String).weight!.value);
         const flipMs = lines.meridian?.flipMs ?? null;
         if (flipMs !== null) expect(meridianSummary(night, f).reading).to.equal(`flip ${f.clock(flipMs)}`);
         if (lines.sub) expect(trackingModel(night, at.stars, at.target!)!.answer.longestS).to.equal(lines.sub.longestS);
