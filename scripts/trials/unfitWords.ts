@@ -1,5 +1,6 @@
 /** What may not stand on a page: words about what a rig does not have, and sentences that went wrong. */
-import { rigHas, type RigThing } from '../../src/core/rig/rigHas.ts';
+import { hasTonight } from '../../src/core/night/hasTonight.ts';
+import type { RigThing } from '../../src/core/rig/rigHas.ts';
 import type { NightStatic } from '../../src/core/night/nightStatic.ts';
 import type { Page } from './pages.ts';
 
@@ -37,7 +38,7 @@ export type Unfit = { page: string; what: string; line: string };
 
 /** What stands on the pages of a night that should not. */
 export function unfitWords(night: NightStatic, pages: readonly Page[]): Unfit[] {
-  const has = rigHas(night.numbers);
+  const has = hasTonight(night);
   const missing = (Object.keys(SPEAKS_OF) as RigThing[]).filter((thing) => !has.has(thing));
   const saidOnce = new Set(pages.filter(({ name }) => name === 'run').flatMap(({ lines }) => lines));
   const found: Unfit[] = [];

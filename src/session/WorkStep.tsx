@@ -1,8 +1,9 @@
+import { handsTonight } from '../core/night/hasTonight.ts';
 import { inUnits } from '../text/inUnits.ts';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import type { Missing } from '../core/night/ledger/ledger.ts';
-import { HAND_STEPS, handsOf, type AssemblyStep, type BenchStep } from '../core/rig/assembly.ts';
+import { HAND_STEPS, type AssemblyStep, type BenchStep } from '../core/rig/assembly.ts';
 import { missingWords } from '../text/ledgerWords.ts';
 import { assemblyWords } from '../text/assemblyWords.ts';
 import { CheckRow } from '../ui/CheckRow.tsx';
@@ -39,7 +40,7 @@ export function StepLink({ to, done, children }: { to: string; done: boolean; ch
 /** What a step needs and does not have is said first; nothing is refused. */
 function Words({ step, missing }: { step: AssemblyStep; missing: readonly Missing[] }) {
   const { format } = useShared();
-  const { do: what, why, caution } = assemblyWords(step, handsOf(useNight().numbers));
+  const { do: what, why, caution } = assemblyWords(step, handsTonight(useNight()));
   return (
     <>
       <strong>{what}</strong>

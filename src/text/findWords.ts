@@ -56,22 +56,24 @@ export function hopWords(hop: {
   directionDeg: number;
 }): string {
   const line = LINES[hop.group];
-  return `From ${starName(hop.fromName)} in ${GROUP_NAMES[hop.group]}: ${fistWords(hop.distanceDeg)} toward ${clockFaceWords(hop.directionDeg)}${line === undefined ? '' : `, ${line}`}.`.replace(
-    'From Achernar in Achernar',
-    'From Achernar',
-  );
+  const [star, group] = [starName(hop.fromName), GROUP_NAMES[hop.group]];
+  const from = star === group ? star : `${star} in ${group}`;
+  return `From ${from}: ${fistWords(hop.distanceDeg)} toward ${clockFaceWords(hop.directionDeg)}${line === undefined ? '' : `, ${line}`}.`;
 }
 
 export const NO_GROUP_WORDS = 'None of the bright groups stands clear of the horizon now.';
 
+/** `showMs`: from when the pattern shows; null = not tonight. */
+type Sweep = { latDeg: number; has: RigHas; showMs: number | null };
+
 /** The sweep, in order, for a pole that no bright star marks. */
-export function sweepSteps(south: boolean, latDeg: number, has: RigHas, f: Format): string[] {
-  if (!south) return [];
+export function sweepSteps({ latDeg, has, showMs }: Sweep, f: Format): string[] {
+  if (latDeg >= 0) return [];
   const alt = f.quantity(Math.abs(latDeg), 'angleDeg');
   return [
     `Bearing 180° true; altitude ${alt}, your latitude without its sign; bubble in the middle.`,
     ...(has.has('motor') && !has.has('slew') ? ['Set the hemisphere switch to south, or it turns the wrong way.'] : []),
-    'Wait until the stars of magnitude 5 show, half an hour after dusk ends.',
+    `Wait until the stars of magnitude 5 show${showMs === null ? '' : `, from ${f.clock(showMs)}`}.`,
     `Look ${has.has('polarFinder') ? 'through the finder' : 'along the axis with binoculars'} and sweep in azimuth, 3° to each side, slowly.`,
     'Nothing: altitude 1° up, sweep again; then 1° and 2° down.',
     `Four stars in a trapezium: check its sides${has.has('polarFinder') ? ' and neighbours on the dial’s tab' : ''} before you trust it.`,

@@ -103,10 +103,15 @@ const BY: Partial<Record<FlipBy, Partial<Record<FlipStep, Words>>>> = {
   },
 };
 
+const STOP_UNGUIDED: Words = {
+  do: 'Let the sub end, then stop the subs.',
+  why: 'A sub that runs on draws the whole way over.',
+};
+
 /** What the hand does at a step, and why. */
 export function flipStepWords(
   step: FlipStep,
-  { by, has }: { by: FlipBy; has: RigHas },
+  { by, has, guided }: { by: FlipBy; has: RigHas; guided: boolean },
   biasStepM: number,
   f: Format,
 ): Words {
@@ -115,6 +120,7 @@ export function flipStepWords(
       do: `Tube held: slide the weight ${f.quantity(biasStepM, 'barLength')} inward.`,
       why: 'East heavy on this side too: the tube stands east now.',
     };
+  if (step === 'stopSubs' && !guided) return STOP_UNGUIDED;
   if (step === 'decThroughPole' && !has.has('cables')) return { ...STEPS[step], why: 'The short way round.' };
   return BY[by]?.[step] ?? STEPS[step];
 }

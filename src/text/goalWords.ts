@@ -37,7 +37,7 @@ export function goalWords(goal: GoalSaying, f: Format): string {
 export function referenceWords({ reference, guided }: GoalSaying): string {
   if (guided) return `Guided, either pole will do; all ways here aim at the ${reference} one.`;
   return reference === 'refracted'
-    ? 'Unguided, stars drift least about the pole as the air lifts it, and the finder leads there by itself: all ways here aim at it.'
+    ? 'Unguided, stars drift least about the pole as the air lifts it: all ways here aim at it.'
     : 'By your choice all ways here aim at the true pole; unguided, stars drift a little less about the refracted one.';
 }
 

@@ -1,4 +1,6 @@
 /** Sentences of the meridian bench. */
+import type { SkyLight } from '../core/night/plan/skyLight.ts';
+import { skyLightRests } from './skyLightWords.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 
@@ -7,7 +9,7 @@ type NothingLaid = 'noTimeLeft' | 'startTooLate' | 'noSubFits' | 'outOfTravel' |
 export type MeridianSaying =
   | { code: 'noTarget' }
   | { code: 'neverRises'; target: string; altDeg: number; latDeg: number }
-  | { code: 'noDarkness'; darkness: string; sunLowestDeg: number }
+  | { code: 'noDarkness'; light: SkyLight }
   | { code: 'notUpInDark'; target: string }
   | { code: 'byEye'; target: string; transitMs: number }
   | { code: 'noFlipMount'; target: string; transitMs: number }
@@ -36,7 +38,7 @@ export function meridianSentence(s: MeridianSaying, f: Format): Said {
     case 'neverRises':
       return `**${s.target} never rises** here. Choose another target.`;
     case 'noDarkness':
-      return `It gets **no ${s.darkness} darkness** tonight. Choose a lighter limit in the night’s settings.`;
+      return 'It does not get **dark enough** tonight.';
     case 'notUpInDark':
       return `**${s.target} is not up while it is dark** tonight. Choose another target.`;
     case 'byEye':
@@ -85,7 +87,7 @@ export function meridianReason(s: MeridianSaying, f: Format, about: About | null
     case 'neverRises':
       return `At its highest it stays ${f.quantity(Math.abs(s.altDeg), 'angleDeg', 0)} below the horizon of ${f.latitude(s.latDeg)}.`;
     case 'noDarkness':
-      return `The sun only sinks to ${f.quantity(s.sunLowestDeg, 'angleDeg', 1)}.`;
+      return s.light.code === 'dark' ? '' : skyLightRests(s.light, f);
     case 'notUpInDark':
       return 'During the dark hours it stays under the site’s horizon line, or lower than imaging is good for: both are set in Sites.';
     default:

@@ -34,7 +34,7 @@ function emptySteps({ south }: Context): string[] {
     'Look over the tube: does the axis point where the naked-eye view on Find the pole shows? A hand’s breadth off is out of the finder.',
     'Set the latitude scale again, then swing the azimuth slowly to both sides.',
     south
-      ? 'Look for the four-star shape, not for one star: the lead is faint, half an hour after dusk it shows.'
+      ? 'Look for the four-star shape, not for one star: the lead is faint, and shows when nautical dusk ends.'
       : 'The star is the only bright one there: three fainter ones nearby make no shape with it.',
     'Turn on “Whole view” and compare what stands around it.',
   ];

@@ -4,6 +4,7 @@ import type { Tonight } from '../core/night/advice/tonight.ts';
 import type { PlatformRun } from '../core/night/advice/platformRun.ts';
 import type { Format } from './format.ts';
 import { platformRests } from './platformWords.ts';
+import { SKY_LIGHT_NAME, skyLightRests, skyLightValue } from './skyLightWords.ts';
 import { TONIGHT_NAME } from './stations.ts';
 import { minutesWords, teethWords } from './handWords.ts';
 import { offBarPlace, offBarSentence, type NameOf } from './offBarWords.ts';
@@ -15,7 +16,7 @@ import { clockFaceWords, readingWords } from './polarWords.ts';
 /** `to`: the bench, with its tab. */
 export type Line = { name: string; value: string; rests: string; to: string };
 export type TonightLines = Record<
-  'bearing' | 'latitude' | 'dial' | 'sub' | 'hand' | 'platform' | 'weight' | 'meridian',
+  'light' | 'bearing' | 'latitude' | 'dial' | 'sub' | 'hand' | 'platform' | 'weight' | 'meridian',
   Line | null
 >;
 
@@ -24,6 +25,11 @@ export const TONIGHT = {
   sentence: 'Your night **line by line**. Each leads to its bench.',
   reason: 'What is guessed is said below each; it is asked for where it matters.',
 } as const;
+
+const lightLine = (light: Tonight['light'], f: Format): Line | null =>
+  light.code === 'dark'
+    ? null
+    : { name: SKY_LIGHT_NAME, value: skyLightValue(light, f), rests: skyLightRests(light, f), to: 'meridian' };
 
 function bearingLine({ compassDeg, declinationDeg, south }: NonNullable<Tonight['bearing']>, f: Format): Line {
   const pole = `true ${south ? 'south' : 'north'}`;
@@ -186,6 +192,7 @@ function meridianLine(meridian: Tonight['meridian'], f: Format): Line {
 
 export function tonightLines(t: Tonight, f: Format, nameOf: NameOf): TonightLines {
   return {
+    light: lightLine(t.light, f),
     bearing: t.bearing && bearingLine(t.bearing, f),
     latitude: t.latitude && latitudeLine(t.latitude, f),
     dial: t.dial && dialLine(t.dial, f),

@@ -50,6 +50,8 @@ export function watchSentence(watch: Watch, f: Format, has: RigHas): Said {
   switch (watch.code) {
     case 'byEye':
       return 'Look at it: **no sub stays round** on this target with this rig.';
+    case 'noDark':
+      return 'It does not get **dark enough** tonight.';
     case 'noTarget':
       return 'Choose a **target** for this night.';
     case 'noSubs':
@@ -88,6 +90,11 @@ function lateSentence({ limitMs, fromMs, flips }: Late, f: Format): Said {
 /** Above the pole and below it the tube goes over to the east. */
 const overWords = (south: boolean, has: RigHas): string =>
   `Then: free the cables, ${has.has('bar') ? 'weights pass low, ' : ''}tube over to the ${south ? 'left' : 'right'} (east) side.`;
+
+/** Before the first sub, while something is still to be set up. */
+export const setUpFirst = (name: string, { next, untilMs }: { next: WatchEvent; untilMs: number }, f: Format): Said =>
+  `Do **${name}** first; ${next === 'dark' ? 'it is dark' : 'the first sub begins'} at **${f.clock(untilMs)}**.`;
+export const SET_UP_REASON = 'Nothing is in a hurry: each step says what it needs. This page comes after them.';
 
 /** What comes after the next thing. */
 export function watchReason(watch: Watch, south: boolean, has: RigHas): string {

@@ -13,6 +13,8 @@ import { makeFormat } from '../../text/format.ts';
 import { BROKEN_NIGHT } from '../../text/storedWords.ts';
 import { LEFT_OUT, leftOutWords, stationOf } from '../../text/stations.ts';
 import { clipped } from '../../text/schemaWords.ts';
+import { FirstOpen } from '../../session/firstOpen.ts';
+import { firstOpenStop } from './summaries.ts';
 import { BenchNote } from '../../ui/benchNote.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { Boundary } from '../../ui/Boundary.tsx';
@@ -100,7 +102,9 @@ function Shown({ night: stored, setAside }: { night: NightStatic; setAside: Read
           <main className="bench" id="bench" tabIndex={-1}>
             <StoredNotices setAside={setAside} unknownZone={night.records.unknownZone} />
             <Boundary what="This bench" resetKey={`${nightId ?? ''}${rest ?? ''}`}>
-              <BenchNote value={LEDGER_LINE}>{without ?? <Outlet />}</BenchNote>
+              <BenchNote value={LEDGER_LINE}>
+                <FirstOpen value={firstOpenStop(aimed, here.format)}>{without ?? <Outlet />}</FirstOpen>
+              </BenchNote>
             </Boundary>
           </main>
           <Boundary what="The margin" resetKey={night}>

@@ -33,3 +33,8 @@ export function stopSummary({ step, visit }: Stop, night: NightStatic, format: F
   if (visit === 'final') return finalPoleSummary(night, format);
   return SUMMARIES[step](night, format);
 }
+
+/** The first stop outdoors that is not done; null when all are. */
+export const firstOpenStop = (night: NightStatic, format: Format): Stop | null =>
+  night.run.stops.find((stop) => stop.group === 'Outdoors' && stopSummary(stop, night, format).state !== 'done') ??
+  null;

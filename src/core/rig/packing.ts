@@ -73,8 +73,9 @@ const TOOLS: readonly { tool: Tool; when: (kinds: ReadonlySet<PartKind>, has: Ri
   { tool: 'spareFuses', when: (kinds) => kinds.has('battery') },
 ];
 
-/** A device without a mass of its own is built into another piece: the mount's motors, the camera's cooler. */
-const isBuiltIn = (part: Part): boolean => part.kind === 'load' && part.massKg === 0;
+/** What has no mass of its own is built into another piece: the mount's motors, a camera's cooler, a phone's camera. */
+export const isBuiltIn = (part: Part): boolean =>
+  part.massKg === 0 && (part.kind === 'load' || (part.kind === 'camera' && part.bodyKind === 'phone'));
 
 /** Everything the rig names, sorted into cases; the usual order of cases, parts by name. */
 export function packingOf(rig: Rig, all: readonly Part[], has: RigHas): Packing {

@@ -2,6 +2,7 @@
  *  the pole lies from them as the eye sees it.
  *  Source: Snyder, Map Projections: A Working Manual (1987), ch. 21. */
 import { DEG_PER_RAD, RAD_PER_DEG, wrap360 } from '../math/angles.ts';
+import { median } from '../math/statistics.ts';
 import { dot, fromSpherical, normalize, scale, add, cross, type Vec3 } from '../math/vectors.ts';
 import { BRIGHT_STARS } from './brightStars.ts';
 import { apparentPlaces } from './ephemeris.ts';
@@ -60,12 +61,16 @@ export function projectFrom(centre: Horizontal, place: Horizontal): ViewPoint {
   return { rightDeg: dot(p, right) * factor, upDeg: dot(p, normalize(up)) * factor };
 }
 
+/** In the middle the stars of the Plough are of magnitude 2.2, those of Hydrus 2.9, of Cepheus 3.2. */
+const PLAIN_MAG = 2.5;
 /** Lower than this haze hides stars. */
 const LOWEST_GROUP_DEG = 10;
 
 export type Hop = {
   group: HopGroupId;
   fromName: string;
+  /** Most of it is seen at a glance, also under a bright sky. */
+  plain: boolean;
   /** Lowest star of the group above the true horizon. */
   lowestAltDeg: number;
   /** All of it stands clear of haze and horizon line. */
@@ -85,7 +90,7 @@ export function elevatedPole(latDeg: number): Horizontal {
   return { altDeg: Math.min(89.9, Math.abs(latDeg)), azDeg: poleBearingDeg(latDeg) };
 }
 
-/** The groups of the site's hemisphere at an instant, those that stand highest first.
+/** The groups of the site's hemisphere at an instant, those of plain stars first, then those that stand highest.
  *  @param horizonDeg altitude of the site's horizon line at an azimuth; groups that reach below it, or below 10 degrees,
  *  are left out. */
 export function starHops(utcMs: number, place: Place, horizonDeg: (azDeg: number) => number = () => 0): Hop[] {
@@ -94,14 +99,16 @@ export function starHops(utcMs: number, place: Place, horizonDeg: (azDeg: number
   const wanted = new Set(groups.flatMap((g) => g.lines.flat()));
   const stars = BRIGHT_STARS.filter((s) => wanted.has(s.hip));
   const places = apparentPlaces(stars, utcMs).map((ofDate) => altAzAt(utcMs, place, ofDate));
-  const at = new Map(stars.map((s, i) => [s.hip, { name: s.name, place: places[i] ?? centre }]));
+  const at = new Map(stars.map((s, i) => [s.hip, { ...s, place: places[i] ?? centre }]));
   const hopOf = (group: HopGroup): Hop => {
     const from = at.get(group.from);
     const start = projectFrom(centre, from?.place ?? centre);
-    const seen = group.lines.flat().map((hip) => at.get(hip)?.place ?? centre);
+    const all = group.lines.flat();
+    const seen = all.map((hip) => at.get(hip)?.place ?? centre);
     return {
       group: group.id,
       fromName: from?.name ?? '',
+      plain: (median(all.map((hip) => at.get(hip)?.magnitude ?? Infinity)) ?? Infinity) <= PLAIN_MAG,
       lowestAltDeg: Math.min(...seen.map((s) => s.altDeg)),
       clear: seen.every((s) => s.altDeg >= Math.max(LOWEST_GROUP_DEG, horizonDeg(s.azDeg))),
       distanceDeg: 2 * Math.atan(Math.hypot(start.rightDeg, start.upDeg) / 2 / DEG_PER_RAD) * DEG_PER_RAD,
@@ -113,5 +120,5 @@ export function starHops(utcMs: number, place: Place, horizonDeg: (azDeg: number
   return groups
     .map(hopOf)
     .filter((hop) => hop.clear)
-    .sort((a, b) => b.lowestAltDeg - a.lowestAltDeg);
+    .sort((a, b) => Number(b.plain) - Number(a.plain) || b.lowestAltDeg - a.lowestAltDeg);
 }

@@ -1,3 +1,4 @@
+import { handsTonight } from '../../core/night/hasTonight.ts';
 import type { ReactNode } from 'react';
 import {
   balanceOrder,
@@ -7,7 +8,6 @@ import {
   type OrderRow,
   type TrialStep,
 } from '../../core/night/advice/hands/balanceOrder.ts';
-import { handsOf } from '../../core/rig/assembly.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { StepLink, WorkStep } from '../../session/WorkStep.tsx';
@@ -20,7 +20,7 @@ const TAB_OF: Record<TrialStep, string> = { ra: 'ra', dec: 'dec', sideways: 'sid
 
 /** Trials are opened; the steps around them are those of the night's work. */
 function Step({ row: { step, done, missing } }: { row: OrderRow }) {
-  const hands = handsOf(useNight().numbers);
+  const hands = handsTonight(useNight());
   if (!isTrial(step)) return <WorkStep step={step} done={done} missing={missing} />;
   const words = orderWords(step, hands);
   return (
@@ -37,7 +37,7 @@ export function OrderTab({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
   const rows = balanceOrder(night);
   const next = nextStep(rows);
-  const hands = handsOf(night.numbers);
+  const hands = handsTonight(night);
   const { format } = useShared();
   return (
     <BenchLayout

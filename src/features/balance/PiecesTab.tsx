@@ -1,3 +1,4 @@
+import { isBuiltIn } from '../../core/rig/packing.ts';
 import { rearEndOf } from '../../core/rig/lookerPlace.ts';
 import { useTubeEnds } from '../../session/useTubeEnds.ts';
 import { useState, type ReactNode } from 'react';
@@ -80,7 +81,7 @@ function PieceChoice({ onChoice }: { onChoice: (choice: Choice | null) => void }
   const placed = numbers.masses.tubeSide.filter((p) => p.partId !== numbers.tube?.id);
   const onRig = new Set(records.rig.placed.map((p) => p.partId));
   const loose = stored.parts.filter(
-    (p) => p.deletedAtUtc === null && !p.archived && !ELSEWHERE.has(p.kind) && !onRig.has(p.id),
+    (p) => p.deletedAtUtc === null && !p.archived && !isBuiltIn(p) && !ELSEWHERE.has(p.kind) && !onRig.has(p.id),
   );
   const choose = (value: string): void => {
     setChosen(value);

@@ -58,9 +58,10 @@ function ReadLevel() {
 function Height() {
   const { numbers, records } = useNight();
   const { format } = useShared();
+  const looksThrough = useHas().has('polarFinder');
   const { mount, support } = numbers;
   if (!mount || support?.supportKind !== 'tripod' || !mountTraits(mount).hasPolarAxis) return null;
-  const words = mount.finder
+  const words = looksThrough
     ? heightWords(heightAdvice(pivotHeightM(mount, support), records.site.latDeg), format)
     : NO_FINDER_HEIGHT;
   return (

@@ -1,4 +1,5 @@
 /** What the meridian bench shows, as codes and figures. */
+import { lightOfNight } from '../../core/night/advice/lightOfNight.ts';
 import { rigHas } from '../../core/rig/rigHas.ts';
 import { isLookedAt } from '../../core/night/plan/plainPlan.ts';
 import {
@@ -72,11 +73,11 @@ function notLaid(night: NightStatic, target: string): MeridianSaying | null {
 }
 
 function sayingOf(night: NightStatic): MeridianSaying {
-  const { target, targetSky, dark, usable, plan, sky, records } = night;
+  const { target, targetSky, dark, usable, plan, records } = night;
+  if (!dark) return { code: 'noDarkness', light: lightOfNight(night) };
   if (!target || !targetSky) return { code: 'noTarget' };
   const { neverRises, altDeg, transitMs } = targetSky.transit;
   if (neverRises) return { code: 'neverRises', target: target.name, altDeg, latDeg: records.site.latDeg };
-  if (!dark) return { code: 'noDarkness', darkness: records.night.darkness, sunLowestDeg: sky.events.sunLowestDeg };
   if (!usable) return { code: 'notUpInDark', target: target.name };
   if (night.numbers.eyepiece || isLookedAt(night)) return { code: 'byEye', target: target.name, transitMs };
   const none = notLaid(night, target.name);

@@ -1,3 +1,4 @@
+import { SkyLightNote } from '../../session/SkyLightNote.tsx';
 import { usePartName } from '../../session/usePartName.ts';
 import { offBarSentence } from '../../text/offBarWords.ts';
 import { plain } from '../../text/said.ts';
@@ -9,7 +10,7 @@ import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
 import { judgementName } from '../../text/budgetWords.ts';
-import { rigHas } from '../../core/rig/rigHas.ts';
+import { hasTonight } from '../../core/night/hasTonight.ts';
 import { cardCautions } from '../../text/cautions.ts';
 import { calendarTodo, cardEventName, spacingLine } from '../../text/cardWords.ts';
 import { groupWords, onMeridianName, subsWords } from '../../text/planWords.ts';
@@ -51,6 +52,7 @@ function Times({ card }: { card: NightCard }) {
   const lines = all.sort((a, b) => a.timeMs - b.timeMs).map((e) => [e.name, format.clock(e.timeMs)] as const);
   return (
     <Part title="Times">
+      <SkyLightNote />
       <Lines lines={lines} />
     </Part>
   );
@@ -83,7 +85,7 @@ function Settings({ card }: { card: NightCard }) {
   const night = useNight();
   const { records } = night;
   const { format } = useShared();
-  const has = rigHas(night.numbers);
+  const has = hasTonight(night);
   const years = modelYearsWords(magneticOfNight(night));
   const nameOf = usePartName();
   const weights = card.offBar
@@ -162,32 +164,35 @@ function Plan({ card }: { card: NightCard }) {
   );
 }
 
-/** Dusk, first sub, flip, dawn with alarms, as a file for any calendar. */
+/** Dusk, first sub, flip, dawn with alarms, as a file for any calendar; not offered where nothing would stand in it. */
 function CalendarButton({ card }: { card: NightCard }) {
-  const { records, target, numbers } = useNight();
+  const night = useNight();
+  const { records, target } = night;
   const { clock } = useSession();
+  const has = hasTonight(night);
+  const nth = (event: CardEvent): number =>
+    card.events.filter((e) => e.code === event.code && e.timeMs < event.timeMs).length;
+  const events = card.events.flatMap((event): CalendarEvent[] => {
+    const [alarmMinutes, todo] = [CALENDAR_ALARMS[event.code], calendarTodo(event.code, has)];
+    if (alarmMinutes === undefined || todo === undefined) return [];
+    return [
+      {
+        // A plan that was changed replaces its events in the calendar.
+        uid: `${event.code}-${nth(event)}-${records.night.id}@tidy-owl`,
+        startMs: event.timeMs,
+        endMs: event.timeMs,
+        summary: `${cardEventName({ ...event, target: null })}: ${event.target ?? target?.name ?? records.rig.name}`,
+        description: todo,
+        location: records.site.name,
+        alarmMinutes,
+      },
+    ];
+  });
   const save = (): void => {
-    const nth = (event: CardEvent): number =>
-      card.events.filter((e) => e.code === event.code && e.timeMs < event.timeMs).length;
-    const events = card.events.flatMap((event): CalendarEvent[] => {
-      const [alarmMinutes, todo] = [CALENDAR_ALARMS[event.code], calendarTodo(event.code, rigHas(numbers))];
-      if (alarmMinutes === undefined || todo === undefined) return [];
-      return [
-        {
-          // A plan that was changed replaces its events in the calendar.
-          uid: `${event.code}-${nth(event)}-${records.night.id}@tidy-owl`,
-          startMs: event.timeMs,
-          endMs: event.timeMs,
-          summary: `${cardEventName({ ...event, target: null })}: ${event.target ?? target?.name ?? records.rig.name}`,
-          description: todo,
-          location: records.site.name,
-          alarmMinutes,
-        },
-      ];
-    });
     const text = toICalendar(events, clock.nowMs(), '-//Tidy Owl//Night card//EN');
     saveFile(`night-${records.night.eveningDate}.ics`, new Blob([text], { type: 'text/calendar' }));
   };
+  if (events.length === 0) return null;
   return (
     <Button variant="outline" onClick={save}>
       Save for the calendar
@@ -229,7 +234,7 @@ export function NightCardPage() {
         <Dial rows={card.dial} star={sky.poleStar.star.name} />
         <Part title="Cautions">
           <ul className="card-cautions">
-            {cardCautions(rigHas(night.numbers)).map((caution) => (
+            {cardCautions(hasTonight(night)).map((caution) => (
               <li key={caution}>{caution}</li>
             ))}
           </ul>

@@ -1,4 +1,6 @@
 /** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
+import { polarStarsStand } from '../../core/pole/polarStars.ts';
+import { poleStarsShow } from '../../core/night/plan/darkness.ts';
 import type { OffBar } from '../../core/mount/offBar.ts';
 import { offBarOfNight } from '../../core/night/advice/hands/offBarOfNight.ts';
 import { poleByCompassDeg } from '../../core/night/advice/hands/magneticOfNight.ts';
@@ -60,17 +62,22 @@ export type NightCard = {
 const HALF_HOUR_MS = 30 * MS_PER_MINUTE;
 const MOST_ROWS = 36;
 
-/** Half hours of the clock from dusk to dawn. */
-function halfHours({ sky }: NightStatic): number[] {
-  const { duskMs, dawnMs } = sky.events.twilight.sunset;
-  const [fromMs, toMs] = [duskMs ?? sky.view.fromMs, dawnMs ?? sky.view.toMs];
-  const first = Math.ceil(fromMs / HALF_HOUR_MS) * HALF_HOUR_MS;
-  const count = Math.max(0, Math.floor((toMs - first) / HALF_HOUR_MS) + 1);
+/** Half hours of the clock while the stars show by which the pole is found. */
+function halfHours({ sky, records }: NightStatic): number[] {
+  const span = poleStarsShow(sky.events, records.site.latDeg);
+  if (!span) return [];
+  const first = Math.ceil(span.fromMs / HALF_HOUR_MS) * HALF_HOUR_MS;
+  const count = Math.max(0, Math.floor((span.toMs - first) / HALF_HOUR_MS) + 1);
   return Array.from({ length: Math.min(count, MOST_ROWS) }, (_, i) => first + i * HALF_HOUR_MS);
 }
 
 function dialRows(night: NightStatic): DialRow[] {
-  if (!night.numbers.mount?.finder || !night.run.stops.some((s) => s.step === 'polar')) return [];
+  if (
+    !night.numbers.mount?.finder ||
+    !polarStarsStand(night.records.site.latDeg) ||
+    !night.run.stops.some((s) => s.step === 'polar')
+  )
+    return [];
   return halfHours(night).map((timeMs) => {
     const { belongs, reading } = dialPlace(night.records, nightAt(night, timeMs).poleStar);
     return { timeMs, reading, viewAngleDeg: belongs.angleDeg };
@@ -127,9 +134,9 @@ function transitsOf({ legs }: NightStatic): NightCard['transits'] {
   );
 }
 
-function workEvents({ dark, sky, run }: NightStatic, setUpMin: number): CardEvent[] {
-  const { duskMs } = sky.events.twilight.civil;
-  const alignMs = duskMs !== null && run.stops.some((s) => s.step === 'polar') ? duskMs : null;
+function workEvents({ dark, sky, run, records }: NightStatic, setUpMin: number): CardEvent[] {
+  const shows = poleStarsShow(sky.events, records.site.latDeg);
+  const alignMs = shows && run.stops.some((s) => s.step === 'polar') ? shows.fromMs : null;
   // Everything is on before the pole's star shows.
   const readyMs = alignMs ?? dark?.fromMs;
   return [

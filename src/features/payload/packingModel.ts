@@ -1,6 +1,7 @@
 /** What the packing tab shows: lists with their ticks of tonight. */
+import { handsTonight } from '../../core/night/hasTonight.ts';
 import { workRows, type WorkRow } from '../../core/night/ledger/ledger.ts';
-import { ASSEMBLY_LIST, handsOf, type Hands } from '../../core/rig/assembly.ts';
+import { ASSEMBLY_LIST, type Hands } from '../../core/rig/assembly.ts';
 import { rigHas } from '../../core/rig/rigHas.ts';
 import { isTicked } from '../../core/night/plan/checklists.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
@@ -70,5 +71,5 @@ export function packingModel(night: NightStatic, view: PackingView): PackingMode
     tools: packing.tools.map((tool) => ({ tool, done: ticked(`tool-${tool}`) })),
     steps: workRows(night),
   };
-  return { saying: sayingOf(view, lists, handsOf(night.numbers)), packing, ...lists };
+  return { saying: sayingOf(view, lists, handsTonight(night)), packing, ...lists };
 }

@@ -17,6 +17,7 @@ import {
   MeridianGlyph,
   PlatformGlyph,
   SubGlyph,
+  SunGlyph,
 } from '../../ui/instruments/TonightGlyphs.tsx';
 
 function Row({ line, children }: { line: Line | null; children: ReactNode }) {
@@ -41,6 +42,9 @@ type Rows = { answers: Tonight; lines: TonightLines };
 function Axis({ answers, lines }: Rows) {
   return (
     <>
+      <Row line={lines.light}>
+        <SunGlyph isUp={answers.light.code === 'sunUp'} />
+      </Row>
       <Row line={lines.bearing}>
         <CompassGlyph compassDeg={answers.bearing?.compassDeg ?? null} />
       </Row>

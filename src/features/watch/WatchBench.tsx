@@ -1,7 +1,11 @@
+import { Link } from 'react-router';
+import { FirstOpen } from '../../session/firstOpen.ts';
+import { stopName } from '../../text/stations.ts';
+import { SkyLightNote } from '../../session/SkyLightNote.tsx';
 import { lastOfBatteries } from '../../core/rig/batteriesOfRig.ts';
 import { useContext, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { rigHas } from '../../core/rig/rigHas.ts';
+import { hasTonight } from '../../core/night/hasTonight.ts';
 import { fromUtcText } from '../../core/time/utc.ts';
 import type { Watch } from '../../core/night/advice/watch.ts';
 import { FlipSteps, StepAction } from '../../session/flip/FlipSteps.tsx';
@@ -11,7 +15,14 @@ import { useIsLive, useNightAt, useWatch } from '../../session/useTime.ts';
 import { useWakeLock } from '../../session/useWakeLock.ts';
 import { judgementName } from '../../text/budgetWords.ts';
 import { firstFlipWords, FLIP } from '../../text/flipWords.ts';
-import { countdown, countdownWords, watchReason, watchSentence } from '../../text/watchWords.ts';
+import {
+  countdown,
+  countdownWords,
+  SET_UP_REASON,
+  setUpFirst,
+  watchReason,
+  watchSentence,
+} from '../../text/watchWords.ts';
 import { FigureList } from '../../ui/FigureList.tsx';
 import { BenchNote } from '../../ui/benchNote.ts';
 import { Said } from '../../ui/Said.tsx';
@@ -87,8 +98,23 @@ function Action({ watch, here, log }: ActionProps) {
 function Sentence({ watch, here }: { watch: Watch; here: WalkHere }) {
   const night = useNight();
   const { format } = useShared();
-  const has = rigHas(night.numbers);
+  const has = hasTonight(night);
   const step = watch.code === 'flipping' && here.walk.at !== null ? here.words(here.walk.at) : null;
+  const open = useContext(FirstOpen);
+  if (open !== null && watch.code === 'waiting' && (watch.next === 'dark' || watch.next === 'start'))
+    return (
+      <>
+        <p className="sentence" aria-live="polite">
+          <Said said={setUpFirst(stopName(open.step, open.visit, has.has('polarAxis')), watch, format)} />
+        </p>
+        <p className="reason">
+          {SET_UP_REASON}{' '}
+          <Link to={`../${open.step}`} relative="path">
+            {stopName(open.step, open.visit, has.has('polarAxis'))}
+          </Link>
+        </p>
+      </>
+    );
   return (
     <>
       <p className="sentence" aria-live="polite">
@@ -108,6 +134,7 @@ export function WatchBench() {
     <div className="watch">
       <PageTitle className="visually-hidden">Watch</PageTitle>
       {note}
+      <SkyLightNote />
       <Platform alone />
     </div>
   );
@@ -133,6 +160,7 @@ function SubsWatch() {
         </>
       )}
       {useContext(BenchNote)}
+      <SkyLightNote />
       <Sentence watch={watch} here={here} />
       {isFlip(watch) && here.first && <p className="caution-line">{firstFlipWords(here.by)}</p>}
       {watch.code !== 'flipping' && <Figures />}

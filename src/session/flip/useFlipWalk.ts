@@ -29,9 +29,10 @@ export function useFlipWalk(): WalkHere {
   const { rig, readings } = records;
   const by = flipBy(numbers.mount);
   const has = rigHas(numbers);
+  const guided = rig.guiding !== 'none';
   const eastHeavy = records.schools.balance === 'eastHeavy';
   const walk = flipWalk(readings, life.flipSinceMs, by, {
-    guided: rig.guiding !== 'none',
+    guided,
     eastHeavy,
     has,
   });
@@ -40,7 +41,7 @@ export function useFlipWalk(): WalkHere {
   return {
     walk,
     by,
-    words: (step) => flipStepWords(step, { by, has }, biasStepM, format),
+    words: (step) => flipStepWords(step, { by, has, guided }, biasStepM, format),
     begin: () => void record({ ...about, kind: 'event', values: { what: 'flipBegun' } }, 'Flip begun.'),
     tick: (step, done) =>
       void record({ ...about, kind: 'check', values: { listId: walk.listId, itemId: step, done } }, null),

@@ -50,6 +50,21 @@ export function CompassGlyph({ compassDeg }: { compassDeg: number | null }) {
   );
 }
 
+/** The sun above the horizon, or below it. */
+export const SunGlyph = ({ isUp }: { isUp: boolean }) => (
+  <Frame>
+    <circle
+      cx={MIDDLE}
+      cy={isUp ? 26 : 52}
+      r="10"
+      stroke="var(--amber)"
+      strokeWidth="3"
+      strokeDasharray={isUp ? undefined : '4 4'}
+    />
+    <path d="M8 40h56" stroke="var(--soft)" strokeWidth="3" strokeLinecap="round" />
+  </Frame>
+);
+
 /** A low box on a board that tilts. */
 export const PlatformGlyph = () => (
   <Frame>

@@ -124,16 +124,24 @@ describe('words of the flip', () => {
     );
     for (const { by, has } of rigs) {
       for (const step of flipSteps(by, { guided: true, eastHeavy: true, has })) {
-        const words = flipStepWords(step, { by, has }, 0.016, f);
+        const words = flipStepWords(step, { by, has, guided: true }, 0.016, f);
         isSentence(words.do, `${by} ${step}`);
         isSentence(words.why, `${by} ${step}`);
         if (!has.has('camera')) expect(words.do + words.why, step).not.to.match(/subs?\b|frame|camera|[Cc]able/);
         if (by !== 'motors') expect(words.do, `${by} ${step}`).not.to.match(/switch|by itself/);
       }
     }
-    expect(flipStepWords('biasWeight', { by: 'motors', has: WHOLE }, 0.016, f).do).to.include('16 mm inward');
-    expect(flipStepWords('biasWeight', { by: 'motors', has: WHOLE }, 0.016, imperial).do).to.include('0.63 in inward');
-    expect(flipStepWords('decThroughPole', { by: 'bracket', has: WHOLE }, 0, f).do).to.include('bracket’s declination');
+    const unguided = flipStepWords('stopSubs', { by: 'motors', has: WHOLE, guided: false }, 0, f);
+    expect(Object.values(unguided).join(' ')).not.to.match(/guid/);
+    expect(flipStepWords('biasWeight', { by: 'motors', has: WHOLE, guided: true }, 0.016, f).do).to.include(
+      '16 mm inward',
+    );
+    expect(flipStepWords('biasWeight', { by: 'motors', has: WHOLE, guided: true }, 0.016, imperial).do).to.include(
+      '0.63 in inward',
+    );
+    expect(flipStepWords('decThroughPole', { by: 'bracket', has: WHOLE, guided: true }, 0, f).do).to.include(
+      'bracket’s declination',
+    );
   });
 
   it('what a program is told follows from the limit', () => {

@@ -90,6 +90,8 @@ const tonight = (altitude: AdjusterTonight, azimuth: AdjusterTonight): TurnsToni
     azimuth: { ...azimuth, adjuster: 'azimuth' },
   }) as unknown as TurnsTonight;
 
+const SHOW_MS = Date.UTC(2026, 10, 25, 17, 40);
+
 describe('words of the finder’s dial', () => {
   it('tell the ring’s year, the tilt and the cross in figures', () => {
     expect(plain(ringWords({ arcmin: 40, year: 2020, offArcmin: -2.7 }, f))).to.equal(
@@ -148,9 +150,11 @@ describe('words for finding the pole', () => {
   const TRACKER: RigHas = new Set(['motor', 'polarFinder', 'camera']);
   const WHOLE: RigHas = new Set(['motor', 'slew', 'polarFinder', 'camera']);
   it('the sweep is for the south; a tracker is told of its switch', () => {
-    expect(sweepSteps(false, 40, TRACKER, f)).to.deep.equal([]);
-    expect(sweepSteps(true, -22.75, TRACKER, f)).to.have.length(sweepSteps(true, -22.75, WHOLE, f).length + 1);
-    expect(sweepSteps(true, -22.75, TRACKER, f).join(' '))
+    expect(sweepSteps({ latDeg: 40, has: TRACKER, showMs: null }, f)).to.deep.equal([]);
+    expect(sweepSteps({ latDeg: -22.75, has: TRACKER, showMs: SHOW_MS }, f)).to.have.length(
+      sweepSteps({ latDeg: -22.75, has: WHOLE, showMs: SHOW_MS }, f).length + 1,
+    );
+    expect(sweepSteps({ latDeg: -22.75, has: TRACKER, showMs: SHOW_MS }, f).join(' '))
       .to.include('22.8°')
       .and.include('hemisphere switch');
   });

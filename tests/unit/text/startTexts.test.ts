@@ -58,6 +58,7 @@ const TONIGHT: Tonight = {
   },
   hand: null,
   platform: null,
+  light: { code: 'dark' },
 };
 const lines = (change: Partial<Tonight>, format = f) => tonightLines({ ...TONIGHT, ...change }, format, String);
 

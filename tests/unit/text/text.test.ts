@@ -105,7 +105,7 @@ describe('words', () => {
     const sayings: MeridianSaying[] = [
       { code: 'noTarget' },
       { code: 'neverRises', target: 'NGC 104', altDeg: -22, latDeg: 40 },
-      { code: 'noDarkness', darkness: 'astronomical', sunLowestDeg: -6.4 },
+      { code: 'noDarkness', light: { code: 'sunUp', againMs: t } },
       { code: 'notUpInDark', target: 'M 33' },
       { code: 'noFlipMount', target: 'M 33', transitMs: t },
       { code: 'noTimeLeft', target: 'M 33' },

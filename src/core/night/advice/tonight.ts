@@ -1,4 +1,5 @@
 /** The six first answers about a night: each is what its bench says, asked of the same function. */
+
 import { mountTraits } from '../../mount/mountKinds.ts';
 import type { Engraving } from '../../mount/dial.ts';
 import { motorsOf, type Motors } from '../../mount/motors.ts';
@@ -17,6 +18,10 @@ import { scaleToSet } from '../../pole/scaleToSet.ts';
 import { isLookedAt } from '../plan/plainPlan.ts';
 import type { OffBar } from '../../mount/offBar.ts';
 import { offBarOfNight } from './hands/offBarOfNight.ts';
+import type { SkyLight } from '../plan/skyLight.ts';
+import { lightOfNight } from './lightOfNight.ts';
+import { polarStarsStand } from '../../pole/polarStars.ts';
+import { hasTonight } from '../hasTonight.ts';
 import { platformRun, type PlatformRun } from './platformRun.ts';
 import { subAnswer, type SubAnswer } from './stars/subAnswer.ts';
 import type { NightAt } from '../nightAt.ts';
@@ -60,6 +65,7 @@ export type Tonight = {
   hand: HandOfNight | null;
   /** How long what tilts under the tube follows; null for what follows all night, or not at all. */
   platform: PlatformRun | null;
+  light: SkyLight;
 };
 
 function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
@@ -69,7 +75,7 @@ function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
   const polar = byEye ? ({ known: 'size', errorArcmin: ASSUMED.polarErrorByEyeArcmin } as const) : stars.sub.polar;
   const exposureS = answer.onceLooked.longestS ?? answer.shortestS;
   const { star, evenFwhmArcsec } = roundnessBudget({ ...stars.sub, polar, exposureS }, night.records.limits);
-  const looksThrough = rigHas(night.numbers).has('polarFinder');
+  const looksThrough = hasTonight(night).has('polarFinder');
   return { ...answer, byEye, looksThrough, isLookedAt: isLookedAt(night), star, evenFwhmArcsec };
 }
 
@@ -128,11 +134,12 @@ export function tonight(night: NightStatic, at: NightAt): Tonight {
   return {
     bearing: equatorial ? bearingOf(night) : null,
     latitude: rigHas(numbers).has('scale') ? { scaleDeg: scale.scaleDeg, biasKnown: scale.bias !== null } : null,
-    dial: equatorial ? dialOf(night, at) : null,
+    dial: equatorial && polarStarsStand(records.site.latDeg) ? dialOf(night, at) : null,
     sub: subOf(night, at),
     weight: bar && weightOf(night, bar),
     meridian: meridianOf(night),
     hand: motorsOf(numbers.mount) === 'none' || numbers.eyepiece ? handOfNight(night) : null,
     platform: platformRun(night),
+    light: lightOfNight(night),
   };
 }

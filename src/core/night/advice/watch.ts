@@ -11,7 +11,7 @@ import { subAt, type Plan } from '../plan/plan.ts';
 export type WatchEvent = Exclude<NightEvent['code'], 'sunset' | 'sunrise'>;
 type Next = { next: WatchEvent; untilMs: number; target: string | null };
 export type Watch =
-  | { code: 'noTarget' | 'noSubs' | 'over' | 'byEye' }
+  | { code: 'noDark' | 'noTarget' | 'noSubs' | 'over' | 'byEye' }
   | ({ code: 'waiting'; state: Stage } & Next)
   | ({ code: 'running'; sub: number; count: number; state: Stage } & Next)
   /** `limitMs`: until when the tube may track on meanwhile; null = all night. */
@@ -130,6 +130,7 @@ export function watchAt(whole: NightStatic, timeMs: number, nowMs = timeMs): Wat
   const night = aimedAtTime(nightAsOf(whole, Math.min(timeMs, nowMs)), timeMs);
   const { plan, target, state } = night;
   if (night.numbers.eyepiece || isLookedAt(night)) return { code: 'byEye' };
+  if (!night.dark) return { code: 'noDark' };
   if (!target) return { code: 'noTarget' };
   if (!plan) return { code: 'noSubs' };
   const moment: Moment = { night, timeMs, ahead };

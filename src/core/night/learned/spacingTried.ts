@@ -36,9 +36,8 @@ export type SpacingTried = {
 };
 
 const KEPT_LOOKS = 12;
-/** As near as the best distance must be told before it counts, and by how many looks. */
+/** As near as the best distance must be told before it counts: a few looks from both sides of it, never one alone. */
 const LEARNED_SIGMA_MM = 0.3;
-const FEWEST_LOOKS = 2;
 /** A turn of half a pixel at the corners begins to show. */
 const SHOWING_PX = 0.5;
 
@@ -136,7 +135,7 @@ export function spacingTried(records: NightRecords): SpacingTried {
   const roundMm = toldRoundMm(tried);
   // Told round it is wanted there; how well the distance is known is what all looks leave.
   const best = reckoned && (roundMm === null ? reckoned : { ...reckoned, bestMm: roundMm });
-  const agree = best !== null && looks.length >= FEWEST_LOOKS && best.sigmaMm <= LEARNED_SIGMA_MM;
+  const agree = best !== null && best.sigmaMm <= LEARNED_SIGMA_MM;
   const isLearned = roundMm !== null || agree;
   return { tried, best, isLearned, learnedMm: isLearned && best ? best.bestMm : null, guessOf: guessOfAll(tried) };
 }

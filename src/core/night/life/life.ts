@@ -118,7 +118,7 @@ export function layRest(life: Life, input: PlanInput): Plan {
 
 /** What a target is laid from while the mount looks at it. */
 export const inputOfTurn = (course: Course | undefined, told: Told): PlanInput | null =>
-  course?.inputFrom(told.freeFromMs ?? -Infinity) ?? null;
+  course === undefined ? null : course.inputFrom(told.freeFromMs ?? -Infinity);
 
 /** Until when the laid subs need no hand: the first flip that nobody recorded. */
 export const firstFlipMs = ({ flips }: Pick<Plan, 'flips'>): number => flips[0]?.startMs ?? Infinity;

@@ -1,23 +1,28 @@
 /** When it is dark, when the target is up, and what to say when one of them never happens. */
 import { findCrossings } from '../../math/crossings.ts';
-import type { Night } from '../../records/night.ts';
 import type { Site } from '../../records/site.ts';
 import type { Equatorial } from '../../sky/ephemeris.ts';
 import { altAzAt } from '../../sky/horizontal.ts';
-import { SUN_LIMIT_DEG, type NightEvents } from '../../sky/nightEvents.ts';
+import { SUN_LIMIT_DEG, type NightEvents, type TwilightName } from '../../sky/nightEvents.ts';
 import type { Span } from '../../time/span.ts';
 
 /** Without a horizon line of the site, targets count as up above this altitude. */
 export const DEFAULT_HORIZON_ALT_DEG = 15;
 
 /** The dark part of the night: the chosen kind of darkness. Never dark: null. Dark all 24 hours: the whole window. */
-export function darkSpan(events: NightEvents, kind: Night['darkness']): Span | null {
+export function darkSpan(events: NightEvents, kind: TwilightName): Span | null {
   const { duskMs, dawnMs } = events.twilight[kind];
   if (duskMs === null && dawnMs === null) {
     return events.sunHighestDeg < SUN_LIMIT_DEG[kind] ? { fromMs: events.startMs, toMs: events.endMs } : null;
   }
   // The sun may already be below the limit at local noon (deep polar night), or still be below it at the end.
   return { fromMs: duskMs ?? events.startMs, toMs: dawnMs ?? events.endMs };
+}
+
+/** While the stars show by which the pole is found: the northern one from the end of civil dusk, the southern pattern, of
+ *  the fifth magnitude, from that of nautical dusk. Null where it never gets so dark. */
+export function poleStarsShow(events: NightEvents, latDeg: number): Span | null {
+  return darkSpan(events, latDeg < 0 ? 'nautical' : 'civil');
 }
 
 /** Altitude of the site's horizon at an azimuth: linear between its points, around through north. */

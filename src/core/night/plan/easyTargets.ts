@@ -4,7 +4,7 @@ import type { Site } from '../../records/site.ts';
 import { BRIGHT_TARGETS, type BrightTarget } from '../../sky/brightTargets.ts';
 import { apparentPlace } from '../../sky/ephemeris.ts';
 import { toHorizontal } from '../../sky/horizontal.ts';
-import { MS_PER_DAY, MS_PER_HOUR } from '../../time/utc.ts';
+import { MS_PER_HOUR } from '../../time/utc.ts';
 import { siteNight, type SkyPlace } from './skyOfNight.ts';
 import { darkSpan, intersect, longest, lowestImagingAltDeg, upSpans } from './darkness.ts';
 
@@ -40,7 +40,7 @@ export function standingTargets(
   if (!dark) return [];
   const lowestDeg = lowestImagingAltDeg(site);
   const standing = BRIGHT_TARGETS.flatMap((target): StandingTarget[] => {
-    const ofDate = apparentPlace(target, events.startMs + MS_PER_DAY / 2);
+    const ofDate = apparentPlace(target, events.startMs);
     const highestAltDeg = toHorizontal(0, ofDate.decDeg, site.latDeg).altDeg;
     if (highestAltDeg <= lowestDeg) return [];
     const span = longest(intersect(upSpans(site, ofDate, dark.fromMs, dark.toMs, lowestDeg), dark));

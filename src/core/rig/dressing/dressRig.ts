@@ -116,6 +116,24 @@ function bodyOf({ kind }: Optics, sensor: Looker): Body {
   return told ?? (kind === 'lens' ? 'lensMount' : 'telescope');
 }
 
+/** A phone brings its lens: nothing is hung behind it. */
+const isOnePiece = ({ kind }: Optics, sensor: Looker): boolean => kind === 'lens' && sensor === 'phone';
+
+type Looking = Pick<RigAnswers, 'optics' | 'sensor'>;
+
+function lookerBody({ optics, sensor }: Looking, name: (piece: Piece) => string): PartBody {
+  if (sensor === 'eye') return usualEyepiece(name('eyepiece'));
+  const camera = usualCamera(name('camera'), sensor, bodyOf(optics, sensor));
+  return isOnePiece(optics, sensor) ? { ...camera, massKg: 0 } : camera;
+}
+
+function hungLooker(looking: Looking, lineM: number, name: (piece: Piece) => string): Hung {
+  const body = lookerBody(looking, name);
+  const piece = looking.sensor === 'eye' ? 'eyepiece' : 'camera';
+  const where = lookerOn(lineM, looking.optics, piece === 'eyepiece' ? 0 : CAMERA_LENGTH_M);
+  return { piece, massKg: body.massKg ?? 0, body, place: where };
+}
+
 /** Everything on the tube's side. */
 function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualCarrier, naming: Naming): Hung[] {
   const lineM = tubeLineM(usual, optics);
@@ -139,13 +157,7 @@ function tubeSide({ carrier, optics, sensor, guided }: RigAnswers, usual: UsualC
           hung('plate', usualPlate(name('plate'), optics), place('tube', usual.saddleM, { slides: false })),
         ]
       : []),
-    sensor === 'eye'
-      ? hung('eyepiece', usualEyepiece(name('eyepiece')), lookerOn(lineM, optics, 0))
-      : hung(
-          'camera',
-          usualCamera(name('camera'), sensor, bodyOf(optics, sensor)),
-          lookerOn(lineM, optics, CAMERA_LENGTH_M),
-        ),
+    ...(isOnePiece(optics, sensor) ? [] : [hungLooker({ optics, sensor }, lineM, name)]),
     ...(guided
       ? [hung('guideScope', usualGuideScope(name('guideScope')), place('tube', lineM + radiusM + GUIDE_ABOVE_M))]
       : []),
@@ -224,16 +236,19 @@ export function dressRig(answers: RigAnswers, naming: Naming): Dressed {
   const tubeHung = tubeSide(answers, usual, naming);
   const hung = [...tubeHung, ...barSide(tubeHung, usual, naming)].map((h) => ({ ...h, id: naming.newId() }));
   const idOf = (piece: Piece): string => hung.find((h) => h.piece === piece)?.id ?? '';
-  const looker = idOf(answers.sensor === 'eye' ? 'eyepiece' : 'camera');
+  const builtIn: DressedPart[] = isOnePiece(answers.optics, answers.sensor)
+    ? [{ id: naming.newId(), body: lookerBody(answers, (piece) => naming.nameOf(piece, 0)) }]
+    : [];
+  const looker = builtIn[0]?.id ?? idOf(answers.sensor === 'eye' ? 'eyepiece' : 'camera');
   return {
-    parts: [mount, support, ...hung.map(({ id, body }) => ({ id, body }))],
+    parts: [mount, support, ...hung.map(({ id, body }) => ({ id, body })), ...builtIn],
     rig: {
       mountId: mount.id,
       supportId: support.id,
       imagingTubeId: idOf('tube'),
       cameraId: looker,
       placed: hung.map(({ id, place: where }) => ({ placedId: naming.newId(), partId: id, ...where })),
-      train: [looker],
+      train: builtIn.length > 0 ? [] : [looker],
       supplies: [],
       cameraAngleDeg: 0,
       guiding: answers.guided ? 'guideScope' : 'none',

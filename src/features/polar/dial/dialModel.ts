@@ -1,4 +1,5 @@
 /** What the finder-dial bench shows, as codes and figures. */
+import { polarStarsStand } from '../../../core/pole/polarStars.ts';
 import { viewAngleDeg, type Numbering } from '../../../core/mount/dial.ts';
 import { starsOff } from '../../../core/mount/eyeError.ts';
 import type { PlatePoint, PlatePolar } from '../../../core/mount/finderPlate.ts';
@@ -10,8 +11,6 @@ import { dialPlace, engravingOf, type DialPlace } from '../../../core/pole/dialO
 import type { Dial, MountPart } from '../../../core/records/part.ts';
 import type { DialSaying } from '../../../text/polarWords.ts';
 
-/** Nearer to the equator than this the pole cannot be sighted. */
-export const LOWEST_POLE_DEG = 2;
 /** Under this the pole stands so low that leg and bar come into its way. */
 export const LOW_POLE_DEG = 25;
 
@@ -46,7 +45,7 @@ function sayingOf(night: NightStatic, at: NightAt, finder: Dial | null, { belong
   const { latDeg } = night.records.site;
   const star = at.poleStar.name;
   const south = latDeg < 0;
-  if (Math.abs(latDeg) < LOWEST_POLE_DEG) return { code: 'equator' };
+  if (!polarStarsStand(latDeg)) return { code: 'equator' };
   if (!finder) return { code: 'noFinder', star, viewAngleDeg: at.poleStar.uprightAngleDeg, south };
   const engraving = engravingOf(finder);
   const common = { star, viewAngleDeg: belongs.angleDeg, view: finder.view, south };

@@ -1,3 +1,4 @@
+import { poleStarsShow } from '../../../core/night/plan/darkness.ts';
 import type { ReactNode } from 'react';
 import { useNight, useShared } from '../../../session/session.ts';
 import { useHas } from '../../../session/useHas.ts';
@@ -37,9 +38,11 @@ function Hops({ model }: { model: FindModel }) {
 }
 
 function Sweep() {
-  const { records } = useNight();
+  const { records, sky } = useNight();
   const { format } = useShared();
-  const steps = sweepSteps(records.site.latDeg < 0, records.site.latDeg, useHas(), format);
+  const { latDeg } = records.site;
+  const showMs = poleStarsShow(sky.events, latDeg)?.fromMs ?? null;
+  const steps = sweepSteps({ latDeg, has: useHas(), showMs }, format);
   if (steps.length === 0) return null;
   return (
     <div className="section">

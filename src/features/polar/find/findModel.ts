@@ -6,7 +6,7 @@ import type { NightStatic } from '../../../core/night/nightStatic.ts';
 import { toHorizontal } from '../../../core/sky/horizontal.ts';
 import { elevatedPole, projectFrom, starHops, type Hop, type ViewPoint } from '../../../core/sky/starHop.ts';
 import type { FindSaying } from '../../../text/findWords.ts';
-import { LOWEST_POLE_DEG } from '../dial/dialModel.ts';
+import { polarStarsStand } from '../../../core/pole/polarStars.ts';
 
 export type FindModel = {
   saying: FindSaying;
@@ -25,16 +25,15 @@ export function findModel(night: NightStatic, at: NightAt): FindModel {
     projectFrom(centre, { altDeg: 0, azDeg: centre.azDeg + (i - 20) * 4 }),
   );
   return {
-    saying:
-      Math.abs(site.latDeg) < LOWEST_POLE_DEG
-        ? { code: 'equator' }
-        : {
-            code: 'look',
-            south,
-            altDeg: Math.abs(site.latDeg),
-            star: at.poleStar.name,
-            compassDeg: poleByCompassDeg(night),
-          },
+    saying: !polarStarsStand(site.latDeg)
+      ? { code: 'equator' }
+      : {
+          code: 'look',
+          south,
+          altDeg: Math.abs(site.latDeg),
+          star: at.poleStar.name,
+          compassDeg: poleByCompassDeg(night),
+        },
     hops: starHops(at.timeMs, site, (azDeg) => horizonAltDeg(site, azDeg)),
     poleStar: projectFrom(centre, star),
     horizon,

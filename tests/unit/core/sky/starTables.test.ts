@@ -103,6 +103,16 @@ describe('star hops', () => {
         expect(starHops(NOW + hour * 3_600_000, { latDeg, lonDeg: 0 }), `${latDeg} ${hour}`).not.to.deep.equal([]);
   });
 
+  it('plain stars come before faint ones, whichever stands higher', () => {
+    const FAINT = ['cepheus', 'hydrus'];
+    for (const latDeg of [45, 30, -23, -35])
+      for (let hour = 0; hour < 24; hour += 1) {
+        const groups = starHops(NOW + hour * 3_600_000, { latDeg, lonDeg: 0 }).map((hop) => hop.group);
+        const faint = groups.map((group) => FAINT.includes(group));
+        expect(faint, groups.join()).to.deep.equal([...faint].sort((a, b) => Number(a) - Number(b)));
+      }
+  });
+
   it('a wall before a group hides it', () => {
     const place = { latDeg: 45, lonDeg: 0 };
     expect(starHops(NOW, place, () => 89)).to.deep.equal([]);

@@ -1,4 +1,7 @@
 /** Parts of what a night knows, each by itself: the even width, the corners, the moon, what tightening is aimed off for. */
+import { isAssumedOnly } from '../../../../../src/core/night/account/sources.ts';
+import { poleKnown } from '../../../../../src/core/night/account/poleKnown.ts';
+import { poleOfNight } from '../../../../../src/core/pole/poleOfNight.ts';
 import { expect } from 'chai';
 import { evenKnown } from '../../../../../src/core/night/account/evenKnown.ts';
 import { moonOfNight } from '../../../../../src/core/night/advice/moonOfNight.ts';
@@ -93,5 +96,24 @@ describe('what tightening does', () => {
   it('is aimed off for from a fifth of an arcminute on: no hand stops more finely', () => {
     expect(aim(0.24)).to.be.closeTo(-0.24, 1e-9);
     expect(aim(0.19)).to.equal(0);
+  });
+});
+
+describe('what rests on assumptions', () => {
+  const ASSUMED = { basis: 'assumed', asOf: null } as const;
+  const MEASURED = { basis: 'measured', asOf: null } as const;
+
+  it('one number that was measured is enough, one that was not does not undo it', () => {
+    expect(isAssumedOnly({ seeing: ASSUMED, polar: ASSUMED })).to.equal(true);
+    expect(isAssumedOnly({ seeing: ASSUMED, polar: MEASURED })).to.equal(false);
+  });
+
+  it('the pole’s doubt is of the sky: in azimuth it counts by the cosine of the latitude', () => {
+    const { records, numbers } = night({ readings: [polar.error(1, 3, 2)] });
+    const pole = poleOfNight(records, 'true');
+    if (pole.totalArcmin === null) throw new Error('expected a measured pole');
+    const { altVar, azVar } = pole.estimate;
+    const cos = Math.cos((records.site.latDeg * Math.PI) / 180);
+    expect(poleKnown(records, numbers.mount).doubt).to.be.closeTo(Math.sqrt(altVar + azVar * cos ** 2), 1e-9);
   });
 });

@@ -1,9 +1,11 @@
 /** The first answers of somebody new: a whole night from few answers, and each line as its bench says it. */
+
 import { mountTraits } from '../../../../../src/core/mount/mountKinds.ts';
 import { rigHas } from '../../../../../src/core/rig/rigHas.ts';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { nightAt } from '../../../../../src/core/night/nightAt.ts';
+import { someFit } from '../../../../../src/core/night/advice/firstSub.ts';
 import type { OwnAnswers } from '../../../../../src/core/night/advice/ownNight.ts';
 import { tonight } from '../../../../../src/core/night/advice/tonight.ts';
 import { CARRIERS, SIZES } from '../../../../../src/core/rig/dressing/carriers.ts';
@@ -74,6 +76,35 @@ describe('a night of one’s own from few answers', () => {
       }),
       30,
     );
+  });
+
+  it('plans lengths that people set, and asks whether any fits', () => {
+    const SET = [300, 240, 180, 120, 90, 60, 45, 30, 20, 15, 10, 8, 5, 4, 3, 2, 1.6, 1.3, 1, 0.5];
+    holds(
+      fc.property(answers, (one) => {
+        const night = derived(one);
+        if (night.entry) expect(SET).to.include(night.entry.subS);
+      }),
+      30,
+    );
+    const { records, nightId } = made({ where: PORTUGAL, rigName: 'Own', rig: BALL_HEAD });
+    expect(someFit(records, nightId, NOW)).to.equal(true);
+    const endless = records.map((r) =>
+      r.table === 'nights'
+        ? {
+            ...r,
+            body: {
+              ...r.body,
+              plan: (r.body as { plan: object[] }).plan.map((p) => ({
+                ...p,
+                subS: 3600,
+                startUtc: '2026-11-25T05:50:00.000Z',
+              })),
+            },
+          }
+        : r,
+    );
+    expect(someFit(endless, nightId, NOW)).to.equal(false);
   });
 
   it('plans the longest sub that people set and that the account allows once the pole was looked for', () => {

@@ -41,6 +41,14 @@ describe('distances tried by eye', () => {
     expect(night({ readings: readings.slice(0, 1) }).numbers.lightPath.spacing!.neededMm).to.equal(zeroMm);
   });
 
+  it('one look, or two however near each other, tell too little to be learned', () => {
+    for (const apartMm of [0.05, 0.2, 0.4, 0.8]) {
+      const two = triedOf(look(1, 0, toward(true)), look(2, apartMm, around(true)));
+      expect([two.isLearned, two.best!.sigmaMm > 0.3]).to.deep.equal([false, true]);
+    }
+    expect(triedOf(look(1, 0, toward(true))).isLearned).to.equal(false);
+  });
+
   it('once told round at a distance wants that distance, by sentence, drawing and search alike', () => {
     const readings = [look(1, 0, toward(true)), look(2, 0.8, ROUND)];
     const { learned, numbers } = night({ readings });

@@ -3,61 +3,23 @@ import { expect } from 'chai';
 import fc from 'fast-check';
 import type { LifeEvent } from '../../../../../src/core/night/life/events.ts';
 import { laidOf } from '../../../../../src/core/night/life/laid.ts';
-import { inputOfTurn, liveOf, sideOf, toldOf, type Course } from '../../../../../src/core/night/life/life.ts';
+import { inputOfTurn, liveOf, sideOf, toldOf } from '../../../../../src/core/night/life/life.ts';
 import { sideAt, tubeStand } from '../../../../../src/core/night/life/tube.ts';
-import { planSubs, type PlanInput, type SideWindow } from '../../../../../src/core/night/plan/plan.ts';
+import { planSubs, type PlanInput } from '../../../../../src/core/night/plan/plan.ts';
 import { plans, replanHolds } from '../../../../../scripts/trials/planTrial.ts';
+import {
+  HOUR,
+  MIN,
+  WINDOWS,
+  base,
+  CHANGE_MS,
+  courseOf,
+  said,
+  begun,
+  flip,
+  lived as night,
+} from '../../../../support/lives.ts';
 import { holds } from '../../../../support/properties.ts';
-
-const HOUR = 3_600_000;
-const MIN = 60_000;
-
-/** The two sides about a transit. */
-const WINDOWS: SideWindow[] = [
-  { side: 'before', fromMs: -8 * HOUR, toMs: 4.5 * HOUR, crossingMs: 4 * HOUR },
-  { side: 'after', fromMs: 4 * HOUR, toMs: 16 * HOUR, crossingMs: 16 * HOUR },
-];
-const base: PlanInput = {
-  startMs: 0,
-  endMs: 8 * HOUR,
-  subS: 120,
-  gapS: 5,
-  count: null,
-  windows: WINDOWS,
-  standsOn: null,
-  flipMinutes: 12,
-  refocus: null,
-  dither: null,
-  strategy: 'endOfCrossingSub',
-};
-const CHANGE_MS = 12 * MIN;
-const courseOf = (targetId: string, input: PlanInput): Course => ({
-  targetId,
-  subS: input.subS,
-  windows: input.windows,
-  inputFrom: (freeMs) => ({ ...input, startMs: Math.max(input.startMs, freeMs) }),
-});
-
-const said = (
-  what: Exclude<LifeEvent['what'], 'flipped' | 'flipBegun' | 'legsMoved'>,
-  timeMs: number,
-  targetId: string | null = null,
-): LifeEvent => ({ what, timeMs, targetId });
-const begun = (timeMs: number): LifeEvent => ({ what: 'flipBegun', timeMs });
-const flip = (startMs: number, endMs: number, rest: { to?: 'before' | 'after'; timeMs?: number } = {}): LifeEvent => ({
-  what: 'flipped',
-  timeMs: rest.timeMs ?? endMs,
-  startMs,
-  endMs,
-  to: rest.to ?? null,
-});
-
-function night(events: LifeEvent[], input = base, nowMs: number | null = null) {
-  const courses = [courseOf('one', input)];
-  const life = liveOf(courses, events);
-  const { plan, ...laid } = laidOf(life, 0, { input: inputOfTurn(courses[0], toldOf(life)), subS: input.subS }, nowMs)!;
-  return { life, plan, ...laid };
-}
 
 /** Two targets, the second after the first. */
 function two(events: LifeEvent[], input: PlanInput = { ...base, count: 30 }) {
@@ -318,5 +280,8 @@ describe('where the tube stands', () => {
     expect(stand('before', 4.5 * HOUR)).to.include({ forbidden: true, mayGoOver: true });
     expect(stand('after', 3 * HOUR)).to.include({ forbidden: true, limitMs: null });
     expect(tubeStand(null, 'before', 0)).to.equal(null);
+    // A side that closes at a moment is closed at it.
+    expect(stand('after', 4.5 * HOUR - 1)).to.include({ mayGoOver: true });
+    expect(stand('after', 4.5 * HOUR)).to.include({ mayGoOver: false });
   });
 });

@@ -1,3 +1,5 @@
+import { PHONE_LENS } from '../../../../../src/core/rig/dressing/looks.ts';
+import { offBarOf } from '../../../../../src/core/mount/offBar.ts';
 import { expect } from 'chai';
 import fc from 'fast-check';
 import { MOUNT_CLASSES } from '../../../../../src/core/mount/mountClasses.ts';
@@ -92,6 +94,22 @@ describe('a rig dressed from few answers', () => {
     ]);
   });
 
+  it('a phone is one piece: its camera hangs nowhere by itself and weighs nothing', () => {
+    const { rig, numbers } = dressed({
+      carrier: 'trackerBracket',
+      size: 'small',
+      finder: 'none',
+      guided: false,
+      optics: PHONE_LENS,
+      sensor: 'phone',
+    });
+    expect(numbers.masses.tubeSide.map(({ partId, massKg }) => [partId === rig.imagingTubeId, massKg])).to.deep.equal([
+      [true, 0.2],
+    ]);
+    expect([numbers.camera!.bodyKind, numbers.camera!.massKg]).to.deep.equal(['phone', 0]);
+    expect(numbers.train!.focalEffectiveMm).to.be.closeTo(6.8, 1e-9);
+  });
+
   it('is valid, lacks nothing, and stands balanced within its bar or says that it does not', () => {
     let unbalanced = 0;
     holds(
@@ -102,7 +120,9 @@ describe('a rig dressed from few answers', () => {
         const { input, movable } = numbers.balance!;
         const found = raBalance(input);
         if (found.inRange) expect(Math.abs(movable[0]!.setM - found.positionM!)).to.be.lessThan(0.002);
-        else {
+        else if (movable.length === 0) {
+          expect(offBarOf(input, [])?.code).to.equal('noWeight');
+        } else {
           unbalanced += 1;
           // What cannot be held stands as near to it as the bar allows.
           const heavy = found.positionM! > input.barRangeM[1];
