@@ -22,7 +22,8 @@ const SPEAKS_OF: Partial<Record<RigThing, RegExp>> = {
 /** Pages that speak of other mounts than this rig's, and the one place that says once what is left out. */
 const ELSEWHERE = /^payload, choice$|^run$/;
 
-const MISHAPS: Record<string, RegExp> = {
+/** Sentences that went wrong, by what is wrong with them. */
+export const MISHAPS: Record<string, RegExp> = {
   'a word doubled': /\b([A-Za-z]{2,}) \1\b/i,
   'no value': /NaN|undefined|\bnull\b|Infinity|\[object/,
   'many minutes': /\b(1[89]\d|[2-9]\d\d|\d{4,}) min\b/,

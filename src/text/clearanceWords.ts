@@ -74,7 +74,7 @@ export function poseSentence(pose: WorstPose, feet: Feet, f: Format, hasBar: boo
 export function poseReason(pose: WorstPose, shift: GapShift | null, feet: Feet, f: Format): string {
   const { value: gapM, doubt: sigmaM, drawnM } = pose.clearance;
   const when = `So it comes nearest tonight, at ${f.clock(pose.timeMs)}: ${gapWords(pose.clearance.closest, { gapM, sigmaM }, feet, f)}`;
-  if (shift === null) return `${when} by the measures of your rig. Nobody has measured it yet.`;
+  if (shift === null) return `${when} by the lengths in your rig’s record. Nobody has measured it yet.`;
   const said = shift.count === 1 ? 'your measured gap says' : `${shift.count} measured gaps say`;
   // Rounded to what a ruler tells.
   const moreM = gapM - drawnM;

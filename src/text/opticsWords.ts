@@ -102,7 +102,7 @@ const COMPARED: readonly Compared[] = [
   { name: 'Star by the seeing alone', of: (o) => o.seeingPx, words: (v, f) => f.quantity(v, 'pixels', 2) },
   { name: 'Lit circle against the diagonal', of: (o) => o.coverage, words: share },
   { name: 'Light in the corners by the angle', of: (o) => o.cornerLight, words: share },
-  { name: 'Focus tolerance', of: (o) => o.focus.toleranceUm, words: (v, f) => f.quantity(v, 'focusUm') },
+  { name: 'Focus tolerance in all', of: (o) => o.focus.toleranceUm, words: (v, f) => f.quantity(v, 'focusUm') },
   {
     name: 'Guide noise',
     of: (o) => o.guide?.centroidErrorArcsec ?? null,
@@ -143,3 +143,9 @@ export function eyepieceWords(v: EyepieceView, f: Format): string {
 
 export const eyepieceName = ({ name, barlow }: EyepieceView): string =>
   barlow === null ? name : `${name} with ${barlow}`;
+
+/** Beside a rig that stands alone. */
+export const COMPARE = {
+  exampleName: 'a 0.8× reducer',
+  example: 'An example: this rig with a 0.8× reducer. Make another rig in Kit to lay it beside this one.',
+} as const;

@@ -3,6 +3,7 @@ import type { LimitSource } from '../core/night/plan/meridianLimit.ts';
 import type { Tonight } from '../core/night/advice/tonight.ts';
 import type { PlatformRun } from '../core/night/advice/platformRun.ts';
 import type { Format } from './format.ts';
+import { moonWords } from './planWords.ts';
 import { platformRests } from './platformWords.ts';
 import { SKY_LIGHT_NAME, skyLightRests, skyLightValue } from './skyLightWords.ts';
 import { TONIGHT_NAME } from './stations.ts';
@@ -16,7 +17,7 @@ import { clockFaceWords, readingWords } from './polarWords.ts';
 /** `to`: the bench, with its tab. */
 export type Line = { name: string; value: string; rests: string; to: string };
 export type TonightLines = Record<
-  'light' | 'bearing' | 'latitude' | 'dial' | 'sub' | 'hand' | 'platform' | 'weight' | 'meridian',
+  'light' | 'bearing' | 'latitude' | 'dial' | 'sub' | 'hand' | 'platform' | 'weight' | 'moon' | 'meridian',
   Line | null
 >;
 
@@ -30,6 +31,25 @@ const lightLine = (light: Tonight['light'], f: Format): Line | null =>
   light.code === 'dark'
     ? null
     : { name: SKY_LIGHT_NAME, value: skyLightValue(light, f), rests: skyLightRests(light, f), to: 'meridian' };
+
+/** Under this nobody exposes longer for it. */
+const LEAST_FACTOR = 1.1;
+
+function moonLine(moon: NonNullable<Tonight['moon']>, f: Format, takesSubs: boolean): Line {
+  const factor = moon.worst?.exposureFactor ?? 1;
+  const costs = takesSubs && factor >= LEAST_FACTOR;
+  return {
+    name: 'Moonlight at the target',
+    value:
+      moon.worst === null
+        ? 'none'
+        : costs
+          ? `up to ${f.quantity(factor, 'ratio', factor < 3 ? 1 : 0)} times the exposure`
+          : `${f.quantity(moon.litShare, 'percent')} lit`,
+    rests: moonWords(moon, f, takesSubs),
+    to: 'meridian',
+  };
+}
 
 function bearingLine({ compassDeg, declinationDeg, south }: NonNullable<Tonight['bearing']>, f: Format): Line {
   const pole = `true ${south ? 'south' : 'north'}`;
@@ -200,6 +220,7 @@ export function tonightLines(t: Tonight, f: Format, nameOf: NameOf): TonightLine
     hand: t.hand && handLine(t.hand, f),
     platform: t.platform && platformLine(t.platform, f),
     weight: t.weight && weightLine(t.weight, f, nameOf),
+    moon: t.moon && moonLine(t.moon, f, t.takesSubs),
     meridian: meridianLine(t.meridian, f),
   };
 }

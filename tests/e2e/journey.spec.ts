@@ -215,7 +215,7 @@ test('a new night for a place where the target never rises, and a summer night w
   await page.getByRole('dialog').getByLabel('Target').selectOption({ label: 'NGC 281' });
   await expect(page.getByRole('dialog').getByLabel('Evening of')).toHaveValue('2027-06-21');
   await page.getByRole('dialog').getByRole('button', { name: 'Save' }).click();
-  await expect(sentence(page)).toContainText('It gets no astronomical darkness tonight.');
+  await expect(sentence(page)).toContainText('It does not get dark enough tonight.');
 });
 
 test('an unknown night and an unknown page say so', async ({ page }) => {

@@ -41,7 +41,8 @@ test('pieces dragged and moved by keyboard, turned round, each step taken back',
 
 test('two rigs side by side, kept in the address', async ({ page }) => {
   const problems = await open(page, `${HERON}/light-path?tab=compare`);
-  await expect(sentence(page)).toHaveText('Choose the other rig to lay beside this one.');
+  // It does not open empty: another rig lies beside this one at once.
+  await expect(sentence(page)).toHaveText('Take Plover for 0.5 times the width of sky, Heron for the other.');
   await page.getByLabel('The other rig').selectOption('Wagtail');
   await expect(sentence(page)).toHaveText('Take Wagtail for 3.2 times the width of sky, Heron for the other.');
   await page.reload();

@@ -15,6 +15,7 @@ import {
   KnobGlyph,
   LatitudeGlyph,
   MeridianGlyph,
+  MoonGlyph,
   PlatformGlyph,
   SubGlyph,
   SunGlyph,
@@ -73,6 +74,9 @@ function Use({ answers, lines }: Rows) {
       </Row>
       <Row line={lines.weight}>
         <BarGlyph share={answers.weight?.shareOfBar ?? 0} />
+      </Row>
+      <Row line={lines.moon}>
+        <MoonGlyph litShare={answers.moon?.litShare ?? 0} />
       </Row>
       <Row line={lines.meridian}>
         <MeridianGlyph flips={answers.meridian?.flips ?? false} />

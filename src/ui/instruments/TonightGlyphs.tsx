@@ -65,6 +65,18 @@ export const SunGlyph = ({ isUp }: { isUp: boolean }) => (
   </Frame>
 );
 
+/** The moon with its lit part to the right: half its edge, and the shadow's as an ellipse. */
+export function MoonGlyph({ litShare }: { litShare: number }) {
+  const across = RING * Math.abs(1 - 2 * litShare);
+  const lit = `M${MIDDLE} ${MIDDLE - RING}A${RING} ${RING} 0 0 1 ${MIDDLE} ${MIDDLE + RING}A${across} ${RING} 0 0 ${litShare < 0.5 ? 0 : 1} ${MIDDLE} ${MIDDLE - RING}Z`;
+  return (
+    <Frame>
+      <circle cx={MIDDLE} cy={MIDDLE} r={RING} stroke="var(--line)" strokeWidth="2" fill="var(--sheet)" />
+      <path d={lit} fill="var(--amber)" />
+    </Frame>
+  );
+}
+
 /** A low box on a board that tilts. */
 export const PlatformGlyph = () => (
   <Frame>

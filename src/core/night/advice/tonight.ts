@@ -19,6 +19,7 @@ import { isLookedAt } from '../plan/plainPlan.ts';
 import type { OffBar } from '../../mount/offBar.ts';
 import { offBarOfNight } from './hands/offBarOfNight.ts';
 import type { SkyLight } from '../plan/skyLight.ts';
+import { moonOfNight, type MoonOfNight } from './moonOfNight.ts';
 import { lightOfNight } from './lightOfNight.ts';
 import { polarStarsStand } from '../../pole/polarStars.ts';
 import { hasTonight } from '../hasTonight.ts';
@@ -66,6 +67,10 @@ export type Tonight = {
   /** How long what tilts under the tube follows; null for what follows all night, or not at all. */
   platform: PlatformRun | null;
   light: SkyLight;
+  /** In the target's hours; null without one. */
+  moon: MoonOfNight | null;
+  /** Takes subs, so that moonlight has a price in exposure. */
+  takesSubs: boolean;
 };
 
 function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
@@ -141,5 +146,7 @@ export function tonight(night: NightStatic, at: NightAt): Tonight {
     hand: motorsOf(numbers.mount) === 'none' || numbers.eyepiece ? handOfNight(night) : null,
     platform: platformRun(night),
     light: lightOfNight(night),
+    moon: moonOfNight(night),
+    takesSubs: rigHas(numbers).has('camera') && !isLookedAt(night),
   };
 }

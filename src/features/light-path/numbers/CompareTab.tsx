@@ -3,10 +3,10 @@ import { Form } from 'react-bootstrap';
 import { useSearchParams } from 'react-router';
 import { equivalentOf, type OpticsOfRig } from '../../../core/rig/opticsOfRig.ts';
 import { useNight, useShared } from '../../../session/session.ts';
-import { compareSentence, comparedRows, equivalentWords } from '../../../text/opticsWords.ts';
+import { COMPARE, compareSentence, comparedRows, equivalentWords } from '../../../text/opticsWords.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { ScrollTable } from '../../../ui/ScrollTable.tsx';
-import { opticsOfNight, opticsOfOther } from './numbersModel.ts';
+import { exampleOther, opticsOfNight, opticsOfOther } from './numbersModel.ts';
 
 const WITH = 'with';
 /** Without a plan, the exposure that is turned into the other rig's. */
@@ -40,9 +40,9 @@ export function CompareTab({ tabs }: { tabs: ReactNode }) {
   const [params, setParams] = useSearchParams();
   const { rig } = night.records;
   const others = stored.rigs.filter((r) => r.id !== rig.id && r.deletedAtUtc === null && !r.archived);
-  const chosen = others.find((r) => r.id === params.get(WITH)) ?? null;
+  const chosen = others.find((r) => r.id === params.get(WITH)) ?? others[0] ?? null;
   const is = opticsOfNight(night);
-  const other = chosen ? opticsOfOther(chosen, stored.parts, night) : null;
+  const other = chosen ? opticsOfOther(chosen, stored.parts, night) : exampleOther(night, COMPARE.exampleName);
   const choose = (id: string): void =>
     setParams(
       (before) => {
@@ -59,19 +59,22 @@ export function CompareTab({ tabs }: { tabs: ReactNode }) {
       reason="Both under tonight’s seeing; the difference is what the other one has more or less."
       instrumentName="The comparison"
     >
-      <Form.Select
-        className="short-field"
-        aria-label="The other rig"
-        value={chosen?.id ?? ''}
-        onChange={(event) => choose(event.target.value)}
-      >
-        <option value="">choose a rig…</option>
-        {others.map((r) => (
-          <option key={r.id} value={r.id}>
-            {r.name}
-          </option>
-        ))}
-      </Form.Select>
+      {chosen ? (
+        <Form.Select
+          className="short-field"
+          aria-label="The other rig"
+          value={chosen.id}
+          onChange={(event) => choose(event.target.value)}
+        >
+          {others.map((r) => (
+            <option key={r.id} value={r.id}>
+              {r.name}
+            </option>
+          ))}
+        </Form.Select>
+      ) : (
+        <p>{COMPARE.example}</p>
+      )}
       {chosen && !other && <p className="section">{chosen.name} lacks a tube or a camera: nothing can be compared.</p>}
       {is && other && <Compared is={is} other={other} />}
     </BenchLayout>

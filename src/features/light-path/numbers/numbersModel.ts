@@ -52,3 +52,14 @@ export function refocusOf({ records }: NightStatic, optics: OpticsOfRig): { degC
   if (!line || line.umPerDeg === 0) return null;
   return { degC: refocusAfterC(optics.focus.toleranceUm, line.umPerDeg), umPerDeg: line.umPerDeg };
 }
+
+const EXAMPLE_FACTOR = 0.8;
+
+/** Beside a rig that stands alone: the same with a reducer, as an example. */
+export function exampleOther(night: NightStatic, name: string): OpticsOfRig | null {
+  const { rig, parts } = night.records;
+  const shorter = parts.map((p) =>
+    p.id === rig.imagingTubeId && p.kind === 'tube' ? { ...p, focalMm: p.focalMm * EXAMPLE_FACTOR } : p,
+  );
+  return opticsOfOther({ ...rig, name }, shorter, night);
+}
