@@ -1,32 +1,54 @@
 /** This device's own place, when it has one and the user allows it. */
-import { useState } from 'react';
+import { useRef, useState } from 'react';
+import { deviceAnswer, type DevicePlace } from './devicePlace.ts';
 
-export type DevicePlace = { latDeg: number; lonDeg: number; elevationM: number | null; zoneIana: string };
-export type AskingPlace = 'idle' | 'asking' | 'refused';
+export type AskingPlace =
+  | { at: 'idle' | 'asking' }
+  | { at: 'refused' | 'silent' | 'spoiled' }
+  /** It came after something was typed: taken only when it is wanted. */
+  | { at: 'late'; place: DevicePlace };
 
-const TIMEOUT_MS = 20_000;
-/** A metre or so. */
-const DECIMALS = 5;
+/** The browser's own limit does not count the time in which it asks the user, and some never answer. */
+const LONGEST_MS = 15_000;
 
 export const hasDevicePlace = (): boolean => 'geolocation' in navigator;
 
-export function useDevicePlace(found: (place: DevicePlace) => void): { state: AskingPlace; ask: () => void } {
-  const [state, setState] = useState<AskingPlace>('idle');
+/** @param typed all that is typed now: what changed since the question was asked is not overwritten. */
+export function useDevicePlace(found: (place: DevicePlace) => void, typed: () => string) {
+  const [state, setState] = useState<AskingPlace>({ at: 'idle' });
+  const asked = useRef(0);
   const ask = (): void => {
-    setState('asking');
-    navigator.geolocation.getCurrentPosition(
-      ({ coords }) => {
-        setState('idle');
-        found({
-          latDeg: Number(coords.latitude.toFixed(DECIMALS)),
-          lonDeg: Number(coords.longitude.toFixed(DECIMALS)),
-          elevationM: coords.altitude === null ? null : Math.round(coords.altitude),
-          zoneIana: Intl.DateTimeFormat().resolvedOptions().timeZone,
-        });
-      },
-      () => setState('refused'),
-      { enableHighAccuracy: true, timeout: TIMEOUT_MS },
-    );
+    const [question, before] = [asked.current + 1, typed()];
+    asked.current = question;
+    setState({ at: 'asking' });
+    // The first answer to the last question counts; a place that comes too late is still one.
+    const told = (next: AskingPlace): void => {
+      if (asked.current === question) setState(next);
+    };
+    const silent = setTimeout(() => told({ at: 'silent' }), LONGEST_MS);
+    const answered = (position: unknown): void => {
+      clearTimeout(silent);
+      const place = deviceAnswer(position, Intl.DateTimeFormat().resolvedOptions().timeZone);
+      if (place === null) told({ at: 'spoiled' });
+      else if (typed() !== before || asked.current !== question) told({ at: 'late', place });
+      else {
+        told({ at: 'idle' });
+        found(place);
+      }
+    };
+    const refused = (): void => {
+      clearTimeout(silent);
+      told({ at: 'refused' });
+    };
+    try {
+      navigator.geolocation.getCurrentPosition(answered, refused, { enableHighAccuracy: true, timeout: LONGEST_MS });
+    } catch {
+      refused();
+    }
   };
-  return { state, ask };
+  const take = (place: DevicePlace): void => {
+    setState({ at: 'idle' });
+    found(place);
+  };
+  return { state, ask, take };
 }

@@ -4,26 +4,33 @@ import type { Held } from './held.ts';
 
 export type Copy = Held & {
   fileName: string;
+  /** Counts on from copy to copy: which is the newer one, whatever the clock said. Copies without one are older. */
+  count: number;
   atUtc: string;
   /** Of what it holds: a state that is copied already is not copied again. */
   print: string;
 };
 
 export const COPIES_FOLDER = 'copies';
-const NAME = /^tidy-owl_(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})_(\d+)_(\d+)_(\d+)_([0-9a-f]+)\.json\.gz$/;
+const NAME =
+  /^tidy-owl_(?:n(\d+)_)?(\d{4}-\d{2}-\d{2})T(\d{2})-(\d{2})-(\d{2})_(\d+)_(\d+)_(\d+)_([0-9a-f]+)\.json\.gz$/;
 
-export function copyName(nowMs: number, { records, readings, nights }: Held, print: string): string {
+export const nextCount = (existing: readonly Copy[]): number => 1 + Math.max(0, ...existing.map(({ count }) => count));
+
+/** @param count of `nextCount`.  @param nowMs what the clock says, right or wrong. */
+export function copyName(count: number, nowMs: number, { records, readings, nights }: Held, print: string): string {
   const at = toUtcText(nowMs).slice(0, 19).replaceAll(':', '-');
-  return `tidy-owl_${at}_${records}_${readings}_${nights}_${print}.json.gz`;
+  return `tidy-owl_n${count}_${at}_${records}_${readings}_${nights}_${print}.json.gz`;
 }
 
 /** Null for a file that is none of ours, or only half written. */
 export function copyOf(fileName: string): Copy | null {
   const found = NAME.exec(fileName);
   if (!found) return null;
-  const [, date = '', hour = '', minute = '', second = '', records, readings, nights, print = ''] = found;
+  const [, count = '0', date = '', hour = '', minute = '', second = '', records, readings, nights, print = ''] = found;
   return {
     fileName,
+    count: Number(count),
     atUtc: `${date}T${hour}:${minute}:${second}.000Z`,
     records: Number(records),
     readings: Number(readings),
@@ -34,7 +41,9 @@ export function copyOf(fileName: string): Copy | null {
 
 /** The newest first. */
 export function copiesIn(fileNames: readonly string[]): Copy[] {
-  return fileNames.flatMap((name) => copyOf(name) ?? []).sort((a, b) => (a.atUtc < b.atUtc ? 1 : -1));
+  return fileNames
+    .flatMap((name) => copyOf(name) ?? [])
+    .sort((a, b) => b.count - a.count || (a.atUtc < b.atUtc ? 1 : -1));
 }
 
 const LAST_KEPT = 5;
@@ -49,3 +58,8 @@ export function copiesToRemove(fileNames: readonly string[]): string[] {
   const kept = new Set([...copies.slice(0, LAST_KEPT), ...[...weekly.values()].slice(0, WEEKS_KEPT)]);
   return copies.filter((copy) => !kept.has(copy)).map((copy) => copy.fileName);
 }
+
+const HALF_WRITTEN = /^tidy-owl_.*\.part$/;
+/** What killed pages left. */
+export const leftovers = (fileNames: readonly string[]): string[] =>
+  fileNames.filter((name) => HALF_WRITTEN.test(name));

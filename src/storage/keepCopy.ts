@@ -1,6 +1,6 @@
 /** Writing a copy of everything: compressed in the browser's own file storage, and plain in a file that the user chose. */
 import { writeBackup, type Backup } from '../formats/backup.ts';
-import { copiesToRemove, COPIES_FOLDER, copyName, type Copy } from './copies.ts';
+import { copiesToRemove, COPIES_FOLDER, copyName, leftovers, nextCount, type Copy } from './copies.ts';
 import type { Held } from './held.ts';
 
 export type CopyPlace = {
@@ -22,22 +22,33 @@ async function compressed(folder: FileSystemDirectoryHandle, fileName: string, t
   if (file.move) await file.move(fileName);
 }
 
-/** Writes nothing when there is nothing of the user's own, or it is copied already. */
+/** One page at a time writes copies: a half one that stands there now was left by a page that is gone. */
+async function clear(here: FileSystemDirectoryHandle): Promise<void> {
+  const names: string[] = [];
+  for await (const name of here.keys()) names.push(name);
+  for (const name of leftovers(names)) await here.removeEntry(name);
+}
+
+async function keepHere(existing: readonly Copy[], text: Blob, named: { held: Held; print: string; nowMs: number }) {
+  const fileName = copyName(nextCount(existing), named.nowMs, named.held, named.print);
+  const root = await navigator.storage.getDirectory();
+  const here = await root.getDirectoryHandle(COPIES_FOLDER, { create: true });
+  await clear(here);
+  await compressed(here, fileName, text);
+  for (const name of copiesToRemove([...existing.map((copy) => copy.fileName), fileName])) await here.removeEntry(name);
+}
+
+/** Writes nothing when there is nothing of the user's own; no second copy of what is copied already. The chosen file is
+ *  written each time: nobody knows what it holds. */
 export async function keepCopy(
   backup: Backup,
-  { held, print, nowMs }: { held: Held; print: string; nowMs: number },
+  named: { held: Held; print: string; nowMs: number },
   { existing, chosenFile }: CopyPlace,
 ): Promise<void> {
-  if (held.records + held.readings === 0 || existing?.[0]?.print === print) return;
-  if (existing === null && !chosenFile) return;
+  if (named.held.records + named.held.readings === 0) return;
+  const isNew = existing !== null && existing[0]?.print !== named.print;
+  if (!isNew && !chosenFile) return;
   const text = new Blob(writeBackup(backup));
-  if (existing !== null) {
-    const fileName = copyName(nowMs, held, print);
-    const root = await navigator.storage.getDirectory();
-    const here = await root.getDirectoryHandle(COPIES_FOLDER, { create: true });
-    await compressed(here, fileName, text);
-    for (const name of copiesToRemove([...existing.map((copy) => copy.fileName), fileName]))
-      await here.removeEntry(name);
-  }
+  if (isNew) await keepHere(existing, text, named);
   if (chosenFile) await writeTo(chosenFile, text.stream());
 }

@@ -76,8 +76,11 @@ export function fieldOnTargetWords(name: string, share: number | null, f: Format
 /** What is compared, in order, with how it is told and how the difference is. */
 export type ComparedRow = { name: string; is: string; other: string; difference: string };
 
-const signed = (value: number, words: (size: number) => string): string =>
-  `${value < 0 ? '−' : '+'}${words(Math.abs(value))}`;
+/** What rounds to nothing has no sign. */
+function signed(value: number, words: (size: number) => string): string {
+  const size = words(Math.abs(value));
+  return size === words(0) ? size : `${value < 0 ? '−' : '+'}${size}`;
+}
 
 type Compared = {
   name: string;

@@ -19,11 +19,11 @@ const POSSIBLE = {
 
 export const SKY_LIGHT_NAME = 'Darkness';
 
-/** `none: the sun stays up`, `16:02 to 07:58`. */
+/** `none`, `16:02 to 07:58`. */
 export function skyLightValue(light: Odd, f: Format): string {
   switch (light.code) {
     case 'sunUp':
-      return 'none: the sun stays up';
+      return 'none';
     case 'tooLight':
       return `only twilight, ${f.clock(light.span.fromMs)} to ${f.clock(light.span.toMs)}`;
     case 'sunBelow':
@@ -34,7 +34,7 @@ export function skyLightValue(light: Odd, f: Format): string {
 export function skyLightRests(light: Odd, f: Format): string {
   switch (light.code) {
     case 'sunUp':
-      return `No star shows: put together, level and balance now.${again(light.againMs, f)}`;
+      return `The sun stays up and no star shows: put together, level and balance now.${again(light.againMs, f)}`;
     case 'tooLight':
       return `It gets no darker than ${DEEPEST[light.deepest]}. ${POSSIBLE[light.deepest]}${again(light.againMs, f)}`;
     case 'sunBelow':

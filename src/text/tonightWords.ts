@@ -221,6 +221,7 @@ export function tonightLines(t: Tonight, f: Format, nameOf: NameOf): TonightLine
     platform: t.platform && platformLine(t.platform, f),
     weight: t.weight && weightLine(t.weight, f, nameOf),
     moon: t.moon && moonLine(t.moon, f, t.takesSubs),
-    meridian: meridianLine(t.meridian, f),
+    // Where it never gets dark the first line says so; no target is asked for.
+    meridian: t.meridian !== null || t.isDark ? meridianLine(t.meridian, f) : null,
   };
 }

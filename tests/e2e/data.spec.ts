@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { mkdtempSync, openSync, readFileSync, writeFileSync, writeSync, closeSync, rmSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, openSync, readFileSync, writeFileSync, writeSync, closeSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { open, storedText } from './support.ts';
@@ -47,6 +47,31 @@ test('export, wipe, import: the same state byte for byte', async ({ page }) => {
   expect(readFileSync(after, 'utf8')).toBe(readFileSync(before, 'utf8'));
   await page.getByRole('button', { name: 'Undo the last change' }).click();
   await expect(page.getByRole('button', { name: 'readings (0)' })).toBeVisible();
+});
+
+test('of two files of one name each is the one that was chosen, also when the page was left between them', async ({
+  page,
+}) => {
+  await open(page, '/data');
+  const text = readFileSync(await saveEverything(page, 'whole.json'), 'utf8');
+  const file = JSON.parse(text) as { sites: { id: string; name: string }[] };
+  file.sites.push({ ...file.sites[0]!, id: '01KZZZZZZZZZZZZZZZZZZZZZZZ', name: 'Moor' });
+  const [same, more] = ['same', 'more'].map((name) => {
+    mkdirSync(join(folder, name));
+    return join(folder, name, 'backup.json');
+  });
+  writeFileSync(same!, text);
+  writeFileSync(more!, JSON.stringify(file));
+  await choose(page, same!);
+  await expect(page.getByText(/New here:/)).toHaveCount(0);
+  await page.getByRole('link', { name: 'Sites' }).first().click();
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Sites');
+  await page.goBack();
+  await choose(page, more!);
+  await expect(page.getByText(/New here: .*1 site/)).toBeVisible();
+  await page.getByRole('button', { name: /^Merge/ }).click();
+  await open(page, '/sites');
+  await expect(page.getByText('Moor')).toBeVisible();
 });
 
 test('what both sides changed is shown field by field, and merged as chosen', async ({ page }) => {

@@ -198,3 +198,34 @@ test('the device refusing its place is said, and nothing is changed', async ({ p
   await expect(page.getByText('The device did not tell its place. Nothing was changed.')).toBeVisible();
   await expect(page.getByLabel('Latitude')).toHaveValue('22° 45′ 00″ S');
 });
+
+/** A device that answers when the test says so. */
+async function slowPlace(page: Page): Promise<(coords: object) => Promise<void>> {
+  await page.addInitScript(() => {
+    const here = globalThis as unknown as { answerPlace?: (coords: object) => void };
+    navigator.geolocation.getCurrentPosition = (found) => {
+      here.answerPlace = (coords) => found({ coords } as GeolocationPosition);
+    };
+  });
+  return (coords) =>
+    page.evaluate(
+      (given) => (globalThis as unknown as { answerPlace: (c: object) => void }).answerPlace(given),
+      coords,
+    );
+}
+
+test('a place that comes after something was typed is offered, not taken', async ({ page }) => {
+  const answer = await slowPlace(page);
+  await open(page, '/sites/new');
+  await page.getByRole('button', { name: 'Use this device’s place' }).click();
+  await page.getByLabel('Latitude').fill('40.33');
+  await answer({ latitude: -22.75, longitude: 17.2, altitude: null });
+  await expect(page.getByText(/The device’s place came after you typed/)).toBeVisible();
+  await expect(page.getByLabel('Latitude')).toHaveValue('40.33');
+  await page.getByRole('button', { name: 'Take it all the same' }).click();
+  await expect(page.getByLabel('Latitude')).toHaveValue('22° 45′ 00″ S');
+  await page.getByRole('button', { name: 'Use this device’s place' }).click();
+  await answer({ latitude: NaN, longitude: 17.2 });
+  await expect(page.getByText('The device answered without a place.')).toBeVisible();
+  await expect(page.getByLabel('Latitude')).toHaveValue('22° 45′ 00″ S');
+});

@@ -51,7 +51,9 @@ function CopyFile() {
       setName(handle.name);
       copies.changed();
       await copies.now();
-      notify(COPIES_WORDS.fileChosen);
+      // Said only once it is written: a file that refuses is no copy.
+      if (copies.state().problem === null) notify(COPIES_WORDS.fileChosen);
+      else notify(COPIES_WORDS.fileRefused, { tone: 'problem' });
     } catch (error) {
       // Closing the picker is no fault.
       if (!(error instanceof DOMException && error.name === 'AbortError'))

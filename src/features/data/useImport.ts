@@ -1,5 +1,5 @@
 /** Reads a file away from the page, shows what it would change, and writes only when told to. */
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Cancelled } from '../../core/work.ts';
 import { seedOf } from '../../session/recordWork.ts';
 import { useSession, useShared } from '../../session/session.ts';
@@ -17,7 +17,6 @@ export function useImport() {
   const { notify } = useShared();
   const [state, setState] = useState<ImportState>({ step: 'idle' });
   const { going, watch } = useWatched();
-  const chosen = useRef(0);
   const look = async (fileName: string, file: ChosenFile, options: Watched): Promise<void> => {
     const found = await records('preview', { file, seed: seedOf(writer) }, options);
     setState(
@@ -37,9 +36,9 @@ export function useImport() {
     }
   };
   const read = async (file: File): Promise<void> => {
-    chosen.current += 1;
     setState({ step: 'idle' });
-    await show(file.name, { key: `${chosen.current} ${file.name}`, blob: file });
+    // No two choices share a key, also when the page was left and opened again: a file of the same name is another file.
+    await show(file.name, { key: writer.newId(), blob: file });
   };
   return { state, going, read, show, watch, reset: () => setState({ step: 'idle' }) };
 }

@@ -6,7 +6,7 @@ import { isKnownZone } from '../../core/time/civil.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import { EditConflict } from '../../session/EditConflict.tsx';
 import { FromDevice } from '../../session/FromDevice.tsx';
-import type { DevicePlace } from '../../session/useDevicePlace.ts';
+import type { DevicePlace } from '../../session/devicePlace.ts';
 import { useHeadForm } from '../../session/useHeadForm.ts';
 import { modelYearsWords } from '../../text/levelWords.ts';
 import { CoordinateFields } from '../../ui/form/CoordinateFields.tsx';
@@ -133,7 +133,7 @@ export function SiteForm({ site }: { site: Site | null }) {
     <FormProvider {...form}>
       <form onSubmit={(event) => void form.handleSubmit(save)(event)} noValidate>
         <PageTitle>{site ? site.name : 'New site'}</PageTitle>
-        <FromDevice found={fromDevice(form)} />
+        <FromDevice found={fromDevice(form)} typed={() => JSON.stringify(form.getValues())} />
         <div className="fields">
           <TextField name="name" label="Name" />
           <CoordinateFields />

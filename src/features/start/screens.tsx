@@ -32,7 +32,10 @@ export function Where() {
   };
   return (
     <Queries>
-      <FromDevice found={({ latDeg, lonDeg, zoneIana }) => take({ latDeg, lonDeg, zoneIana, placeName: '' })} />
+      <FromDevice
+        typed={() => JSON.stringify(form.getValues(['latDeg', 'lonDeg', 'placeName', 'zoneIana']))}
+        found={({ latDeg, lonDeg, zoneIana }) => take({ latDeg, lonDeg, zoneIana, placeName: '' })}
+      />
       <TownField
         chosen={placeName}
         take={({ name, latDeg, lonDeg }) => take({ latDeg, lonDeg, placeName: name, zoneIana: '' })}

@@ -163,7 +163,7 @@ function SubsWatch() {
       <SkyLightNote />
       <Sentence watch={watch} here={here} />
       {isFlip(watch) && here.first && <p className="caution-line">{firstFlipWords(here.by)}</p>}
-      {watch.code !== 'flipping' && <Figures />}
+      {watch.code !== 'flipping' && watch.code !== 'noDark' && <Figures />}
       {!night.records.fromSnapshot && <Action watch={watch} here={here} log={() => setLogging(true)} />}
       {isFlip(watch) && <FlipSteps here={here} />}
       <Platform alone={false} />

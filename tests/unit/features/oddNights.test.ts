@@ -17,7 +17,8 @@ const card = (wish: Wish) => nightCard(night(wish), SETTING_DEFAULTS.balance, 60
 describe('odd nights', () => {
   it('under a midnight sun Tonight, Meridian and Watch say so, and no target is asked for', () => {
     const shown = night(SUN_UP);
-    expect(tonight(shown, nightAt(shown, shown.sky.events.startMs)).light.code).to.equal('sunUp');
+    const told = tonight(shown, nightAt(shown, shown.sky.events.startMs));
+    expect([told.light.code, told.dial, told.isDark]).to.deep.equal(['sunUp', null, false]);
     expect(meridianModel(shown).saying).to.have.nested.property('light.code', 'sunUp');
     expect(watchAt(shown, shown.sky.events.startMs).code).to.equal('noDark');
     expect(meridianModel(night({ ...SUN_UP, targetId: null })).saying.code).to.equal('noDarkness');

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { copiesIn, copiesToRemove, copyName, copyOf } from '../../../src/storage/copies.ts';
+import { copiesIn, copiesToRemove, copyName, copyOf, leftovers, nextCount } from '../../../src/storage/copies.ts';
 import {
   heldBefore,
   heldIn,
@@ -26,10 +26,11 @@ const memory = () => {
 
 describe('automatic copies', () => {
   it('a name tells the moment and what the copy holds', () => {
-    const name = copyName(NOW, HELD, '00ff00ff00ff00ff');
-    expect(name).to.equal('tidy-owl_2026-11-24T21-05-09_3_40_2_00ff00ff00ff00ff.json.gz');
+    const name = copyName(7, NOW, HELD, '00ff00ff00ff00ff');
+    expect(name).to.equal('tidy-owl_n7_2026-11-24T21-05-09_3_40_2_00ff00ff00ff00ff.json.gz');
     expect(copyOf(name)).to.deep.equal({
       fileName: name,
+      count: 7,
       atUtc: '2026-11-24T21:05:09.000Z',
       print: '00ff00ff00ff00ff',
       ...HELD,
@@ -37,10 +38,27 @@ describe('automatic copies', () => {
     expect([copyOf(`${name}.part`), copyOf('notes.txt')], 'half written, or none of ours').to.deep.equal([null, null]);
   });
 
+  it('the newer one is the one written later, whatever the clock said; those from before they were counted are older', () => {
+    const old = 'tidy-owl_2030-01-01T00-00-00_3_40_2_aa.json.gz';
+    const ahead = copyName(1, Date.UTC(2031, 0, 1), HELD, 'bb');
+    const right = Array.from({ length: 8 }, (_, i) => copyName(2 + i, NOW + i * 60_000, HELD, `c${i}`));
+    const all = [...right.slice(4), old, ahead, ...right.slice(0, 4)];
+    expect(copiesIn(all).map(({ fileName }) => fileName)).to.deep.equal([...right.toReversed(), ahead, old]);
+    expect(nextCount(copiesIn(all))).to.equal(10);
+    expect(nextCount([])).to.equal(1);
+    // A clock that once stood years ahead pushes none of the last five out.
+    for (const name of right.slice(3)) expect(copiesToRemove(all), name).not.to.include(name);
+  });
+
+  it('half a copy is one that a killed page left; nothing else is', () => {
+    const name = copyName(3, NOW, HELD, 'ab');
+    expect(leftovers([name, `${name}.part`, 'notes.part'])).to.deep.equal([`${name}.part`]);
+  });
+
   it('the last five stay and one of each week, whatever was copied when', () => {
     holds(
       fc.property(fc.array(fc.integer({ min: 0, max: 200 * 24 }), { minLength: 1, maxLength: 60 }), (hours) => {
-        const names = [...new Set(hours)].map((h) => copyName(NOW - h * 3_600_000, HELD, 'ab'));
+        const names = [...new Set(hours)].map((h) => copyName(10_000 - h, NOW - h * 3_600_000, HELD, 'ab'));
         const gone = new Set(copiesToRemove([...names, 'other.txt']));
         const kept = names.filter((n) => !gone.has(n));
         const newest = copiesIn(names).map((c) => c.fileName);

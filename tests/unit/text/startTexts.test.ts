@@ -61,6 +61,7 @@ const TONIGHT: Tonight = {
   light: { code: 'dark' },
   moon: null,
   takesSubs: true,
+  isDark: true,
 };
 const lines = (change: Partial<Tonight>, format = f) => tonightLines({ ...TONIGHT, ...change }, format, String);
 

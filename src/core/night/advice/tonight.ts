@@ -19,6 +19,7 @@ import { isLookedAt } from '../plan/plainPlan.ts';
 import type { OffBar } from '../../mount/offBar.ts';
 import { offBarOfNight } from './hands/offBarOfNight.ts';
 import type { SkyLight } from '../plan/skyLight.ts';
+import { poleStarsShow } from '../plan/darkness.ts';
 import { moonOfNight, type MoonOfNight } from './moonOfNight.ts';
 import { lightOfNight } from './lightOfNight.ts';
 import { polarStarsStand } from '../../pole/polarStars.ts';
@@ -67,6 +68,8 @@ export type Tonight = {
   /** How long what tilts under the tube follows; null for what follows all night, or not at all. */
   platform: PlatformRun | null;
   light: SkyLight;
+  /** As dark as the night asks for, at some time. */
+  isDark: boolean;
   /** In the target's hours; null without one. */
   moon: MoonOfNight | null;
   /** Takes subs, so that moonlight has a price in exposure. */
@@ -125,6 +128,10 @@ function weightOf(night: NightStatic, { found, rig }: BarOfNight): Tonight['weig
   return { positionM, off, guessed: isGuessed(night.numbers.masses), shareOfBar };
 }
 
+/** Do the stars by which the pole is found stand high enough, and does it get dark enough for them? */
+const showsPole = ({ records: { site }, sky }: NightStatic): boolean =>
+  polarStarsStand(site.latDeg) && poleStarsShow(sky.events, site.latDeg) !== null;
+
 function meridianOf({ target, targetSky, plan, flips, limit, numbers }: NightStatic): Tonight['meridian'] {
   if (!target || !targetSky) return null;
   const { transitMs } = targetSky.transit;
@@ -139,13 +146,14 @@ export function tonight(night: NightStatic, at: NightAt): Tonight {
   return {
     bearing: equatorial ? bearingOf(night) : null,
     latitude: rigHas(numbers).has('scale') ? { scaleDeg: scale.scaleDeg, biasKnown: scale.bias !== null } : null,
-    dial: equatorial && polarStarsStand(records.site.latDeg) ? dialOf(night, at) : null,
+    dial: equatorial && showsPole(night) ? dialOf(night, at) : null,
     sub: subOf(night, at),
     weight: bar && weightOf(night, bar),
     meridian: meridianOf(night),
     hand: motorsOf(numbers.mount) === 'none' || numbers.eyepiece ? handOfNight(night) : null,
     platform: platformRun(night),
     light: lightOfNight(night),
+    isDark: night.dark !== null,
     moon: moonOfNight(night),
     takesSubs: rigHas(numbers).has('camera') && !isLookedAt(night),
   };

@@ -45,7 +45,7 @@ describe('what the sun leaves of a night', () => {
     ] as const) {
       const { light } = at(latDeg, noon);
       if (light.code === 'dark') throw new Error('expected an odd night');
-      expect(skyLightValue(light, f)).to.match(/\d\d:\d\d|sun stays up/);
+      expect(skyLightValue(light, f)).to.match(/\d\d:\d\d|^none$/);
       expect(skyLightRests(light, f)).to.match(/^[A-Z].*\.$/);
     }
     expect(skyLightRests({ code: 'sunUp', againMs: Date.UTC(2026, 7, 12, 23) }, f)).to.match(
