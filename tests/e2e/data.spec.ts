@@ -70,6 +70,7 @@ test('of two files of one name each is the one that was chosen, also when the pa
   await choose(page, more!);
   await expect(page.getByText(/New here: .*1 site/)).toBeVisible();
   await page.getByRole('button', { name: /^Merge/ }).click();
+  await expect(page.getByText('Merged.')).toBeVisible();
   await open(page, '/sites');
   await expect(page.getByText('Moor')).toBeVisible();
 });
