@@ -63,7 +63,8 @@ test('of two files of one name each is the one that was chosen, also when the pa
   writeFileSync(same!, text);
   writeFileSync(more!, JSON.stringify(file));
   await choose(page, same!);
-  await expect(page.getByText(/New here:/)).toHaveCount(0);
+  await expect(page.getByText(/New here:/)).toBeVisible();
+  await expect(page.getByText(/New here: .*1 site/)).toHaveCount(0);
   await page.getByRole('link', { name: 'Sites' }).first().click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Sites');
   await page.goBack();
