@@ -14,7 +14,7 @@ test('the night card prints on one page, black on white, with all that the night
     'Flip 21:09',
     'Dawn 05:51',
     'Polaris on the dial',
-    '17:30 8:57',
+    '18:00 8:42',
     '07:00',
     'Weight 3.5 kg 299 mm',
     'Tube in its rings 357 mm',
