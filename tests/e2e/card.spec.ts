@@ -15,7 +15,7 @@ test('the night card prints on one page, black on white, with all that the night
     'Dawn 05:51',
     'Polaris on the dial',
     '18:00 8:42',
-    '07:00',
+    '06:30 2:26',
     'Weight 3.5 kg 299 mm',
     'Tube in its rings 357 mm',
     'Compass along the axis 0.4°',
