@@ -10,6 +10,8 @@ export type AskingPlace =
 
 /** The browser's own limit does not count the time in which it asks the user, and some never answer. */
 const LONGEST_MS = 15_000;
+/** The browser's code for having waited in vain. */
+const TIMED_OUT = 3;
 
 export const hasDevicePlace = (): boolean => 'geolocation' in navigator;
 
@@ -36,9 +38,9 @@ export function useDevicePlace(found: (place: DevicePlace) => void, typed: () =>
         found(place);
       }
     };
-    const refused = (): void => {
+    const refused = (error?: GeolocationPositionError): void => {
       clearTimeout(silent);
-      told({ at: 'refused' });
+      told({ at: error?.code === TIMED_OUT ? 'silent' : 'refused' });
     };
     try {
       navigator.geolocation.getCurrentPosition(answered, refused, { enableHighAccuracy: true, timeout: LONGEST_MS });

@@ -11,7 +11,7 @@ export function offBarSentence(off: OffBar, nameOf: NameOf, f: Format): Said {
     case 'noWeight':
       return 'Hang **no weight**: the bar alone is enough.';
     case 'otherSet':
-      return `Hang **${off.set.ids.map(nameOf).join(' and ')}** instead, at **${f.quantity(off.set.positionM, 'barLength')}**.`;
+      return `Hang **${off.set.ids.map(nameOf).join(' and ')}** instead, at **${f.quantity(off.set.positionM, 'barLength')}** from the polar axis.`;
     case 'lighter':
       return 'Hang a **lighter weight**, or bring the clamp further out.';
     case 'longer':

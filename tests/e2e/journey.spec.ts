@@ -53,8 +53,8 @@ test('a weight too light for its bar gets another set, a longer bar or a moved t
   await page.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Saved.')).toBeVisible();
   await open(page, `${HERON}/balance`);
-  await expect(sentence(page)).toHaveText('Hang Weight 5 kg instead, at 205 mm.');
-  await expect(page.getByText('at 205 mm')).toBeVisible();
+  await expect(sentence(page)).toHaveText('Hang Weight 5 kg instead, at 205 mm from the polar axis.');
+  await expect(page.getByText('at 205 mm').last()).toBeVisible();
   await expect(page.getByText('Lengthen the bar')).toBeVisible();
   await expect(page.getByText('Move the tube closer to the axis')).toBeVisible();
 });

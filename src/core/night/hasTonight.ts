@@ -1,15 +1,13 @@
 import { polarStarsStand } from '../pole/polarStars.ts';
-import { oncePer } from '../once.ts';
 import { handsOf, type Hands } from '../rig/assembly.ts';
 import { rigHas, type RigHas } from '../rig/rigHas.ts';
 import type { NightStatic } from './nightStatic.ts';
 
-const WITHOUT_FINDER = oncePer((has: RigHas): RigHas => new Set([...has].filter((thing) => thing !== 'polarFinder')));
-
 /** What the rig has that is of use where it stands tonight: near the equator a polar finder finds nothing. */
 export function hasTonight({ numbers, records }: Pick<NightStatic, 'numbers' | 'records'>): RigHas {
   const has = rigHas(numbers);
-  return polarStarsStand(records.site.latDeg) ? has : WITHOUT_FINDER(has);
+  if (polarStarsStand(records.site.latDeg)) return has;
+  return new Set([...has].filter((thing) => thing !== 'polarFinder'));
 }
 
 /** The hands' words likewise. */

@@ -1,5 +1,5 @@
 /** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
-import { polarStarsStand } from '../../core/pole/polarStars.ts';
+import { dialSpan } from '../../core/night/advice/hands/dialSpan.ts';
 import { poleStarsShow } from '../../core/night/plan/darkness.ts';
 import type { OffBar } from '../../core/mount/offBar.ts';
 import { offBarOfNight } from '../../core/night/advice/hands/offBarOfNight.ts';
@@ -62,9 +62,9 @@ export type NightCard = {
 const HALF_HOUR_MS = 30 * MS_PER_MINUTE;
 const MOST_ROWS = 36;
 
-/** Half hours of the clock while the stars show by which the pole is found. */
-function halfHours({ sky, records }: NightStatic): number[] {
-  const span = poleStarsShow(sky.events, records.site.latDeg);
+/** Half hours of the clock while the dial can be set. */
+function halfHours(night: NightStatic): number[] {
+  const span = dialSpan(night);
   if (!span) return [];
   const first = Math.ceil(span.fromMs / HALF_HOUR_MS) * HALF_HOUR_MS;
   const count = Math.max(0, Math.floor((span.toMs - first) / HALF_HOUR_MS) + 1);
@@ -72,12 +72,7 @@ function halfHours({ sky, records }: NightStatic): number[] {
 }
 
 function dialRows(night: NightStatic): DialRow[] {
-  if (
-    !night.numbers.mount?.finder ||
-    !polarStarsStand(night.records.site.latDeg) ||
-    !night.run.stops.some((s) => s.step === 'polar')
-  )
-    return [];
+  if (!night.numbers.mount?.finder || !night.run.stops.some((s) => s.step === 'polar')) return [];
   return halfHours(night).map((timeMs) => {
     const { belongs, reading } = dialPlace(night.records, nightAt(night, timeMs).poleStar);
     return { timeMs, reading, viewAngleDeg: belongs.angleDeg };

@@ -7,7 +7,7 @@ import { useContext, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { hasTonight } from '../../core/night/hasTonight.ts';
 import { fromUtcText } from '../../core/time/utc.ts';
-import type { Watch } from '../../core/night/advice/watch.ts';
+import { isBeforeAll, type Watch } from '../../core/night/advice/watch.ts';
 import { FlipSteps, StepAction } from '../../session/flip/FlipSteps.tsx';
 import { useFlipWalk, type WalkHere } from '../../session/flip/useFlipWalk.ts';
 import { useNight, useShared } from '../../session/session.ts';
@@ -101,7 +101,9 @@ function Sentence({ watch, here }: { watch: Watch; here: WalkHere }) {
   const has = hasTonight(night);
   const step = watch.code === 'flipping' && here.walk.at !== null ? here.words(here.walk.at) : null;
   const open = useContext(FirstOpen);
-  if (open !== null && watch.code === 'waiting' && (watch.next === 'dark' || watch.next === 'start'))
+  const { timeMs } = useNightAt();
+  const isLive = useIsLive();
+  if (open !== null && isLive && watch.code === 'waiting' && isBeforeAll(night, watch, timeMs))
     return (
       <>
         <p className="sentence" aria-live="polite">

@@ -3,11 +3,13 @@ import { expect } from 'chai';
 import { hasTonight } from '../../../src/core/night/hasTonight.ts';
 import { nightAt } from '../../../src/core/night/nightAt.ts';
 import { tonight } from '../../../src/core/night/advice/tonight.ts';
-import { watchAt } from '../../../src/core/night/advice/watch.ts';
+import { isBeforeAll, watchAt } from '../../../src/core/night/advice/watch.ts';
 import { SETTING_DEFAULTS } from '../../../src/core/records/setting.ts';
 import { CALENDAR_ALARMS, nightCard } from '../../../src/features/night-card/model.ts';
 import { meridianModel } from '../../../src/features/meridian/model.ts';
 import { polarTabs } from '../../../src/features/polar/tabs.ts';
+import { toUtcText } from '../../../src/core/time/utc.ts';
+import { reading } from '../../support/records.ts';
 import { night, type Wish } from '../../support/nights.ts';
 
 const SUN_UP: Wish = { site: { latDeg: 70 }, date: '2026-06-20' };
@@ -22,6 +24,20 @@ describe('odd nights', () => {
     expect(meridianModel(shown).saying).to.have.nested.property('light.code', 'sunUp');
     expect(watchAt(shown, shown.sky.events.startMs).code).to.equal('noDark');
     expect(meridianModel(night({ ...SUN_UP, targetId: null })).saying.code).to.equal('noDarkness');
+  });
+
+  it('what is to be set up comes first only before the first sub of a night that nobody began', () => {
+    const shown = night({});
+    const startMs = shown.legs[0]!.plan!.subs[0]!.startMs;
+    const asks = (wish: Wish, timeMs: number) => {
+      const one = night(wish);
+      return isBeforeAll(one, watchAt(one, timeMs), timeMs);
+    };
+    expect([asks({}, startMs - 3_600_000), asks({}, startMs + 1)]).to.deep.equal([true, false]);
+    const begun = {
+      readings: [reading('event', { what: 'started' }, { id: 's', takenAtUtc: toUtcText(startMs - 7_200_000) })],
+    };
+    expect(asks(begun, startMs - 3_600_000)).to.equal(false);
   });
 
   it('its card has no times for the dial and nothing for a calendar', () => {

@@ -1,5 +1,4 @@
 /** The six first answers about a night: each is what its bench says, asked of the same function. */
-
 import { mountTraits } from '../../mount/mountKinds.ts';
 import type { Engraving } from '../../mount/dial.ts';
 import { motorsOf, type Motors } from '../../mount/motors.ts';
@@ -19,10 +18,9 @@ import { isLookedAt } from '../plan/plainPlan.ts';
 import type { OffBar } from '../../mount/offBar.ts';
 import { offBarOfNight } from './hands/offBarOfNight.ts';
 import type { SkyLight } from '../plan/skyLight.ts';
-import { poleStarsShow } from '../plan/darkness.ts';
+import { dialSpan } from './hands/dialSpan.ts';
 import { moonOfNight, type MoonOfNight } from './moonOfNight.ts';
 import { lightOfNight } from './lightOfNight.ts';
-import { polarStarsStand } from '../../pole/polarStars.ts';
 import { hasTonight } from '../hasTonight.ts';
 import { platformRun, type PlatformRun } from './platformRun.ts';
 import { subAnswer, type SubAnswer } from './stars/subAnswer.ts';
@@ -128,10 +126,6 @@ function weightOf(night: NightStatic, { found, rig }: BarOfNight): Tonight['weig
   return { positionM, off, guessed: isGuessed(night.numbers.masses), shareOfBar };
 }
 
-/** Do the stars by which the pole is found stand high enough, and does it get dark enough for them? */
-const showsPole = ({ records: { site }, sky }: NightStatic): boolean =>
-  polarStarsStand(site.latDeg) && poleStarsShow(sky.events, site.latDeg) !== null;
-
 function meridianOf({ target, targetSky, plan, flips, limit, numbers }: NightStatic): Tonight['meridian'] {
   if (!target || !targetSky) return null;
   const { transitMs } = targetSky.transit;
@@ -146,7 +140,7 @@ export function tonight(night: NightStatic, at: NightAt): Tonight {
   return {
     bearing: equatorial ? bearingOf(night) : null,
     latitude: rigHas(numbers).has('scale') ? { scaleDeg: scale.scaleDeg, biasKnown: scale.bias !== null } : null,
-    dial: equatorial && showsPole(night) ? dialOf(night, at) : null,
+    dial: equatorial && dialSpan(night) !== null ? dialOf(night, at) : null,
     sub: subOf(night, at),
     weight: bar && weightOf(night, bar),
     meridian: meridianOf(night),

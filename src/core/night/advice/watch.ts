@@ -26,6 +26,13 @@ export type Watch =
 /** What comes before everything else: the tube itself. */
 export const isOfTube = ({ code }: Watch): boolean => code === 'flipDue' || code === 'tubeLate' || code === 'flipping';
 
+/** Before the first sub of a night that nobody has begun: what is to be set up comes first. */
+export const isBeforeAll = ({ legs }: Pick<NightStatic, 'legs'>, watch: Watch, timeMs: number): boolean =>
+  watch.code === 'waiting' &&
+  (watch.next === 'dark' || watch.next === 'start') &&
+  watch.state === 'planned' &&
+  timeMs < (legs[0]?.plan?.subs[0]?.startMs ?? -Infinity);
+
 /** The flip may be begun this long before its planned moment. */
 export const FLIP_READY_MS = 60_000;
 
