@@ -42,14 +42,15 @@ export const plans: fc.Arbitrary<PlanInput> = fc.record({
   standsOn: fc.constant(null),
   flipMinutes: finite(1, 20),
   refocus: fc.option(fc.record({ everyMin: finite(5, 120), minutes: finite(1, 6) })),
+  reset: fc.option(fc.record({ everyMin: finite(20, 90), minutes: finite(1, 5) })),
   dither: fc.option(fc.record({ everySubs: fc.integer({ min: 1, max: 5 }), seconds: finite(2, 30) })),
   strategy: fc.constantFrom(...STRATEGIES),
 });
 
 /** Every sub within the night and within a window of its side; none over another, a flip or a break. */
 export function planHolds(input: PlanInput): void {
-  const { subs, flips, refocus } = planSubs(input);
-  const breaks = [...flips, ...refocus];
+  const { subs, flips, breaks } = planSubs(input);
+  const between = [...flips, ...breaks];
   subs.forEach((sub, i) => {
     check(sub.startMs >= input.startMs - SLACK_MS && sub.endMs <= input.endMs + SLACK_MS, 'a sub leaves the night');
     const free = input.windows?.some(
@@ -57,7 +58,7 @@ export function planHolds(input: PlanInput): void {
     );
     check(free ?? true, 'a sub runs where the tube may not stand');
     check(
-      breaks.every((b) => sub.endMs <= b.startMs + SLACK_MS || sub.startMs >= b.endMs - SLACK_MS),
+      between.every((b) => sub.endMs <= b.startMs + SLACK_MS || sub.startMs >= b.endMs - SLACK_MS),
       'a sub runs over a flip or a break',
     );
     const previous = subs[i - 1];

@@ -12,6 +12,7 @@ const CARD_EVENTS: Record<CardCode, string> = {
   dark: 'Dark',
   start: 'First sub',
   refocus: 'Refocus',
+  reset: 'Set the platform back',
   flip: 'Flip',
   secondFlip: 'Second flip',
   limit: 'Tube must stop',
@@ -37,6 +38,7 @@ const CALENDAR_TODO: Partial<Record<CardCode, Todo>> = {
   dark: (has) => (has.has('camera') && has.has('motor') ? 'Fine focus, pointing, tracking.' : 'Fine focus, pointing.'),
   start: 'Start the first sub.',
   refocus: 'Refocus before the next sub.',
+  reset: 'Set the platform back, push the tube to the target, look at the frame.',
   flip: (has) => freed(has, 'Send the tube over.', 'Carry the tube over by hand.'),
   secondFlip: (has) =>
     `It crosses below the pole. ${freed(has, 'Send the tube back over.', 'Carry the tube back over by hand.')}`,

@@ -20,6 +20,7 @@ export const LOG = {
   recordOther: 'Record what this log shows',
   otherRecorded: 'Recorded: what this log shows of the drive.',
   curve: 'The log, drift and cuts',
+  counted: 'The drive as it is counted now',
   folded: 'All turns laid over each other',
   spectrum: 'What turns, by its period',
   decDeg: 'Declination of the star',
@@ -194,6 +195,19 @@ export function earlierWords(
 ): string {
   const then = f.quantity(peakToPeakArcsec, 'arcsec', 1);
   return `Dashed: the drive as recorded on ${formatDate(eveningDate(Date.parse(atUtc), f.zoneIana))}, turned so that both begin alike. It swung ${then} then, ${f.quantity(nowArcsec, 'arcsec', 1)} now.`;
+}
+
+/** What the account takes the drive for. `turn` null: it was measured, and no turn stood out. */
+export function countedWords(
+  atUtc: string | null,
+  turn: { periodS: number; peakToPeakArcsec: number } | null,
+  f: Format,
+): string {
+  const swings = turn
+    ? `${f.quantity(turn.peakToPeakArcsec, 'arcsec', 1)} peak to peak in ${f.quantity(turn.periodS, 'seconds', 0)}`
+    : 'no turn stood out of the air';
+  if (atUtc === null) return `Taken as usual for its kind: ${swings}. A log of yours takes its place.`;
+  return `As recorded on ${formatDate(eveningDate(Date.parse(atUtc), f.zoneIana))}: ${swings}.`;
 }
 
 const AXIS_NAMES = { ra: 'right ascension', dec: 'declination' } as const;

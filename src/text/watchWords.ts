@@ -8,6 +8,7 @@ export const WATCH_EVENTS: Record<WatchEvent, string> = {
   dark: 'until it is dark',
   start: 'to the first sub',
   refocus: 'until you refocus',
+  reset: 'until the platform is set back',
   flip: 'to the flip',
   secondFlip: 'to the second flip',
   limit: 'until the tube must stop',
@@ -133,6 +134,7 @@ const nextWords = (next: keyof typeof NEXT_REASONS, target: string | null): stri
 
 const NEXT_REASONS: Record<Exclude<WatchEvent, 'flip' | 'secondFlip'>, string> = {
   refocus: 'Then: refocus before the next sub.',
+  reset: 'Then: set the platform back and push the tube to the target.',
   dark: 'Then: fine focus and framing.',
   start: 'Then: the first sub.',
   limit: 'Then: stop tracking. No flip is planned.',

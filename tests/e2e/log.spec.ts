@@ -8,6 +8,7 @@ const bring = (page: Page, file: string | { name: string; mimeType: string; buff
 
 test('a log is read as it comes, recorded, and counts in the account and over a reload', async ({ page }) => {
   const problems = await open(page, `${HERON}/tracking?tab=log`);
+  await expect(page.getByText(/^As recorded on .* peak to peak in 479 s\.$/)).toBeVisible();
   await bring(page, `${LOGS}/log02.csv`);
   await expect(sentence(page)).toHaveText(/^Record this drive: it swings 13\.\d″ peak to peak in 47\d\.\d s\.$/);
   await expect(page.getByText('the worm of this mount')).toBeVisible();

@@ -22,6 +22,7 @@ export const base: PlanInput = {
   standsOn: null,
   flipMinutes: 12,
   refocus: null,
+  reset: null,
   dither: null,
   strategy: 'endOfCrossingSub',
 };

@@ -22,7 +22,18 @@ export type PolePoint = {
   polarDistanceArcmin: number;
 };
 export type NightEvent = {
-  code: 'sunset' | 'dark' | 'start' | 'refocus' | 'flip' | 'secondFlip' | 'limit' | 'end' | 'dawn' | 'sunrise';
+  code:
+    | 'sunset'
+    | 'dark'
+    | 'start'
+    | 'refocus'
+    | 'reset'
+    | 'flip'
+    | 'secondFlip'
+    | 'limit'
+    | 'end'
+    | 'dawn'
+    | 'sunrise';
   timeMs: number;
   /** Of which target, where the night has several. */
   target: string | null;
@@ -93,10 +104,10 @@ type Dated = { code: NightEvent['code']; timeMs: number | null | undefined };
 const dated = (all: readonly Dated[], target: string | null): NightEvent[] =>
   all.flatMap(({ code, timeMs }) => (typeof timeMs === 'number' ? [{ code, timeMs, target }] : []));
 
-function eventsOfPlan({ subs, flips, refocus, stopsAtLimit, limitMs }: Plan): Dated[] {
+function eventsOfPlan({ subs, flips, breaks, stopsAtLimit, limitMs }: Plan): Dated[] {
   return [
     { code: 'start', timeMs: subs[0]?.startMs },
-    ...refocus.map(({ startMs }): Dated => ({ code: 'refocus', timeMs: startMs })),
+    ...breaks.map(({ why, startMs }): Dated => ({ code: why, timeMs: startMs })),
     ...flips.map(({ startMs }, i): Dated => ({ code: i === 0 ? 'flip' : 'secondFlip', timeMs: startMs })),
     { code: 'limit', timeMs: stopsAtLimit ? limitMs : null },
     { code: 'end', timeMs: subs.at(-1)?.endMs },

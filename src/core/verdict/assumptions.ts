@@ -24,6 +24,8 @@ export const ASSUMED = {
   flipMinutes: 8,
   /** From start to end of a tilting platform. */
   platformRunMin: 60,
+  /** To set it back, push the tube to the target and look. */
+  platformResetMinutes: 3,
   /** What making the pole better takes, until this user's own minutes are known. */
   alignMinutes: 8,
   /** The same for guiding: balance, calibration and exposure looked at; and for a stack taken apart and focused again. */

@@ -182,6 +182,7 @@ export const CALENDAR_ALARMS: Partial<Record<CardEvent['code'], number>> = {
   dark: 15,
   start: 10,
   refocus: 5,
+  reset: 5,
   flip: 15,
   secondFlip: 15,
   limit: 15,

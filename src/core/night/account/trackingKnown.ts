@@ -7,6 +7,7 @@ import type { ReadingOf } from '../../records/reading.ts';
 import type { NightRecords } from '../../history/nightRecords.ts';
 import { assumedGuided, assumedUnguided } from '../../rig/assumedTracking.ts';
 import { STEADY_DRIVE, type Tracking } from '../../verdict/plannedSub.ts';
+import { driveCounted } from './driveCounted.ts';
 import { learnedOf } from '../learned/learned.ts';
 import { ASSUMED_SOURCE, TOLD_SOURCE, type BudgetSources, type Source } from './sources.ts';
 
@@ -50,16 +51,17 @@ function guidedTracking(records: NightRecords, mount: MountPart | null): Trackin
 }
 
 function unguidedTracking(records: NightRecords, mount: MountPart | null): TrackingKnown {
-  const { drive, rate } = learnedOf(records);
+  const { rate } = learnedOf(records);
+  const { drive, reading } = driveCounted(records, mount);
   const usual = assumedUnguided(mount);
   return {
     tracking: {
       ...usual,
-      drive: drive?.drive ?? usual.drive,
+      drive,
       raRateAxisArcsecPerMin: rate?.arcsecPerMin ?? usual.raRateAxisArcsecPerMin,
     },
     sources: {
-      periodicError: sourceOf(drive?.reading, records),
+      periodicError: sourceOf(reading ?? undefined, records),
       raRate: sourceOf(rate?.reading, records),
       refraction: TOLD_SOURCE,
     },

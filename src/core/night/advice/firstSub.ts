@@ -80,7 +80,9 @@ export function longestFirstSubS(records: readonly OwnRecord[], nightId: string,
   if (!night) return null;
   const still = motorsOf(night.numbers.mount) === 'none';
   const mostS = night.budget?.sub.tracking.guided === true ? Infinity : LONGEST_UNGUIDED_S;
-  const longestS = Math.min(longestOf(night) ?? 0, mostS);
+  const longest = longestOf(night);
+  if (longest === null) return null;
+  const longestS = Math.min(longest, mostS);
   if (still && longestS < LEAST_STILL_S) return null;
   return (still ? SHUTTER_S : SET_S).find((s) => s <= longestS) ?? null;
 }

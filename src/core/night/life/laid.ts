@@ -22,7 +22,7 @@ function joined(told: Told, begun: Flip | null, rest: Plan | null, subS: number)
     subs,
     lost: told.lost,
     flips: [...told.flips, ...(begun ? [begun] : []), ...(rest?.flips ?? [])],
-    refocus: [...told.refocus, ...(rest?.refocus ?? [])],
+    breaks: [...told.breaks, ...(rest?.breaks ?? [])],
     limitMs: rest?.limitMs ?? null,
     stopsAtLimit: rest?.stopsAtLimit ?? false,
     integrationS: subs.length * subS,
@@ -44,7 +44,7 @@ function fromNow(life: Life, input: PlanInput, rest: Plan, asOfMs: number): Plan
   return {
     ...again,
     subs: [...before, ...again.subs],
-    refocus: [...rest.refocus.filter((r) => r.endMs <= due.startMs), ...again.refocus],
+    breaks: [...rest.breaks.filter((r) => r.endMs <= due.startMs), ...again.breaks],
   };
 }
 

@@ -5,6 +5,7 @@ import type { MountPart } from '../../records/part.ts';
 import type { Target } from '../../records/site.ts';
 import { mountFlips, type RigNumbers } from '../../rig/rigNumbers.ts';
 import type { Span } from '../../time/span.ts';
+import { resetOf } from '../../rig/platform.ts';
 import { MS_PER_MINUTE } from '../../time/utc.ts';
 import { ASSUMED } from '../../verdict/assumptions.ts';
 import type { Learned } from '../learned/learned.ts';
@@ -141,6 +142,7 @@ function inputOf(
     refocus:
       entry.refocusEveryMin === null ? null : { everyMin: entry.refocusEveryMin, minutes: ASSUMED.refocusMinutes },
     dither: entry.ditherEvery === 0 ? null : { everySubs: entry.ditherEvery, seconds: DITHER_S },
+    reset: resetOf(numbers.mount),
     strategy: entry.strategy,
   };
 }

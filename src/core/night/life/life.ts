@@ -26,7 +26,7 @@ export type Told = {
   /** Subs that ended, and those that were broken off. */
   kept: readonly Sub[];
   lost: readonly Sub[];
-  refocus: Plan['refocus'];
+  breaks: Plan['breaks'];
   /** Those that were recorded. */
   flips: readonly Flip[];
   /** When the mount was free for it; null = as planned. */
@@ -55,7 +55,7 @@ export type Life = {
 const NOTHING_TOLD: Told = {
   kept: [],
   lost: [],
-  refocus: [],
+  breaks: [],
   flips: [],
   freeFromMs: null,
   overMs: null,
@@ -137,7 +137,7 @@ function cut(courses: readonly Course[], life: Life, timeMs: number): Life {
     ...telling(life, life.leg, {
       kept: [...told.kept, ...rest.subs.filter((s) => s.endMs <= untilMs)],
       lost: ran ? [...told.lost, { ...ran, endMs: untilMs }] : told.lost,
-      refocus: [...told.refocus, ...rest.refocus.filter((r) => r.endMs <= untilMs)],
+      breaks: [...told.breaks, ...rest.breaks.filter((r) => r.endMs <= untilMs)],
     }),
     fromMs: Math.max(life.fromMs, timeMs),
   };
@@ -187,7 +187,7 @@ function started(courses: readonly Course[], life: Life, event: Spoken): Life {
   if (life.stage === 'running') return life;
   if (life.stage === 'paused') return goOn(life, event.timeMs);
   // Nothing was taken until then, whatever the plan had laid.
-  const none = telling(life, life.leg, { kept: [], lost: [], refocus: [] });
+  const none = telling(life, life.leg, { kept: [], lost: [], breaks: [] });
   return goOn(none, event.timeMs);
 }
 

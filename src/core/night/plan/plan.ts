@@ -1,7 +1,7 @@
 /** Sub-exposures around meridian flips: no sub runs while the tube may not stand on its side of the mount. */
 import { requirePositive } from '../../result.ts';
 import { MS_PER_MINUTE } from '../../time/utc.ts';
-import { refocusBreaks, roundOf, subStartMs, subsThatFit, type Cadence } from './stretch.ts';
+import { breaksAmong, roundOf, subStartMs, subsThatFit, type Cadence, type SubBreak } from './stretch.ts';
 
 export type FlipStrategy = 'endOfCrossingSub' | 'asLateAsAllowed' | 'asSoonAsAllowed' | 'stopAtLimit' | 'startAfter';
 export type MountSide = 'before' | 'after';
@@ -32,6 +32,8 @@ export type PlanInput = {
   refocus: { everyMin: number; minutes: number } | null;
   /** A small step of the frame after every so many subs, and how long guiding is unquiet after it; null = none. */
   dither: { everySubs: number; seconds: number } | null;
+  /** How long the mount follows before it is set back, and how long that takes; null = all night. */
+  reset: { everyMin: number; minutes: number } | null;
   strategy: FlipStrategy;
 };
 
@@ -44,8 +46,8 @@ export type Plan = {
   /** Those that were begun and broken off. */
   lost: readonly Sub[];
   flips: Flip[];
-  /** Breaks to refocus. */
-  refocus: { startMs: number; endMs: number }[];
+  /** To refocus, to set a platform back. */
+  breaks: SubBreak[];
   /** When the tube must have stopped or gone over; null when the mount never flips or the plan ends earlier. */
   limitMs: number | null;
   /** True when imaging stops at the limit because no flip is wanted, or none would bring more. */
@@ -57,17 +59,23 @@ const NOTHING: Plan = {
   subs: [],
   lost: [],
   flips: [],
-  refocus: [],
+  breaks: [],
   limitMs: null,
   stopsAtLimit: false,
   integrationS: 0,
 };
 
-function cadenceOf({ subS, gapS, refocus, dither, flipMinutes }: PlanInput): Cadence {
+/** How many subs one run of a platform holds, wherever the other breaks fall in it: none outlasts it. */
+function subsOfRun(free: Cadence, runMin: number): number {
+  const shiftedMs = (free.refocus?.ms ?? 0) + (free.dither?.ms ?? 0);
+  return Math.max(1, subsThatFit(free, 0, runMin * MS_PER_MINUTE - shiftedMs));
+}
+
+function cadenceOf({ subS, gapS, refocus, dither, reset, flipMinutes }: PlanInput): Cadence {
   const stepMs = (subS + gapS) * 1000;
   // A flip refocuses and settles among other things: it never takes less than these.
   const within = (ms: number): number => Math.min(ms, (flipMinutes * MS_PER_MINUTE) / 2);
-  return {
+  const free: Cadence = {
     subMs: subS * 1000,
     stepMs,
     refocus: refocus && {
@@ -75,7 +83,11 @@ function cadenceOf({ subS, gapS, refocus, dither, flipMinutes }: PlanInput): Cad
       ms: within(refocus.minutes * MS_PER_MINUTE),
     },
     dither: dither && { every: dither.everySubs, ms: within(dither.seconds * 1000) },
+    reset: null,
   };
+  return reset
+    ? { ...free, reset: { every: subsOfRun(free, reset.everyMin), ms: reset.minutes * MS_PER_MINUTE } }
+    : free;
 }
 
 /** What is laid on one side, and the flip before it. */
@@ -203,7 +215,7 @@ export function planSubs(input: PlanInput): Plan {
     subs: stretches.flatMap((stretch) => subsOf(laying.cadence, stretch)),
     lost: [],
     flips,
-    refocus: stretches.flatMap(({ fromMs, count }) => refocusBreaks(laying.cadence, fromMs, count)),
+    breaks: stretches.flatMap(({ fromMs, count }) => breaksAmong(laying.cadence, fromMs, count)),
     limitMs: flips[0]?.latestMs ?? (toMs < input.endMs ? toMs : null),
     stopsAtLimit: taken < most && toMs < input.endMs,
     integrationS: taken * input.subS,

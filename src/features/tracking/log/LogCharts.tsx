@@ -9,7 +9,7 @@ import { DragLine } from '../../../ui/charts/DragX.tsx';
 import type { LogHere } from './useLog.ts';
 import { courseOf, cutsOf, foldedOf, roundTimes, spectrumDots, turnDots, type Dot } from './logModel.ts';
 
-const path = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => number): string =>
+export const dotPath = (dots: readonly Dot[], x: (v: number) => number, y: (v: number) => number): string =>
   line<Dot>()
     .x((d) => x(d.x))
     .y((d) => y(d.y))(dots) ?? '';
@@ -21,7 +21,7 @@ const scattered = (dots: readonly Dot[], x: (v: number) => number, y: (v: number
 /** More of them would hide the curve. */
 const MOST_BREAKS = 200;
 
-function rangeOf(dots: readonly Dot[]): [number, number] {
+export function rangeOf(dots: readonly Dot[]): [number, number] {
   const values = dots.map((d) => d.y);
   const [low, high] = [Math.min(...values), Math.max(...values)];
   const edge = Math.max(0.5, 0.06 * (high - low));
@@ -78,8 +78,8 @@ function Course({ analysis, breaks, cutAt }: CourseProps) {
             .map((s) => (
               <path key={s} d={`M${x(s)} 0V${height}`} stroke="var(--ink)" strokeDasharray="1 4" />
             ))}
-          <path d={path(dec, x, y)} fill="none" stroke="var(--soft)" strokeWidth="1" strokeDasharray="3 3" />
-          <path d={path(ra, x, y)} fill="none" stroke="var(--action)" strokeWidth="2" />
+          <path d={dotPath(dec, x, y)} fill="none" stroke="var(--soft)" strokeWidth="1" strokeDasharray="3 3" />
+          <path d={dotPath(ra, x, y)} fill="none" stroke="var(--action)" strokeWidth="2" />
           {cuts.map((s, i) => (
             <DragLine key={s} x={x} height={height} at={s} onDone={(to) => moved(i, to)} />
           ))}
@@ -110,7 +110,7 @@ function Folded({ analysis, earlier }: FoldedProps) {
           <path d={scattered(dots, x, y)} stroke="var(--soft)" strokeWidth="3.2" strokeLinecap="round" />
           {earlier && (
             <path
-              d={path(turnDots(earlier.harmonics, periodic.periodS), x, y)}
+              d={dotPath(turnDots(earlier.harmonics, periodic.periodS), x, y)}
               fill="none"
               stroke="var(--amber)"
               strokeWidth="2"
@@ -118,7 +118,7 @@ function Folded({ analysis, earlier }: FoldedProps) {
             />
           )}
           <path
-            d={path(turnDots(periodic.harmonics, periodic.periodS), x, y)}
+            d={dotPath(turnDots(periodic.harmonics, periodic.periodS), x, y)}
             fill="none"
             stroke="var(--action)"
             strokeWidth="3"
@@ -146,7 +146,7 @@ function Turning({ analysis }: { analysis: TrackAnalysis }) {
         ticks: [0, 0.5, 1],
       }}
     >
-      {({ x, y }) => <path d={path(dots, x, y)} fill="none" stroke="var(--action)" strokeWidth="2" />}
+      {({ x, y }) => <path d={dotPath(dots, x, y)} fill="none" stroke="var(--action)" strokeWidth="2" />}
     </ChartFrame>
   );
 }

@@ -38,6 +38,7 @@ import { LogCourse, LogPeriods } from './LogCharts.tsx';
 import { LogMappingForm } from './LogMappingForm.tsx';
 import { LogCuts, type Shown } from './LogCuts.tsx';
 import { tenth } from './logModel.ts';
+import { CountedDrive } from './CountedDrive.tsx';
 import { FolderDoor } from './FolderDoor.tsx';
 import { StandInDoor } from './StandInDoor.tsx';
 import { useFolder } from './useFolder.ts';
@@ -245,6 +246,17 @@ function useSources(log: LogHere) {
   };
 }
 
+function ReadLog(props: FoundProps) {
+  const { log, state } = props;
+  return (
+    <>
+      <HowRead told={state.told} />
+      <Found {...props} />
+      <Layout told={state.told} readAs={log.readAs} />
+    </>
+  );
+}
+
 function LogBench({ tabs }: { tabs: ReactNode }) {
   const { mount } = useNight().numbers;
   const { format } = useShared();
@@ -266,9 +278,8 @@ function LogBench({ tabs }: { tabs: ReactNode }) {
     >
       {going ? <WorkGoing going={going} /> : <Door isFirst={state.at === 'none'} choose={choose} />}
       {state.at === 'failed' && <Problem>{state.problem}</Problem>}
-      {shown && <HowRead told={shown.told} />}
-      {shown && <Found log={log} state={shown} own={own} cuts={{ isOpen: cutsOpen, set: setCutsOpen }} />}
-      {shown && <Layout told={shown.told} readAs={log.readAs} />}
+      {state.at === 'none' && <CountedDrive />}
+      {shown && <ReadLog log={log} state={shown} own={own} cuts={{ isOpen: cutsOpen, set: setCutsOpen }} />}
       <FolderDoor folder={folder} />
       <StandInDoor standIn={standIn} />
     </BenchLayout>

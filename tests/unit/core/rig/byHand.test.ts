@@ -236,6 +236,7 @@ describe('small reckonings of a night', () => {
       standsOn: null,
       flipMinutes: 8,
       refocus: null,
+      reset: null,
       dither: null,
       strategy: 'stopAtLimit' as const,
     };

@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import { platformRun } from '../../../../src/core/night/advice/platformRun.ts';
-import { nightAt } from '../../../../src/core/night/nightAt.ts';
+import { nightAt, nightEventList } from '../../../../src/core/night/nightAt.ts';
 import { tonight } from '../../../../src/core/night/advice/tonight.ts';
 import type { NightStatic } from '../../../../src/core/night/nightStatic.ts';
 import { orderOfNight } from '../../../../src/core/night/ledger/ledger.ts';
@@ -95,6 +95,27 @@ describe('what the hand pushes, and what tilts under it', () => {
     expect(platformRun({ ...told, numbers: { ...told.numbers, mount } })).to.include({ runMin: 45, assumed: false });
     expect(platformRun(derived(answers('altAzimuth')))).to.equal(null);
     expect(tonight(told, nightAt(told, NOW)).platform).to.deep.equal(platformRun(told));
+  });
+
+  it('a camera on a platform rests while it is set back: no sub outlasts a run, and the card names each', () => {
+    const { rig } = answers('tiltingPlatform');
+    const night = derived({
+      ...answers('tiltingPlatform'),
+      rig: { ...rig, sensor: { format: 'reduced' as const, megapixels: 24 } },
+    });
+    const resets = nightEventList(night).filter((e) => e.code === 'reset');
+    const { breaks } = night.plan!;
+    expect(resets.map((e) => e.timeMs)).to.deep.equal(breaks.map((b) => b.startMs));
+    expect(resets.length).to.be.at.least(2);
+    for (const b of breaks) expect((b.endMs - b.startMs) / 60_000).to.be.within(3, 4);
+    const runs = [night.plan!.subs[0]!.startMs, ...breaks.map((b) => b.endMs)];
+    breaks.forEach((b, i) => expect(b.startMs - runs[i]!).to.be.at.most(60 * 60_000));
+    expect(
+      derived({
+        ...answers('altAzimuth'),
+        rig: { ...rig, carrier: 'altAzimuth', sensor: { format: 'reduced' as const, megapixels: 24 } },
+      }).plan!.breaks,
+    ).to.be.empty;
   });
 
   it('only what follows can be guided, and no lens lies in a box', () => {

@@ -52,6 +52,7 @@ describe('the watch', () => {
   it('a moment ahead is shown as planned, one that lies back as it was', () => {
     const nowMs = plan.subs[0]!.startMs;
     expect(watchAt(night, flip.endMs + 60_000, nowMs)).to.deep.include({ code: 'running', next: 'end' });
+    expect(watchAt(night, flip.endMs, nowMs).code, 'just over').to.equal('running');
     const late = flip.startMs + 3_600_000;
     expect(watchAt(night, plan.subs[3]!.startMs + 1000, late)).to.deep.include({ code: 'running', sub: 4 });
   });

@@ -54,6 +54,11 @@ describe('the drive that a log saw', () => {
     });
     expect(measuredDrive(track({ ...without, rest: bumps(239) }), mount)).to.equal(null);
     expect(measuredDrive(track({ ...without, rest: null }), mount), 'nothing seen is not nothing').to.equal(null);
+    expect(measuredDrive(track({ ...without, swingUnderArcsec: 3 }), mount), 'up to no period').to.equal(null);
+    expect(measuredDrive(track({ ...without, upToPeriodS: 900 }), mount), 'under nothing').to.equal(null);
+    expect(
+      measuredDrive(track({ ...without, swingUnderArcsec: 3, upToPeriodS: 900 }), mount)!.sinusoids,
+    ).to.have.length(1);
   });
 
   it('keeps fewer subs than its worm alone would, and the longer the fewer', () => {

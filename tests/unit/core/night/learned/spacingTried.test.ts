@@ -109,6 +109,13 @@ describe('corners by eye in the account', () => {
     expect([of(0.045) === null, of(0.055) === null]).to.deep.equal([false, true]);
   });
 
+  it('a look at a stack of no known distance is not one at a known stack, nor the other way round', () => {
+    const known = triedOf(look(1, presentMm, ROUND));
+    const unknown = { ...known, tried: known.tried.map((one) => ({ ...one, offsetMm: null })) };
+    expect([presentLook(known, null), presentLook(unknown, spacing)]).to.deep.equal([null, null]);
+    expect(presentLook(unknown, null)).to.equal(unknown.tried[0]);
+  });
+
   it('of two distances that were told round the later one is wanted', () => {
     const { learnedMm } = triedOf(look(1, 0, ROUND), look(2, 0.8, ROUND));
     expect(learnedMm!).to.be.closeTo(0.8, 1e-9);

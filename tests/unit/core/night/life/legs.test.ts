@@ -127,6 +127,10 @@ describe('targets in sequence', () => {
     expect(groups.reduce((n, g) => n + g.count, 0) * 120).to.equal(lightOf(three.legs));
     expect(groups.map((g) => g.target)).to.deep.equal(['NGC 281', 'M 33', 'M 33', 'NGC 1499']);
     for (const g of groups) expect(g.endMs - g.startMs).to.be.closeTo(g.count * 125_000 - 5000, 1);
+    expect(
+      exposureGroups(sequence([{ gapS: 60, count: 20 }])).map((g) => g.count),
+      'a long pause',
+    ).to.deep.equal([20]);
     const focused = sequence([{ refocusEveryMin: 60, count: 60 }]);
     expect(exposureGroups(focused).map((g) => g.count)).to.deep.equal([29, 29, 2]);
     expect(cardGb(240, { widthPx: 6248, heightPx: 4176 })).to.be.closeTo(12.52, 0.01);
@@ -147,6 +151,15 @@ describe('a mount that never flips', () => {
     expect(free.plan!.subs.length).to.be.greaterThan(short.plan!.subs.length);
     expect([short.plan!.flips, short.usable]).to.deep.equal([[], free.usable]);
     expect(still([-6, -5]).plan).to.equal(null);
+    // It stands highest by day: twelve hours from there is in the middle of the night.
+    const below = night({
+      parts: changed('demo-heron-mount', { mountKind: 'forkOnWedge', travelH: [-12, -10] }),
+      target: { raJ2000Deg: 253, decJ2000Deg: 80 },
+    });
+    const noonMs = below.targetSky!.transit.transitMs;
+    const [from, to] = spanOf(below.legs[0]!);
+    const turn = (ms: number) => (((ms - noonMs) / 3_600_000 / 0.9972695663 + 36) % 24) - 12;
+    expect([turn(from), turn(to)].map((h) => Math.round(h * 10) / 10)).to.deep.equal([-12, -10]);
   });
 });
 

@@ -30,6 +30,7 @@ const base: PlanInput = {
   standsOn: null,
   flipMinutes: 8,
   refocus: null,
+  reset: null,
   dither: null,
   strategy: 'endOfCrossingSub',
 };
@@ -37,7 +38,7 @@ const before = (input: PlanInput) => planSubs(input).subs.filter((s) => s.side =
 
 describe('subs around the flip', () => {
   it('one wanted is one, and none wanted is none', () => {
-    const cadence: Cadence = { subMs: 120_000, stepMs: 125_000, refocus: null, dither: null };
+    const cadence: Cadence = { subMs: 120_000, stepMs: 125_000, refocus: null, dither: null, reset: null };
     expect([0, 1, 2].map((most) => subsThatFit(cadence, 0, HOUR, most))).to.deep.equal([0, 1, 2]);
   });
 
@@ -166,14 +167,14 @@ describe('subs around the flip', () => {
   it('refocuses after so many subs, never after the last, and a flip counts as one', () => {
     const focus = { everyMin: 30, minutes: 3 };
     const plan = planSubs({ ...base, windows: null, gapS: 0, refocus: focus, count: 31 });
-    expect(plan.refocus).to.deep.equal([
-      { startMs: 30 * MIN, endMs: 33 * MIN },
-      { startMs: 63 * MIN, endMs: 66 * MIN },
+    expect(plan.breaks).to.deep.equal([
+      { startMs: 30 * MIN, endMs: 33 * MIN, why: 'refocus' },
+      { startMs: 63 * MIN, endMs: 66 * MIN, why: 'refocus' },
     ]);
-    expect(planSubs({ ...base, windows: null, gapS: 0, refocus: focus, count: 30 }).refocus).to.have.length(1);
+    expect(planSubs({ ...base, windows: null, gapS: 0, refocus: focus, count: 30 }).breaks).to.have.length(1);
     const flipped = planSubs({ ...base, gapS: 0, refocus: focus });
     const [flip] = flipped.flips;
-    const next = flipped.refocus.find((r) => r.startMs > flip!.startMs)!;
+    const next = flipped.breaks.find((r) => r.startMs > flip!.startMs)!;
     expect(next.startMs - flip!.endMs).to.equal(30 * MIN);
   });
 
@@ -183,6 +184,31 @@ describe('subs around the flip', () => {
   it('dithers after so many subs', () => {
     const { subs } = planSubs({ ...base, windows: null, gapS: 0, dither: { everySubs: 3, seconds: 10 }, count: 7 });
     expect(subs.map((s) => s.startMs / 1000)).to.deep.equal([0, 120, 240, 370, 490, 610, 740]);
+  });
+
+  it('sets a platform back before a sub outlasts its run, whatever else breaks the row', () => {
+    const reset = { everyMin: 60, minutes: 3 };
+    const plain = planSubs({ ...base, windows: null, gapS: 0, reset, count: 61 });
+    expect(plain.breaks).to.deep.equal([
+      { startMs: 60 * MIN, endMs: 63 * MIN, why: 'reset' },
+      { startMs: 123 * MIN, endMs: 126 * MIN, why: 'reset' },
+    ]);
+    const seconds = fc.integer({ min: 5, max: 1800 });
+    const dither = fc.option(fc.record({ everySubs: fc.integer({ min: 1, max: 5 }), seconds: fc.constant(20) }));
+    const refocus = fc.option(fc.record({ everyMin: fc.integer({ min: 5, max: 90 }), minutes: fc.constant(3) }));
+    holds(
+      fc.property(seconds, dither, refocus, (subS, dithers, focus) => {
+        const free = { ...base, windows: null, subS, gapS: 2, flipMinutes: 8, dither: dithers, refocus: focus, reset };
+        const { subs, breaks: all } = planSubs({ ...free, endMs: 10 * HOUR });
+        const runs = all.filter((b) => b.why === 'reset');
+        [free.startMs, ...runs.map((b) => b.endMs)].forEach((fromMs, i) => {
+          const own = subs.filter((s) => s.startMs >= fromMs - 1 && s.startMs < (runs[i]?.startMs ?? Infinity));
+          expect(own.at(-1)!.endMs - fromMs, `run ${i}`).to.be.at.most(60 * MIN + 1);
+          if (runs[i]) expect(runs[i].endMs - runs[i].startMs, 'its minutes').to.be.at.least(3 * MIN - 1);
+        });
+        expect(runs.length).to.be.at.least(8);
+      }),
+    );
   });
 
   it('how many fit is what laying them one by one finds', () => {
@@ -196,7 +222,7 @@ describe('subs around the flip', () => {
         }),
         fc.integer({ min: 0, max: 20_000 }),
         ({ subMs, gapMs, refocus, dither }, toMs) => {
-          const cadence: Cadence = { subMs, stepMs: subMs + gapMs, refocus, dither };
+          const cadence: Cadence = { subMs, stepMs: subMs + gapMs, refocus, dither, reset: null };
           const after = (one: Cadence['dither'], n: number) => (one && n % one.every === 0 ? one.ms : 0);
           let [count, startMs] = [0, 0];
           while (startMs + subMs <= toMs) {

@@ -139,6 +139,19 @@ describe('minutes of a step', () => {
     expect(told(...evening, errorAt('d', '02T02:00')), 'a check at the end').to.deep.equal({ minutes: 12, own: true });
     const others = [errorAt('e', '03T20:00', 'older'), errorAt('f', '03T20:04', 'older')];
     expect(told(...evening, ...others).minutes, 'the middle of the nights').to.equal(8);
+    const quick = Array.from({ length: 20 }, (_, i) => {
+      const day = String(i + 1).padStart(2, '0');
+      return [errorAt(`q${i}`, `${day}T21:00`, `n${i}`), errorAt(`r${i}`, `${day}T21:04`, `n${i}`)];
+    }).flat();
+    const slow = quick.map((r, i): Reading => ({
+      ...r,
+      id: `s${i}`,
+      nightId: `s${Math.floor(i / 2)}`,
+      takenAtUtc: `2026-10-01T20:${i % 2 ? 10 : 30}:00.000Z`,
+    }));
+    expect(told(...quick, ...slow).minutes, 'the last twenty nights').to.equal(4);
+    const pause = (minute: string) => told(errorAt('y', '01T19:00'), errorAt('z', `01T19:${minute}`));
+    expect([pause('30').minutes, pause('31').own], 'the longest pause in one work').to.deep.equal([30, false]);
     const noted = before('timing', { step: 'polar', minutes: 15 }, 't', { type: 'rig', id: 'demo-heron' });
     expect(told(...evening, noted)).to.deep.equal({ minutes: 15, own: true });
     expect(minutesOf(nightRecords({ readings: evening }), 'tracking').own).to.equal(false);
