@@ -28,7 +28,7 @@ describe('the drive that is counted', () => {
     const counted = driveCounted(logged.records, logged.numbers.mount);
     expect(counted.reading!.id).to.equal('t');
     const { tracking } = unguidedSub(logged, { haH: -1, altDeg: 60 })!.sub;
-    expect(tracking.guided ? null : tracking.drive).to.equal(counted.drive);
+    expect(tracking.guided ? null : tracking.drive).to.deep.equal(counted.drive);
     const turn = turnCounted(counted)!;
     expect([turn.periodS, turn.harmonics.map((h) => h.k)]).to.deep.equal([400, [1, 2]]);
     expect(turn.harmonics[0]!.phaseDeg).to.equal(90);
