@@ -1,6 +1,7 @@
 /** Everything out of the database and back in: export, merge, replace, wipe. Each write is one transaction that can be
  *  undone as a whole, is checked against what is stored now, and changes nothing when it is repeated. */
 import { fingerprint } from '../core/fingerprint.ts';
+import { canonicalJson } from '../formats/canonicalJson.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
 import { firstIssue } from '../core/records/issue.ts';
 import { QUIETLY, type Work } from '../core/work.ts';
@@ -22,6 +23,7 @@ import {
   type Choices,
   type MergePlan,
 } from './merge.ts';
+import { readAnew } from './digests.ts';
 import { rowsWith } from './readings.ts';
 import { RECORD_TABLES, rowLog, type RowLog } from './rows.ts';
 import { readHeads, readSnapshots } from './stored.ts';
@@ -61,11 +63,15 @@ export async function collect(w: Writer, work: Work = QUIETLY): Promise<{ backup
   };
 }
 
-/** A text that differs whenever a record was added, removed or edited: heads by id and revision, readings by id. */
+/** A text that differs whenever a record was added, removed or says something else, whoever wrote it in which revision. A
+ *  blob's bytes belong to its id. */
 export function listsPrint(lists: BackupLists): string {
-  const heads = HEAD_TABLES.map((table) => (lists[table] as AnyHead[]).map((r) => `${r.id}@${r.rev}`));
-  const rest = [lists.readings, lists.snapshots, lists.blobs].map((records) => records.map((r) => r.id));
-  return fingerprint([...heads, ...rest].map((texts) => texts.sort().join(' ')).join('\n'));
+  const heads = HEAD_TABLES.map((table) => (lists[table] as AnyHead[]).map((r) => `${r.id}@${contentFingerprint(r)}`));
+  const whole = [lists.readings, lists.snapshots].map((records) =>
+    (records as { id: string }[]).map((r) => `${r.id}@${fingerprint(canonicalJson(r))}`),
+  );
+  const all = [...heads, ...whole, lists.blobs.map(({ id }) => id)];
+  return fingerprint(all.map((texts) => texts.sort().join(' ')).join('\n'));
 }
 
 /** What a file would change, and a print of the state that it was planned against. */
@@ -159,6 +165,7 @@ async function writeMerge(w: Writer, log: RowLog, file: Backup, plan: MergePlan,
   await log.put('snapshots', plan.snapshots);
   await log.put('blobs', plan.blobs);
   await log.put('nightReadings', await rowsWith(w.db, plan.readings));
+  await readAnew(w.db, plan.snapshots);
   const theirs = plan.conflicts.map((c) => [lineageKey(c.table, c.id), c.theirs] as [string, AnyHead]);
   await joinLineage(w, log, file.lineage, theirs);
   return ok(null);
@@ -181,10 +188,10 @@ export function applyMerge(
       const now = planMerge(backup, file);
       if (isNothing(now)) return ok(null);
       if (planPrint(now) !== planPrint(plan)) return refuse('changedSince');
-      const open = undecided(plan, choices);
+      const open = undecided(now, choices);
       if (open > 0) return refuse('undecided', { open });
-      log.expect(plan.incoming.length + plan.conflicts.length + plan.snapshots.length + nightsOf(plan.readings));
-      return writeMerge(w, log, file, plan, choices);
+      log.expect(now.incoming.length + now.conflicts.length + now.snapshots.length + nightsOf(now.readings));
+      return writeMerge(w, log, file, now, choices);
     },
     null,
     work,

@@ -82,6 +82,20 @@ function ifReckoned<Row, Digest>(rows: readonly Row[], make: (row: Row) => Diges
   });
 }
 
+/** A night whose snapshots are not all here, or not readable, waits for them: what is made of it now would stay wrong. */
+const isComplete = ({ readings }: NightReadings, latOf: Tell['latOf']): boolean =>
+  readings.every((r) => latOf(r.snapshotId) !== null);
+
+/** Nights that waited for these snapshots are read anew, here and in every open page. Runs inside the caller's transaction. */
+export async function readAnew(db: OwlDatabase, snapshots: readonly Snapshot[]): Promise<void> {
+  const come = new Set(snapshots.map(({ id }) => id));
+  if (come.size === 0) return;
+  for (const ids of inParts(await nightsWithoutDigest(db))) {
+    const rows = (await db.nightReadings.bulkGet(ids)).filter((row) => row !== undefined);
+    await db.nightReadings.bulkPut(rows.filter((row) => row.readings.some((r) => come.has(r.snapshotId))));
+  }
+}
+
 /** Of nights whose readings were checked already. Runs inside the caller's transaction.
  *  @param latDegOf of snapshots, as far as it is known; what is looked up is added. */
 export async function digestChecked(
@@ -96,7 +110,10 @@ export async function digestChecked(
   );
   const tell = tellingPole(latOf);
   await db.nightDigests.bulkPut(
-    ifReckoned(nights, ({ nightId, readings }) => digestOf(nightId, wholeNight(readings, tell))),
+    ifReckoned(
+      nights.filter((one) => isComplete(one, latOf)),
+      ({ nightId, readings }) => digestOf(nightId, wholeNight(readings, tell)),
+    ),
   );
 }
 

@@ -3,12 +3,12 @@ import { ok, refuse, type Result } from '../core/result.ts';
 import { headShape } from '../core/records/common.ts';
 import { firstIssue } from '../core/records/issue.ts';
 import { HEAD_SCHEMAS, type HeadRecord, type HeadTable } from '../core/records/heads.ts';
-import { partIdsOfRig } from '../core/rig/rigState.ts';
 import { toUtcText } from '../core/time/utc.ts';
 import { logChange } from './changeLog.ts';
 import type { ChangeLabel, HeadChange, StoredChange } from './changes.ts';
 import { contentOf } from './content.ts';
 import { rememberContent } from './lineage.ts';
+import { userOf, usersIn } from './users.ts';
 import { transact, type WriteCode, type Written } from './transact.ts';
 import type { Writer } from './writer.ts';
 
@@ -146,22 +146,10 @@ export function updateHead<T extends HeadTable>(
   });
 }
 
-/** The name of a living rig or night that still refers to the record; null when none does. */
-async function userOf(w: Writer, table: HeadTable, id: string): Promise<string | null> {
-  const rigs = (await w.db.heads('rigs').toArray()).filter((r) => r.deletedAtUtc === null);
-  const nights = (await w.db.heads('nights').toArray()).filter((n) => n.deletedAtUtc === null);
-  if (table === 'parts') {
-    const holds = rigs.find((r) => partIdsOfRig(r).includes(id));
-    return holds?.name ?? null;
-  }
-  const night = nights.find((n) => n.rigId === id || n.siteId === id || n.plan.some((p) => p.targetId === id));
-  return night?.eveningDate ?? null;
-}
-
 /** Deletes a record as a tombstone, which undo lifts. What a rig or night still uses is refused with its name. */
 export function deleteHead(w: Writer, table: HeadTable, id: string): Written<unknown> {
   return transact<unknown>(w, leftBy(table), async () => {
-    const user = await userOf(w, table, id);
+    const user = userOf(await usersIn(w.db), table, id);
     if (user !== null) return refuse('stillUsed', { name: user });
     const before = await w.db.heads(table).get(id);
     if (!before) return refuse('missingRecord', { id });

@@ -90,11 +90,11 @@ export function isNothing({ incoming, conflicts, readings, snapshots, blobs }: M
   return [incoming, conflicts, readings, snapshots, blobs].every((list) => list.length === 0);
 }
 
-/** A text that differs whenever a plan made later would do anything else. */
+/** A text that differs whenever a plan made later would do anything else, whatever the revisions count. */
 export function planPrint({ incoming, conflicts, readings, snapshots, blobs }: MergePlan): string {
   const ids = (records: readonly { id: string }[]): string[] => records.map((r) => r.id);
   const all = canonicalJson([
-    incoming.map(({ table, record, isNew }) => [table, record.id, isNew, record.rev, contentFingerprint(record)]),
+    incoming.map(({ table, record, isNew }) => [table, record.id, isNew, contentFingerprint(record)]),
     conflicts.map((c) => [c.table, c.id, contentFingerprint(c.mine), contentFingerprint(c.theirs)]),
     ...[readings, snapshots, blobs].map(ids),
   ]);

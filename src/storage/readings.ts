@@ -18,8 +18,8 @@ export type NewReading = Reading extends infer R
     : never
   : never;
 
-/** The rows of nights with some readings more, joined by id: one that is there already is not put twice. Runs inside the
- *  caller's transaction. */
+/** The rows of nights with some readings more, joined by id: one that is there already is not put twice, one that is there
+ *  damaged gives way to its mended self. Runs inside the caller's transaction. */
 export async function rowsWith(db: OwlDatabase, readings: readonly Reading[]) {
   const byNight = new Map<string, Reading[]>();
   for (const reading of readings) {
@@ -31,7 +31,8 @@ export async function rowsWith(db: OwlDatabase, readings: readonly Reading[]) {
   const stored = await db.nightReadings.bulkGet([...byNight.keys()]);
   const rows = [];
   for (const [i, [nightId, added]] of [...byNight].entries()) {
-    const there = stored[i]?.readings ?? [];
+    const ids = new Set(added.map((r) => r.id));
+    const there = (stored[i]?.readings ?? []).filter((r) => !ids.has(r.id) || readingSchema.safeParse(r).success);
     const seen = new Set(there.map((r) => r.id));
     const fresh = added.filter((r) => !seen.has(r.id) && seen.add(r.id));
     if (fresh.length > 0) rows.push({ nightId, readings: [...there, ...fresh] });

@@ -10,6 +10,7 @@ import { nameOf } from './heads.ts';
 import { rememberContent } from './lineage.ts';
 import { appendRetraction } from './readings.ts';
 import { changedSince, restoreRows } from './rows.ts';
+import { leftUsed, usersIn, type SetBack } from './users.ts';
 import { transact, type WriteCode, type Written } from './transact.ts';
 import type { Writer } from './writer.ts';
 
@@ -23,6 +24,16 @@ async function hindrance(w: Writer, change: Change, changeId: string): Promise<s
   }
   const current = await w.db.heads(change.table).get(change.after.id);
   return current && contentOf(current) === contentOf(change.after) ? null : nameOf(change.after);
+}
+
+const REFERRED_TO = new Set<string>(['parts', 'rigs', 'sites', 'targets']);
+
+/** Who refers since to what this change brought, and would be left without it; null = nobody. */
+async function userLeft(w: Writer, { changes, id }: StoredChange): Promise<string | null> {
+  const heads = changes.filter((one) => one.type === 'head');
+  const rows = changes.some((one) => one.type === 'rows') ? await rowsOf(w.db, id) : [];
+  const back: SetBack[] = [...heads.map(({ table, before, after }) => ({ table, key: after.id, before })), ...rows];
+  return back.some(({ table }) => REFERRED_TO.has(table)) ? leftUsed(await usersIn(w.db), back) : null;
 }
 
 async function undoHead(w: Writer, { table, before, after }: HeadChange): Promise<void> {
@@ -46,6 +57,11 @@ async function undo(w: Writer, stored: StoredChange): Promise<Result<StoredChang
     if (name === null) continue;
     await w.db.changes.put({ ...stored, refused: true });
     return refuse('changedElsewhere', { name, undo: 1 });
+  }
+  const user = await userLeft(w, stored);
+  if (user !== null) {
+    await w.db.changes.put({ ...stored, refused: true });
+    return refuse('stillUsed', { name: user, undo: 1 });
   }
   for (const change of [...stored.changes].reverse()) await undoOne(w, change, stored.id);
   await forgetChanges(w.db, [stored.id]);

@@ -33,7 +33,9 @@ const WRITE_WORDS: Record<WriteCode, (f: Figures) => string> = {
   missingRecord: () => 'The record is no longer there. Nothing else was changed. Reload, then choose another one.',
   nothingToUndo: () => 'Nothing left to undo in this tab.',
   stillUsed: (f) =>
-    `Still used by ${clipped(f['name'] ?? 'a rig or night')}. It was kept. Take it out there first, or archive it instead.`,
+    f['undo'] === undefined
+      ? `Still used by ${clipped(f['name'] ?? 'a rig or night')}. It was kept. Take it out there first, or archive it instead.`
+      : `${clipped(f['name'] ?? 'A rig or night')} uses what this would take away, so it stays. Undo once more takes back the change before.`,
   diskFull: () =>
     'Not saved: this device has no room left. What was stored before is kept, and what you typed is still here. Make room, or save everything to a file on Data and remove what you no longer need; then press again.',
   databaseClosed: () =>

@@ -113,12 +113,14 @@ describe('merging two devices', () => {
     await updateHead(laptop, 'parts', 'demo-heron-camera', { massKg: 0.8 });
     await updateHead(phone, 'parts', 'demo-heron-camera', { massKg: 0.75 });
     const file = await fileOf(laptop);
-    const plan = await planOf(phone, file);
-    const conflict = plan.conflicts[0]!;
-    const spoilt = { ...plan, conflicts: [{ ...conflict, fields: [{ field: 'massKg', mine: 0.75, theirs: -4 }] }] };
+    const spoilt: Backup = {
+      ...file,
+      lists: { ...file.lists, parts: file.lists.parts.map((p) => (p.massKg === 0.8 ? { ...p, massKg: -4 } : p)) },
+    };
+    const plan = await planOf(phone, spoilt);
     const before = await stateText(phone);
     const choices = { 'parts/demo-heron-camera': { massKg: 'theirs' } as const };
-    expect(await applyMerge(phone, file, spoilt, choices)).to.deep.include({ ok: false, code: 'invalidRecord' });
+    expect(await applyMerge(phone, spoilt, plan, choices)).to.deep.include({ ok: false, code: 'invalidRecord' });
     expect(await stateText(phone)).to.equal(before);
   });
 
