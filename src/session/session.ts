@@ -8,6 +8,7 @@ import type { Stored } from '../storage/useStored.ts';
 import type { NightStatic } from '../core/night/nightStatic.ts';
 import type { Format } from '../text/format.ts';
 import type { Clock } from './clock.ts';
+import type { ClockMoves } from './clockMoves.ts';
 import type { Copies } from './copies.ts';
 import type { RecordWork } from './recordWork.ts';
 import type { Presses } from './presses.ts';
@@ -16,6 +17,8 @@ import type { Tab } from './tab.ts';
 
 export type Session = {
   clock: Clock;
+  /** When the time of day jumped. */
+  clockMoves: ClockMoves;
   ribbon: RibbonTime;
   db: OwlDatabase;
   writer: Writer;

@@ -100,3 +100,7 @@ export function runWords(
   const way = run.rateArcsecPerMin >= 0 ? 'north' : 'south';
   return `${f.quantity(Math.abs(run.rateArcsecPerMin), 'driftRate')} toward ${way}, ${f.doubt(run.sigmaArcsecPerMin, 'driftRate')}, from ${run.marks} marks over ${f.duration(run.minutes * 60)}.`;
 }
+
+/** The time of day was set while a star was timed: its marks tell no rate any more. */
+export const clockSetWords = (byMs: number, f: Format): string =>
+  `The clock moved ${f.duration(Math.abs(byMs) / 1000)} ${byMs < 0 ? 'back while this star was timed' : 'on while this star was timed, or the device slept'}: its marks no longer tell how fast it drifts. Give it up, then centre a star anew.`;

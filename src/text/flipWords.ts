@@ -13,9 +13,15 @@ export const FLIP = {
   missHint: 'Where the target lay from the frame’s middle on the first sub after the flip. Empty = not looked at.',
   missEast: 'Too far east',
   missNorth: 'Too far north',
+  minutes: 'Minutes it took',
+  minutesMissing: 'Type how many minutes the flip took: the clock cannot tell.',
   automatic: 'If the mount or a program does it',
   recorded: 'Flip recorded. Its minutes count in the next plan.',
 } as const;
+
+/** The time of day was set while it went on. */
+export const clockMovedWords = (byMs: number, f: Format): string =>
+  `The clock moved ${f.duration(Math.abs(byMs) / 1000)} ${byMs < 0 ? 'back since it began' : 'on since it began, or the device slept'}: type the minutes.`;
 
 /** Before the first flip of a rig. */
 export const firstFlipWords = (by: FlipBy): string =>

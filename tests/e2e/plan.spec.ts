@@ -45,6 +45,29 @@ test('the flip walked through: step by step, over a reload, in another tab, held
   await expect(page.locator('.reading-list')).toContainText('Flip at 21:08, took 0 min, missed by 5.0′');
 });
 
+test('a clock that is set back in the middle of a flip: the walk goes on, and its minutes are asked for', async ({
+  page,
+}) => {
+  await page.clock.install({ time: new Date('2026-11-24T21:08:40Z') });
+  await page.goto(`${HERON}/watch`);
+  await page.getByRole('button', { name: 'Start flip' }).press('Enter');
+  await expect(sentence(page)).toContainText('Let the sub end');
+  await page.clock.setSystemTime(new Date('2026-11-24T19:08:40Z'));
+  await page.clock.runFor(2000);
+  await walkThrough(page, 9);
+  await expect(page.getByText('The clock moved 2 h 00 back since it began: type the minutes.')).toBeVisible();
+  const done = page.getByRole('button', { name: /^(Flip done|Press once more, or hold)$/ });
+  await done.click();
+  await done.click();
+  await expect(page.getByRole('alert').first()).toContainText('Type how many minutes the flip took');
+  await page.getByLabel('Minutes it took').fill('11');
+  await done.click();
+  await done.click();
+  await expect(page.locator('.toast')).toContainText('Flip recorded');
+  await page.getByRole('link', { name: /Logbook/ }).click();
+  await expect(page.locator('.reading-list')).toContainText('took 11 min');
+});
+
 test('subs started late are laid from then; a pause keeps what was taken', async ({ page }) => {
   await open(page, `${HERON}/watch`);
   await page.getByRole('button', { name: 'Subs start now' }).dblclick();

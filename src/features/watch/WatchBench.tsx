@@ -149,7 +149,8 @@ function SubsWatch() {
   const here = useFlipWalk();
   const [logging, setLogging] = useState(false);
   const watch = useWatch();
-  const toMs = countsTo(watch);
+  const counts = watch.code !== 'flipping' || here.lasted().code === 'known';
+  const toMs = counts ? countsTo(watch) : null;
   return (
     <div className="watch">
       <PageTitle className="visually-hidden">Watch</PageTitle>

@@ -2,7 +2,7 @@ import { Button } from 'react-bootstrap';
 import { FormProvider, useForm } from 'react-hook-form';
 import { z } from 'zod';
 import { readingValues } from '../../core/records/reading.ts';
-import { FLIP, stepCount } from '../../text/flipWords.ts';
+import { clockMovedWords, FLIP, stepCount } from '../../text/flipWords.ts';
 import { CheckRow } from '../../ui/CheckRow.tsx';
 import { QuantityField } from '../../ui/form/Fields.tsx';
 import { formResolver } from '../../ui/form/formResolver.ts';
@@ -10,23 +10,39 @@ import { HoldButton } from '../../ui/HoldButton.tsx';
 import { useNight, useShared } from '../session.ts';
 import type { Miss, WalkHere } from './useFlipWalk.ts';
 
-const missSchema = z.object({
-  missEastArcmin: readingValues.flip.shape.missEastArcmin,
-  missNorthArcmin: readingValues.flip.shape.missNorthArcmin,
-});
+const isTyped = (minutes: number | null): minutes is number => minutes !== null;
+const closingSchema = (asksMinutes: boolean) =>
+  z.object({
+    minutes: asksMinutes
+      ? readingValues.flip.shape.minutes.nullable().refine(isTyped, { message: FLIP.minutesMissing })
+      : z.null(),
+    missEastArcmin: readingValues.flip.shape.missEastArcmin,
+    missNorthArcmin: readingValues.flip.shape.missNorthArcmin,
+  });
 
 /** The end of it: how far the target lay off, as far as somebody looked, and the minutes. */
-function Closing({ finish }: Pick<WalkHere, 'finish'>) {
-  const { system } = useShared().format;
+function Closing({ finish, lasted }: Pick<WalkHere, 'finish' | 'lasted'>) {
+  const { format } = useShared();
+  const { system } = format;
+  const took = lasted();
+  const moved = took.code === 'moved';
   const form = useForm<Miss, unknown, Miss>({
-    resolver: formResolver(missSchema),
-    defaultValues: { missEastArcmin: null, missNorthArcmin: null },
+    resolver: formResolver(closingSchema(moved)),
+    defaultValues: { minutes: null, missEastArcmin: null, missNorthArcmin: null },
   });
   return (
     <FormProvider {...form}>
       <form className="section" noValidate onSubmit={(event) => event.preventDefault()}>
         <h2>{FLIP.missTitle}</h2>
         <p className="soft">{FLIP.missHint}</p>
+        {moved && (
+          <>
+            <p>{clockMovedWords(took.byMs, format)}</p>
+            <div className="fields compact">
+              <QuantityField name="minutes" label={FLIP.minutes} kind="minutes" system={system} />
+            </div>
+          </>
+        )}
         <div className="fields compact">
           <QuantityField name="missEastArcmin" label={FLIP.missEast} kind="arcmin" system={system} />
           <QuantityField name="missNorthArcmin" label={FLIP.missNorth} kind="arcmin" system={system} />
@@ -40,9 +56,9 @@ function Closing({ finish }: Pick<WalkHere, 'finish'>) {
 }
 
 /** The button for the step that the hand is at. */
-export function StepAction({ here: { walk, tick, finish } }: { here: WalkHere }) {
+export function StepAction({ here: { walk, tick, finish, lasted } }: { here: WalkHere }) {
   const { at } = walk;
-  if (walk.state === 'closing') return <Closing finish={finish} />;
+  if (walk.state === 'closing') return <Closing finish={finish} lasted={lasted} />;
   if (at === null) return null;
   const number = walk.steps.findIndex(({ step }) => step === at) + 1;
   return (

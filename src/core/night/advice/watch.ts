@@ -43,8 +43,9 @@ function nextOf(night: NightStatic, timeMs: number): Next | null {
   return null;
 }
 
-/** A shown moment: what lies before the present is as it was, what lies beyond it as it is planned. */
-type Moment = { night: NightStatic; timeMs: number; ahead: boolean };
+/** A shown moment: what lies before the present is as it was, what lies beyond it as it is planned. `live`: it is the present;
+ *  what was recorded has happened, also by a clock that has been set back since. */
+type Moment = { night: NightStatic; timeMs: number; ahead: boolean; live: boolean };
 
 /** The target that the mount follows: until somebody says that it was sent on, the one before. */
 function followed({ night: { legs, life }, timeMs, ahead }: Moment): Leg | undefined {
@@ -85,10 +86,10 @@ function dueFlip(moment: Moment, plan: Plan, stand: TubeStand | null): { latestM
 
 /** The tube comes first: where it must not stay, and the flip. */
 function tubePart(moment: Moment, plan: Plan): Watch | null {
-  const { night, timeMs, ahead } = moment;
+  const { night, timeMs, ahead, live } = moment;
   const { life, state } = night;
   const { flipSinceMs: sinceMs } = life;
-  if (!ahead && sinceMs !== null && timeMs >= sinceMs) return { code: 'flipping', sinceMs };
+  if (!ahead && sinceMs !== null && (live || timeMs >= sinceMs)) return { code: 'flipping', sinceMs };
   if (!isTracking(night, timeMs)) return null;
   const stand = standAt(moment);
   if (stand?.forbidden) {
@@ -140,7 +141,7 @@ export function watchAt(whole: NightStatic, timeMs: number, nowMs = timeMs): Wat
   if (!night.dark) return { code: 'noDark' };
   if (!target) return { code: 'noTarget' };
   if (!plan) return { code: 'noSubs' };
-  const moment: Moment = { night, timeMs, ahead };
+  const moment: Moment = { night, timeMs, ahead, live: timeMs === nowMs };
   const tube = tubePart(moment, plan);
   if (tube) return tube;
   return plan.subs.length === 0 && state === 'planned' ? { code: 'noSubs' } : subPart(moment, plan, target.name);

@@ -3,11 +3,12 @@ import { Button } from 'react-bootstrap';
 import { z } from 'zod';
 import { estimateWithMarkAt, type DriftRun } from '../../../core/pole/driftRun.ts';
 import { movedMostBy } from '../../../core/pole/poleWalk.ts';
+import { elapsedSince } from '../../../core/time/elapsed.ts';
 import { RecordForm } from '../../../session/RecordForm.tsx';
 import { useNight, useSession, useShared } from '../../../session/session.ts';
 import { recordLabel, useRecord } from '../../../session/useRecord.ts';
 import { useIsLive } from '../../../session/useTime.ts';
-import { airWords, markNowWords, partWords, runWords, UNIT_LABELS } from '../../../text/driftWords.ts';
+import { airWords, clockSetWords, markNowWords, partWords, runWords, UNIT_LABELS } from '../../../text/driftWords.ts';
 import { FigureList } from '../../../ui/FigureList.tsx';
 import { QuantityField, SelectField } from '../../../ui/form/Fields.tsx';
 import { driftReading } from './driftReadings.ts';
@@ -125,10 +126,11 @@ type Props = { model: DriftModel; run: DriftRun; onDone: () => void };
 /** A star is being timed: mark it now and then, finish it when it is known well enough. */
 export function DriftTiming({ model, run, onDone }: Props) {
   const { records } = useNight();
-  const { clock } = useSession();
+  const { clock, clockMoves } = useSession();
   const { format } = useShared();
   const isLive = useIsLive();
   const record = useRecord();
+  const lasted = elapsedSince(run.startMs, clock.nowMs(), clockMoves.all());
   const finish = async (): Promise<void> => {
     const reading = driftReading(run, records);
     if (reading && (await record(reading, `${run.starName}: drift recorded.`))) onDone();
@@ -142,9 +144,9 @@ export function DriftTiming({ model, run, onDone }: Props) {
   };
   return (
     <>
-      <MarkForm run={run} />
+      {lasted.code === 'known' ? <MarkForm run={run} /> : <p>{clockSetWords(lasted.byMs, format)}</p>}
       <div className="actions">
-        {run.rate && (
+        {run.rate && lasted.code === 'known' && (
           <Button variant={model.saying.code === 'enough' ? 'primary' : 'outline'} onClick={() => void finish()}>
             {recordLabel('Finish this star', isLive, format.clock(clock.nowMs()))}
           </Button>

@@ -45,6 +45,9 @@ describe('the watch', () => {
     const flipping = watchAt(withReadings(begun), flip.startMs + 1000);
     expect(flipping).to.deep.equal({ code: 'flipping', sinceMs: Math.floor(flip.startMs) });
     expect(watchAt(withReadings(begun), Math.floor(flip.startMs)).code, 'in the moment itself').to.equal('flipping');
+    const backMs = flip.startMs - 7_200_000;
+    expect(watchAt(withReadings(begun), backMs).code, 'by a clock that was set back').to.equal('flipping');
+    expect(watchAt(withReadings(begun), backMs, flip.startMs + 1000).code, 'as it was then').not.to.equal('flipping');
     const after = watchAt(withReadings(begun, done), flip.endMs + 60_000);
     expect(after).to.deep.include({ code: 'running', next: 'end' });
   });
