@@ -68,7 +68,11 @@ function onlyThisMachine(request: Request, response: Response, next: NextFunctio
 /** What is asked for by a page from elsewhere names where it comes from. */
 function onlyOwnPages(request: Request, response: Response, next: NextFunction): void {
   const { origin, host } = request.headers;
-  if (origin === undefined || origin === `http://${host ?? ''}`) next();
+  const isOwn = origin === undefined || origin === `http://${host ?? ''}`;
+  // A browser names pages from elsewhere also where it names no origin. `none`: typed into the address bar.
+  const site = request.headers['sec-fetch-site'] ?? 'none';
+  response.setHeader('Cross-Origin-Resource-Policy', 'same-origin');
+  if (isOwn && (site === 'same-origin' || site === 'none')) next();
   else sendError(request, response, 403);
 }
 

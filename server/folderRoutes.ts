@@ -1,54 +1,57 @@
-/** What the watched folder says to the page: its files over server-sent events, and their bytes. */
-import { lstatSync, realpathSync } from 'node:fs';
-import { basename, join } from 'node:path';
+/** What the watched folder says to the page: its files over server-sent events, in pages, and their bytes. */
 import { Router, type Request, type Response } from 'express';
-import type { WatchedFolder } from './watchedFolder.ts';
+import { z } from 'zod';
+import { openEvents } from './events.ts';
+import { openFile } from './folderFiles.ts';
+import { MOST_FILES, type WatchedFolder } from './watchedFolder.ts';
 
-/** A line now and then keeps the connection open. */
-const BEAT_MS = 20_000;
+const pageAsked = z.object({ from: z.coerce.number().int().min(0).max(1e9).default(0) });
 
-/** Opens a stream of events; what it returns sends one. Ended by the other side or the server's closing. */
-export function openEvents(response: Response): (event: string, data: unknown) => void {
-  response.setHeader('Content-Type', 'text/event-stream');
-  response.setHeader('Cache-Control', 'no-cache, no-transform');
-  response.flushHeaders();
-  const beat = setInterval(() => response.write(': still here\n\n'), BEAT_MS);
-  response.on('close', () => clearInterval(beat));
-  return (event, data) => response.write(`event: ${event}\ndata: ${JSON.stringify(data)}\n\n`);
-}
-
-/** The file of that name, or null: what is elsewhere, a folder or a link is none of this folder's. */
-function fileIn(folder: string, name: string): string | null {
-  const path = join(folder, name);
-  if (basename(path) !== name) return null;
-  try {
-    if (!lstatSync(path).isFile()) return null;
-    const real = realpathSync(path);
-    return real === join(realpathSync(folder), name) ? real : null;
-  } catch {
-    return null;
+/** By the descriptor that was checked: what is put in the file's place meanwhile is not sent. */
+async function sendBytes(folder: string, name: string, response: Response, next: () => void): Promise<void> {
+  const found = await openFile(folder, name);
+  if (!found) {
+    next();
+    return;
   }
+  const { handle, sizeBytes } = found;
+  response.setHeader('Cache-Control', 'no-store');
+  response.setHeader('Content-Length', sizeBytes);
+  response.type('application/octet-stream');
+  if (sizeBytes === 0) {
+    await handle.close();
+    response.end();
+    return;
+  }
+  // A log that grows meanwhile is sent as long as it was.
+  const bytes = handle.createReadStream({ start: 0, end: sizeBytes - 1 });
+  bytes.on('error', () => response.destroy());
+  response.on('close', () => bytes.destroy());
+  bytes.pipe(response);
 }
 
 export function folderRoutes(folder: WatchedFolder): Router {
   const routes = Router();
   routes.get('/events', (_request, response) => {
     const send = openEvents(response);
+    if (!send) return;
     send('files', folder.state());
     response.on(
       'close',
       folder.subscribe((state) => send('files', state)),
     );
   });
-  routes.get('/files/:name', (request: Request<{ name: string }>, response, next) => {
-    const path = fileIn(folder.path, request.params.name);
-    if (path === null) {
-      next();
+  routes.get('/files', (request, response) => {
+    const wish = pageAsked.safeParse(request.query);
+    if (!wish.success) {
+      response.status(400).json({ error: `Ask with a whole number: from=${MOST_FILES}.` });
       return;
     }
     response.setHeader('Cache-Control', 'no-store');
-    response.type('application/octet-stream');
-    response.sendFile(path, { dotfiles: 'allow', cacheControl: false });
+    response.json({ count: folder.state().count, files: folder.page(wish.data.from) });
+  });
+  routes.get('/files/:name', (request: Request<{ name: string }>, response, next) => {
+    void sendBytes(folder.path, request.params.name, response, next).catch(next);
   });
   return routes;
 }

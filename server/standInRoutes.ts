@@ -2,7 +2,7 @@
 import { Router } from 'express';
 import { z } from 'zod';
 import { BETWEEN_MS, DIFFICULTIES, LINES_AT_ONCE, linesFrom, standInLines } from '../src/standins/mountStream.ts';
-import { openEvents } from './folderRoutes.ts';
+import { openEvents } from './events.ts';
 
 const asked = z.object({
   seed: z.coerce.number().int().min(0).max(1e9),
@@ -22,6 +22,7 @@ export function standInRoutes(): Router {
     const { from, ...mount } = wish.data;
     const lines = standInLines(mount);
     const send = openEvents(response);
+    if (!send) return;
     let next = from;
     const timer = setInterval(() => {
       const text = linesFrom(lines, next, LINES_AT_ONCE);

@@ -5,8 +5,8 @@ import { apiUrl } from './hello.ts';
 export type FolderFile = { name: string; sizeBytes: number; modifiedMs: number };
 export type FolderNow =
   | { at: 'there'; name: string; files: readonly FolderFile[] }
-  /** The folder is gone, the server does not answer, or the browser wants to be asked again. What came in stays. */
-  | { at: 'gone' | 'silent' | 'askAgain'; name: string };
+  /** The folder is gone, may not be looked into, the server does not answer, or the browser wants to be asked again. What came in stays. */
+  | { at: 'gone' | 'shut' | 'silent' | 'askAgain'; name: string };
 
 export type Folder = {
   /** Called at once and after every change, until it is left. @returns how to leave. */
@@ -18,14 +18,15 @@ export type Folder = {
 const stateSchema = z.object({
   name: z.string(),
   isThere: z.boolean(),
+  isShut: z.boolean(),
   files: z.array(z.object({ name: z.string(), sizeBytes: z.number(), modifiedMs: z.number() })),
 });
 
 function toldBy(data: string): FolderNow | null {
   const parsed = stateSchema.safeParse(JSON.parse(data));
   if (!parsed.success) return null;
-  const { name, isThere, files } = parsed.data;
-  return isThere ? { at: 'there', name, files } : { at: 'gone', name };
+  const { name, isThere, isShut, files } = parsed.data;
+  return isThere ? { at: 'there', name, files } : { at: isShut ? 'shut' : 'gone', name };
 }
 
 /** A stream that was broken off is opened again by the browser itself. */

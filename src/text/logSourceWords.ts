@@ -19,6 +19,8 @@ export function folderWords(now: FolderNow): string {
       return `The folder ${now.name} is watched. Follow a log: it is read again as it grows.`;
     case 'gone':
       return `The folder ${now.name} is gone. What was read stays; it goes on when the folder is back.`;
+    case 'shut':
+      return `The folder ${now.name} may not be looked into. What was read stays; it goes on when this machine lets the server read it.`;
     case 'silent':
       return `The local server that watches ${now.name} does not answer. What was read stays; it goes on when the server is back.`;
     case 'askAgain':
@@ -29,6 +31,8 @@ export function folderWords(now: FolderNow): string {
 export const followWords = (name: string): string => `${name} is followed: it is read again as it grows.`;
 export const lostWords = (name: string): string =>
   `${name} is not in the folder any more. What was read stays; follow another file, or put it back.`;
+export const unreadWords = (name: string): string =>
+  `${name} could not be fetched. What was read stays; it is tried again when the file changes. Follow it once more to try now.`;
 export const sizeWords = (sizeBytes: number, f: Format): string => `${f.number(sizeBytes / 1000, 1)} kB`;
 
 export const DIFFICULTY_NAMES: Record<Difficulty, string> = {

@@ -7,12 +7,14 @@ import {
   rmSync,
   symlinkSync,
   unlinkSync,
+  utimesSync,
   writeFileSync,
 } from 'node:fs';
 import { get, request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { MOST_STREAMS } from '../../../server/events.ts';
 import { createApp } from '../../../server/app.ts';
 import { folderProblem, watchFolder, type FolderState, type WatchedFolder } from '../../../server/watchedFolder.ts';
 import { linesFrom, standInLines } from '../../../src/standins/mountStream.ts';
@@ -109,16 +111,7 @@ describe('the watched folder', () => {
   });
 
   it('serves nothing else: no link, no folder, nothing deeper or outside, no page from elsewhere', async () => {
-    const names = [
-      'link.csv',
-      'within',
-      'within%2Fdeep.csv',
-      '..%2Fsecret.txt',
-      '%2e%2e%2fsecret.txt',
-      '..',
-      '',
-      '%00',
-    ];
+    const names = ['link.csv', 'within', 'within%2Fdeep.csv', '..%2Fsecret.txt', '%2e%2e%2fsecret.txt', '..', '%00'];
     for (const name of names) {
       const { status, text } = await ask(`/api/folder/files/${name}`);
       expect([status, text.includes('outside') || text.includes('deep')], name).to.deep.equal([404, false]);
@@ -144,6 +137,111 @@ describe('the watched folder', () => {
     await until((s) => s.isThere && sizeOf(s, 'one.csv') === 4);
     appendFileSync(join(dir, 'one.csv'), 'c\n');
     await until((s) => sizeOf(s, 'one.csv') === 6);
+  });
+
+  it('one that was put in its place is another folder, a link in its place is none', async () => {
+    renameSync(dir, `${dir}-away`);
+    mkdirSync(dir);
+    writeFileSync(join(dir, 'other.csv'), '1\n');
+    const other = await until((s) => s.isThere && sizeOf(s, 'other.csv') === 2);
+    expect(other.files.map((f) => f.name)).to.deep.equal(['other.csv']);
+    rmSync(dir, { recursive: true });
+    symlinkSync(`${dir}-away`, dir);
+    await until((s) => !s.isThere);
+    expect((await ask('/api/folder/files/one.csv')).status).to.equal(404);
+    expect(folderProblem(dir)).to.match(/is a link to a folder\. Name the folder itself/);
+    unlinkSync(dir);
+    renameSync(`${dir}-away`, dir);
+    expect((await until((s) => s.isThere)).files.map((f) => f.name)).to.deep.equal(['one.csv']);
+  });
+
+  it('a file that grows without a rest is announced all the same', async () => {
+    const path = join(dir, 'growing.csv');
+    writeFileSync(path, '0\n');
+    const growing = setInterval(() => appendFileSync(path, '1\n'), 150);
+    try {
+      const first = sizeOf(await until((s) => (sizeOf(s, 'growing.csv') ?? 0) > 2), 'growing.csv')!;
+      await until((s) => (sizeOf(s, 'growing.csv') ?? 0) > first);
+    } finally {
+      clearInterval(growing);
+      unlinkSync(path);
+    }
+    await until((s) => sizeOf(s, 'growing.csv') === undefined);
+  });
+
+  it('of many the newest are announced and the others stand on later pages', async () => {
+    const many = join(outside, 'many');
+    mkdirSync(many);
+    for (let i = 0; i < 1100; i += 1) {
+      writeFileSync(join(many, `f${i}.csv`), '1');
+      utimesSync(join(many, `f${i}.csv`), 1_700_000_000 + i, 1_700_000_000 + i);
+    }
+    const watched = watchFolder(many);
+    const state = await new Promise<FolderState>((resolve) => watched.subscribe((s) => s.count === 1100 && resolve(s)));
+    expect([
+      state.files.length,
+      state.files[0]!.name,
+      watched
+        .page(1000)
+        .map((f) => f.name)
+        .at(-1),
+    ]).to.deep.equal([500, 'f1099.csv', 'f0.csv']);
+    expect([watched.page(500)[0]!.name, watched.page(1000).length, watched.page(2000)]).to.deep.equal([
+      'f599.csv',
+      100,
+      [],
+    ]);
+    await watched.close();
+    const page = JSON.parse((await ask('/api/folder/files?from=0')).text) as { count: number };
+    expect(page.count).to.equal(folder.state().count);
+    expect((await ask('/api/folder/files?from=x')).status).to.equal(400);
+  });
+
+  it('so many streams and no more; a closed one makes room', async () => {
+    const streams = await Promise.all(
+      Array.from(
+        { length: MOST_STREAMS },
+        () =>
+          new Promise<ReturnType<typeof get>>((resolve) => {
+            const call = get({ host: '127.0.0.1', port, path: '/api/folder/events' }, (response) => {
+              response.resume();
+              resolve(call);
+            });
+            call.on('error', () => undefined);
+          }),
+      ),
+    );
+    const refused = await ask('/api/folder/events');
+    expect([refused.status, refused.text]).to.satisfy(
+      ([status, text]: [number, string]) => status === 503 && text.includes('50 pages'),
+    );
+    for (const call of streams) call.destroy();
+    /** What a stream that is asked for is answered with. */
+    const answer = (): Promise<number> =>
+      new Promise((resolve, reject) => {
+        const call = get({ host: '127.0.0.1', port, path: '/api/folder/events' }, (response) => {
+          resolve(response.statusCode ?? 0);
+          call.destroy();
+        });
+        call.on('error', reject);
+      });
+    let status = await answer();
+    while (status === 503) status = await answer();
+    expect(status).to.equal(200);
+  });
+
+  it('pages from elsewhere are refused by what the browser says of them', async () => {
+    for (const site of ['cross-site', 'same-site'])
+      expect((await ask('/api/folder/files/one.csv', { 'sec-fetch-site': site })).status, site).to.equal(403);
+    for (const site of ['same-origin', 'none'])
+      expect((await ask('/api/hello', { 'sec-fetch-site': site })).status, site).to.equal(200);
+    const headers = await new Promise<object>((resolve) => {
+      get({ host: '127.0.0.1', port, path: '/api/nothing' }, (response) => {
+        response.resume();
+        resolve(response.headers);
+      });
+    });
+    expect(headers).to.include({ 'cross-origin-resource-policy': 'same-origin' });
   });
 
   it('the stand-in logs into an open connection, from where one asks', async () => {

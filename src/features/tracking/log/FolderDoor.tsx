@@ -1,7 +1,7 @@
 import { Button } from 'react-bootstrap';
 import type { FolderNow } from '../../../frames/folder.ts';
 import { useShared } from '../../../session/session.ts';
-import { FOLDER, folderWords, followWords, lostWords, sizeWords } from '../../../text/logSourceWords.ts';
+import { FOLDER, folderWords, followWords, lostWords, sizeWords, unreadWords } from '../../../text/logSourceWords.ts';
 import type { FolderHere } from './useFolder.ts';
 
 /** More are seldom looked for: the newest come first. */
@@ -33,19 +33,20 @@ function Files({ now, folder }: { now: Extract<FolderNow, { at: 'there' }>; fold
   );
 }
 
-function wordsOf(now: FolderNow, following: string | null): string {
+function wordsOf(now: FolderNow, { following, isUnread }: FolderHere): string {
   if (following === null || now.at !== 'there') return folderWords(now);
-  return now.files.some((file) => file.name === following) ? followWords(following) : lostWords(following);
+  if (!now.files.some((file) => file.name === following)) return lostWords(following);
+  return isUnread ? unreadWords(following) : followWords(following);
 }
 
 /** Logs as they come into a folder; nothing where neither the server nor the browser can watch one. */
 export function FolderDoor({ folder }: { folder: FolderHere }) {
-  const { now, pick, askAgain, following } = folder;
+  const { now, pick, askAgain } = folder;
   if (!now && !pick) return null;
   return (
     <div className="section">
       <h2>{FOLDER.title}</h2>
-      {now && <p role="status">{wordsOf(now, following)}</p>}
+      {now && <p role="status">{wordsOf(now, folder)}</p>}
       {now?.at === 'there' && <Files now={now} folder={folder} />}
       {now?.at === 'askAgain' && (
         <Button variant="outline" onClick={askAgain}>

@@ -35,6 +35,8 @@ export type FolderHere = {
   pick: (() => void) | null;
   askAgain: () => void;
   following: string | null;
+  /** Its bytes could not be fetched. */
+  isUnread: boolean;
   /** Reads the file now and whenever it has grown; null leaves it. */
   follow: (file: FolderFile | null) => void;
 };
@@ -51,23 +53,26 @@ export function useFolder(read: (file: Blob) => void): FolderHere {
     [served, handle],
   );
   useEffect(() => folder?.watch(setNow), [folder]);
-  useFollowed(folder, now, following, read);
+  const isUnread = useFollowed(folder, now, following, read);
   return {
     now: folder ? now : null,
     pick: served === null && canPickFolder() ? () => void picked.pick() : null,
     askAgain: () => void picked.askAgain(),
     following,
+    isUnread,
     follow: (file) => setFollowing(file?.name ?? null),
   };
 }
 
-/** Takes the followed file's bytes whenever its size or time says that there are others. */
+/** Takes the followed file's bytes whenever its size or time says that there are others.
+ *  @returns true while the last of them could not be fetched. */
 function useFollowed(
   folder: Folder | null,
   now: FolderNow | null,
   name: string | null,
   read: (file: Blob) => void,
-): void {
+): boolean {
+  const [unread, setUnread] = useState<string | null>(null);
   const latest = useRef(read);
   useEffect(() => {
     latest.current = read;
@@ -78,10 +83,13 @@ function useFollowed(
     if (!folder || print === null || name === null) return;
     let isLeft = false;
     void folder.read(name).then((blob) => {
-      if (blob && !isLeft) latest.current(blob);
+      if (isLeft) return;
+      setUnread(blob ? null : print);
+      if (blob) latest.current(blob);
     });
     return () => {
       isLeft = true;
     };
   }, [folder, print, name]);
+  return print !== null && unread === print;
 }
