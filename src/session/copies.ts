@@ -1,7 +1,7 @@
 /** Keeping copies of everything: after a quiet minute and when the page hides, in the browser's own file storage and in the
  *  file that the user chose. Outside React; one copy at a time over all tabs. */
 import type { Copy } from '../storage/copies.ts';
-import { listCopies } from '../storage/copyFiles.ts';
+import { clearOldLeftovers, listCopies } from '../storage/copyFiles.ts';
 import { chosenCopyFile } from '../storage/device.ts';
 import type { Writer } from '../storage/writer.ts';
 import { createListeners } from '../core/listeners.ts';
@@ -79,6 +79,8 @@ export function createCopies(writer: Writer, records: RecordWork, locks: LockMan
     if (timer !== null) clearTimeout(timer);
     timer = setTimeout(() => void now(), QUIET_MS);
   };
+  const clear = (): Promise<void> => clearOldLeftovers().catch(() => undefined);
+  void (locks ? locks.request(LOCK, clear) : clear());
   const { get: state, subscribe } = shown;
   return { state, subscribe, changed, now, refresh: () => refresh(state().problem) };
 }

@@ -1,5 +1,6 @@
 /** Work that goes through all records, run away from the page. One worker for it, which keeps a file that was read and ends
  *  when nothing was asked for a while. */
+import { partOf } from '../core/missingPart.ts';
 import { WRITING, type RecordJob, type RecordJobs, type WriterSeed } from '../storage/recordJobs.ts';
 import type { Writer } from '../storage/writer.ts';
 import type { JobOptions } from '../workers/client.ts';
@@ -21,7 +22,7 @@ export const seedOf = ({ nowMs, deviceId, tabId, press }: Writer): WriterSeed =>
 
 /** What runs workers is fetched when it is first used. */
 async function openSession(): Promise<WorkSession<RecordsTask>> {
-  const { openWorkSession } = await import('../workers/workSession.ts');
+  const { openWorkSession } = await partOf(() => import('../workers/workSession.ts'));
   return openWorkSession<RecordsTask>(
     () => new Worker(new URL('../workers/records.worker.ts', import.meta.url), { type: 'module' }),
   );

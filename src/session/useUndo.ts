@@ -1,11 +1,12 @@
 /** Taking back this tab's last change, with the notice that follows; and a change of another tab that removed something. */
 import { useCallback, useSyncExternalStore } from 'react';
+import { MissingPart, partOf } from '../core/missingPart.ts';
 import type { StoredChange } from '../storage/changes.ts';
 import type { Written } from '../storage/transact.ts';
 import type { Writer } from '../storage/writer.ts';
 import { lastChange } from '../storage/knownChanges.ts';
 import { useLastChange } from '../storage/useStored.ts';
-import { writeWords } from '../text/errorWords.ts';
+import { MISSING_PART, writeWords } from '../text/errorWords.ts';
 import { changeWords } from '../text/changeWords.ts';
 import { seedOf } from './recordWork.ts';
 import { useSession, useShared, type Session } from './session.ts';
@@ -20,11 +21,17 @@ async function takenBack(
   undoing: Undoing,
   { writer, records, presses }: Session,
 ): Written<StoredChange> {
-  if (change?.label !== 'whole') return undoing(writer, await import('../storage/undo.ts'));
+  if (change?.label !== 'whole') return undoing(writer, await partOf(() => import('../storage/undo.ts')));
   // It takes a while: pressed again meanwhile, it is the same press.
   return presses.run(['undo', change.id], (w) =>
     records('undo', { seed: seedOf(w), changeId: change.id }).catch(notDone),
   );
+}
+
+/** @throws whatever else went wrong. */
+function missingPart(error: unknown): null {
+  if (error instanceof MissingPart) return null;
+  throw error;
 }
 
 function useTakingBack(): (find: () => Promise<StoredChange | undefined>, undoing: Undoing) => Promise<void> {
@@ -32,11 +39,15 @@ function useTakingBack(): (find: () => Promise<StoredChange | undefined>, undoin
   const { notify } = useShared();
   return useCallback(
     async (find, undoing) => {
-      const undone = await takenBack(await find(), undoing, session);
+      const undone = await takenBack(await find(), undoing, session).catch(missingPart);
+      if (undone === null) {
+        notify(MISSING_PART.kept, { tone: 'problem' });
+        return;
+      }
       if (undone.ok) {
         notify(changeWords(undone.value.label, undone.value.name));
         if (undone.value.label !== 'whole') return;
-        const { rememberNow } = await import('./useWholeWrite.ts');
+        const { rememberNow } = await partOf(() => import('./useWholeWrite.ts'));
         await rememberNow(session.writer);
       } else notify(writeWords(undone.code, undone.figures), { tone: 'problem' });
     },

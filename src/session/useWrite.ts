@@ -2,12 +2,13 @@
  *  to do; and the write that most of these are, a setting. */
 import { useCallback, useSyncExternalStore } from 'react';
 import { refuse, type Result } from '../core/result.ts';
+import { MissingPart } from '../core/missingPart.ts';
 import { Cancelled } from '../core/work.ts';
 import type { SettingKey, SettingValue } from '../core/records/setting.ts';
 import { saveSetting } from '../storage/settings.ts';
 import type { WriteCode } from '../storage/transact.ts';
 import type { Writer } from '../storage/writer.ts';
-import { UNEXPECTED_WORDS, writeWords } from '../text/errorWords.ts';
+import { MISSING_PART, UNEXPECTED_WORDS, writeWords } from '../text/errorWords.ts';
 import { useSession, useShared } from './session.ts';
 
 /** @param what what the press would write: a second press of the same is the first one.
@@ -36,7 +37,7 @@ export function useWrite(): Write {
         else if (said !== null) notify(typeof said === 'string' ? said : said(written.value), { undo: true });
         return written;
       } catch (error) {
-        notify(UNEXPECTED_WORDS, { tone: 'problem' });
+        notify(error instanceof MissingPart ? MISSING_PART.kept : UNEXPECTED_WORDS, { tone: 'problem' });
         throw error;
       }
     },

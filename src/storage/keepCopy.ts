@@ -1,6 +1,7 @@
 /** Writing a copy of everything: compressed in the browser's own file storage, and plain in a file that the user chose. */
 import { writeBackup, type Backup } from '../formats/backup.ts';
-import { copiesToRemove, COPIES_FOLDER, copyName, leftovers, nextCount, type Copy } from './copies.ts';
+import { copiesToRemove, COPIES_FOLDER, copyName, nextCount, type Copy } from './copies.ts';
+import { clearLeftovers } from './copyFiles.ts';
 import type { Held } from './held.ts';
 
 export type CopyPlace = {
@@ -22,18 +23,12 @@ async function compressed(folder: FileSystemDirectoryHandle, fileName: string, t
   if (file.move) await file.move(fileName);
 }
 
-/** One page at a time writes copies: a half one that stands there now was left by a page that is gone. */
-async function clear(here: FileSystemDirectoryHandle): Promise<void> {
-  const names: string[] = [];
-  for await (const name of here.keys()) names.push(name);
-  for (const name of leftovers(names)) await here.removeEntry(name);
-}
-
 async function keepHere(existing: readonly Copy[], text: Blob, named: { held: Held; print: string; nowMs: number }) {
   const fileName = copyName(nextCount(existing), named.nowMs, named.held, named.print);
   const root = await navigator.storage.getDirectory();
   const here = await root.getDirectoryHandle(COPIES_FOLDER, { create: true });
-  await clear(here);
+  // One page at a time writes copies: a half one that stands there now was left by a page that is gone.
+  await clearLeftovers(here);
   await compressed(here, fileName, text);
   for (const name of copiesToRemove([...existing.map((copy) => copy.fileName), fileName])) await here.removeEntry(name);
 }

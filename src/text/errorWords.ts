@@ -93,6 +93,14 @@ export const NIGHT_OVER = {
   allTheSame: 'Record it on this night',
 };
 /** A fault of the program while writing. */
+/** A part of the program could not be fetched. */
+export const MISSING_PART = {
+  words:
+    'A part of Tidy Owl could not be loaded: a newer one may have taken its place, or there is no network. Nothing you recorded is lost. Reload; if it stays so, go where there is a network once.',
+  kept: 'A part of Tidy Owl could not be loaded: a newer one may have taken its place, or there is no network. Nothing was written, and what you typed is still here. Reload, then press again.',
+  reload: 'Reload',
+} as const;
+
 export const UNEXPECTED_WORDS =
   'Not saved: something unexpected went wrong. What was stored before is kept, and what you typed is still here. Press again, or reload.';
 

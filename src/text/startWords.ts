@@ -26,6 +26,7 @@ export const START = {
   noTown: 'No town of 15,000 people and more begins so. Try a larger one near you, or type the coordinates.',
   townsMissing: 'The list of towns could not be read. Type the coordinates.',
   placeHow: 'Or coordinates, as a map tells them. The time zone follows from them.',
+  zones: 'The map of time zones',
   zoneFailed: 'The time zone of this place was not found: this device’s own is taken. Correct it under Sites.',
   made: 'Your night is ready.',
   bringIn: 'Bring in a file from another device',

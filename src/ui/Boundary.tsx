@@ -1,8 +1,11 @@
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
+import { MissingPart } from '../core/missingPart.ts';
+import { MissingPartNote } from './MissingPartNote.tsx';
 import { ErrorBoundary, type FallbackProps } from 'react-error-boundary';
 
 function Broken({ error, resetErrorBoundary, what }: FallbackProps & { what: string }) {
+  if (error instanceof MissingPart) return <MissingPartNote what={what} />;
   return (
     <div role="alert" className="problem">
       <p className="mb-1">

@@ -1,3 +1,4 @@
+import { partOf } from '../core/missingPart.ts';
 import { createElement, useEffect, useState, type ComponentType, type ReactNode } from 'react';
 
 type Later<P> = ComponentType<P> & { fetch: () => Promise<void> };
@@ -24,7 +25,7 @@ export function later<P extends object>(
   let loaded: ComponentType<P> | null = null;
   let loading: Promise<void> | null = null;
   const fetch = (): Promise<void> => {
-    loading ??= load().then(
+    loading ??= partOf(load).then(
       (page) => void (loaded = page),
       (error: unknown) => {
         loading = null;

@@ -83,7 +83,7 @@ function Shown({ night: stored, setAside }: { night: NightStatic; setAside: Read
     () => ({ ...shared, format: makeFormat(shared.format.system, zoneIana, shared.format.halfDays) }),
     [shared, zoneIana],
   );
-  const { nightId, '*': rest } = useParams();
+  const { pathname } = useLocation();
   useRibbonFromAddress();
   // Bench, margin and header follow the target that the mount looks at, at the ribbon's time.
   const aimed = aimedAt(
@@ -101,7 +101,7 @@ function Shown({ night: stored, setAside }: { night: NightStatic; setAside: Read
           <Run />
           <main className="bench" id="bench" tabIndex={-1}>
             <StoredNotices setAside={setAside} unknownZone={night.records.unknownZone} />
-            <Boundary what="This bench" resetKey={`${nightId ?? ''}${rest ?? ''}`}>
+            <Boundary what="This bench" resetKey={pathname}>
               <BenchNote value={LEDGER_LINE}>
                 <FirstOpen value={firstOpenStop(aimed, here.format)}>{without ?? <Outlet />}</FirstOpen>
               </BenchNote>

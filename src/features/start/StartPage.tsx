@@ -1,9 +1,10 @@
 /** Three screens from nothing to a night of one's own. */
-import { useEffect, useRef } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { FormProvider, useForm, useWatch, type UseFormReturn } from 'react-hook-form';
 import { Link, useNavigate, useSearchParams } from 'react-router';
 import { ownNight } from '../../core/night/advice/ownNight.ts';
+import { MissingPart } from '../../core/missingPart.ts';
 import { ok, type Result } from '../../core/result.ts';
 import { useSession, useShared } from '../../session/session.ts';
 import { useBusy, useWrite } from '../../session/useWrite.ts';
@@ -22,6 +23,7 @@ import {
 } from '../../text/startWords.ts';
 import { CHOOSE } from '../../text/choiceWords.ts';
 import { formResolver } from '../../ui/form/formResolver.ts';
+import { MissingPartNote } from '../../ui/MissingPartNote.tsx';
 import { PageTitle } from '../../ui/PageTitle.tsx';
 import { Said } from '../../ui/Said.tsx';
 import {
@@ -76,14 +78,32 @@ function useScreen(): [Screen, (screen: Screen) => void] {
   return [SCREENS.find((s) => s === asked) ?? 'where', go];
 }
 
+/** Null: the part of the program that tells did not come. @throws whatever else went wrong. */
+async function orMissing(asked: Promise<string | null>): Promise<{ found: string | null } | null> {
+  try {
+    return { found: await asked };
+  } catch (error) {
+    if (error instanceof MissingPart) return null;
+    throw error;
+  }
+}
+
+/** As the town brought it, else looked up; null = nobody knows it. */
+async function zoneFor({ zoneIana, latDeg, lonDeg }: Answers): Promise<string | null> {
+  return zoneIana === '' ? zoneOf(latDeg, lonDeg) : zoneIana;
+}
+
 /** Makes the night and goes to its first answers. */
-function useMake(): (answers: Answers) => Promise<void> {
+function useMake(setMissing: (missing: boolean) => void): (answers: Answers) => Promise<void> {
   const { clock } = useSession();
   const { notify, format } = useShared();
   const write = useWrite();
   const navigate = useNavigate();
   return async (answers) => {
-    const found = answers.zoneIana === '' ? await zoneOf(answers.latDeg, answers.lonDeg) : answers.zoneIana;
+    const zone = await orMissing(zoneFor(answers));
+    setMissing(!zone);
+    if (!zone) return;
+    const { found } = zone;
     if (found === null) notify(START.zoneFailed);
     const own = ownAnswers(answers, found ?? Intl.DateTimeFormat().resolvedOptions().timeZone, format);
     const made = await write(
@@ -135,7 +155,8 @@ export function StartPage() {
   });
   useKept(form);
   const busy = useBusy();
-  const make = useMake();
+  const [isMissing, setMissing] = useState(false);
+  const make = useMake(setMissing);
   const at = SCREENS.indexOf(screen);
   const next = SCREENS[at + 1];
   const before = SCREENS[at - 1];
@@ -179,6 +200,7 @@ export function StartPage() {
           <Said said={START.sentences[screen]} />
         </p>
         <Screen />
+        {isMissing && <MissingPartNote what={START.zones} />}
         <div className="actions">
           {before && (
             <Button variant="outline" onClick={() => go(before)}>

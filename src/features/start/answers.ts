@@ -83,9 +83,14 @@ export const ASKED: Record<Screen, (keyof Draft)[]> = {
 
 const KEY = 'tidy-owl-start';
 
+/** Empty while it is typed; the others always hold something. */
+const isNumber = (field: keyof Draft): boolean => !['string', 'boolean'].includes(typeof FIRST_DRAFT[field]);
+
 /** What may stand in a field while it is typed: its answer, or nothing yet. */
 const mayStand = (field: keyof Draft, value: unknown): boolean =>
-  value === FIRST_DRAFT[field] || value === null || answersSchema.shape[field].safeParse(value).success;
+  value === FIRST_DRAFT[field] ||
+  (value === null && isNumber(field)) ||
+  answersSchema.shape[field].safeParse(value).success;
 
 /** What was answered before a reload; text that is damaged counts as nothing, a field that an older page wrote otherwise is
  *  asked anew. */

@@ -114,6 +114,8 @@ describe('the kept draft', () => {
     expect(keptDraft()).to.deep.equal(FIRST_DRAFT);
     kept.set('tidy-owl-start', 'null');
     expect(keptDraft()).to.deep.equal(FIRST_DRAFT);
+    kept.set('tidy-owl-start', '{"carrier": null, "size": null, "guided": null, "zoneIana": 5, "focalMm": null}');
+    expect(keptDraft(), 'only what is a number may be empty').to.deep.equal({ ...FIRST_DRAFT, focalMm: null });
     kept.set('tidy-owl-start', '{"latDeg": 12}');
     expect(keptDraft()).to.deep.equal({ ...FIRST_DRAFT, latDeg: 12 });
   });
