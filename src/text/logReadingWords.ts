@@ -66,6 +66,8 @@ export const UNIT_NAMES: Record<ErrorUnit | 'ms' | 's', string> = {
 export const TIME_KIND_NAMES: Record<TimeKind, string> = {
   s: 'seconds',
   ms: 'milliseconds',
+  us: 'microseconds',
+  ns: 'nanoseconds',
   min: 'minutes',
   h: 'hours',
   days: 'days',

@@ -28,7 +28,9 @@ const TIME =
 const MISSING = /^(nan|null|none|lost|-+|n\/a|na|inf|\?)?$/i;
 
 export const isRemark = (line: string): boolean => REMARK.test(line);
-const bare = (line: string): string => line.replace(REMARK, '').trim();
+/** No remark that tells anything is longer. */
+const LONGEST_REMARK = 500;
+const bare = (line: string): string => line.slice(0, LONGEST_REMARK).replace(REMARK, '').trim();
 
 /** A line as cells, marks of quoting taken off. Runs of blanks part once. */
 export function cellsOf(line: string, delimiter: Delimiter): string[] {
@@ -102,7 +104,8 @@ function headerIn(remark: string | undefined, delimiter: Delimiter, columns: num
     : null;
 }
 
-/** Rows under the line that names them; the part with most rows is the log. */
+/** Rows under the line that names them; the part with most rows is the log. Words among the rows, fewer or more than these have
+ *  cells, tell of an event and head nothing. */
 function sectionsOf(lines: readonly string[], delimiter: Delimiter): Section[] {
   const columns = usualWidth(lines.filter((line) => !isRemark(line)).map((line) => cellsOf(line, delimiter)));
   const sections: Section[] = [];
@@ -117,7 +120,7 @@ function sectionsOf(lines: readonly string[], delimiter: Delimiter): Section[] {
     if (isDataRow(cells) || (cells.length === columns && hasLostValues(cells))) {
       if (isFresh(open)) open.header ??= headerIn(remark, delimiter, cells.length);
       open.rows.push(cells);
-    } else if (isHeaderRow(cells)) {
+    } else if (isHeaderRow(cells) && (isFresh(open) || cells.length === columns)) {
       const units = unitsUnder(open, cells, delimiter);
       if (units === null) sections.push((open = { header: line, lines: [line.trim()], rows: [] }));
       else {
@@ -136,10 +139,15 @@ function usualWidth(rows: readonly (readonly string[])[]): number {
 
 const isFresh = ({ rows }: Section): boolean => rows.length === 0;
 
-/** A second line of words, as of units, belongs to the first one; null when this is none. */
+/** What stands under a name that tells its unit. */
+const UNIT_CELL =
+  /^[([]?\s*(s|sec\w*|sek\w*|seg\w*|m?s|min\w*|h|hours?|days?|utc?|arc-?sec\w*|arc-?min\w*|as|mas|deg\w*|°|px|pix\w*|["″′']|''|adu|mag|%)\s*[)\]]?$/i;
+
+/** A second line of words belongs to the first one where it tells units; null when it is none. */
 function unitsUnder(open: Section, cells: readonly string[], delimiter: Delimiter): string | null {
   if (!isFresh(open) || open.header === null) return null;
-  return cells.length === cellsOf(open.header, delimiter).length ? joined(open.header, cells, delimiter) : null;
+  const tells = cells.length === cellsOf(open.header, delimiter).length && cells.some((c) => UNIT_CELL.test(c));
+  return tells ? joined(open.header, cells, delimiter) : null;
 }
 
 const joined = (header: string, units: readonly string[], delimiter: Delimiter): string =>
@@ -155,7 +163,9 @@ export function layoutOf(text: string): LogLayout | null {
     .filter((line) => line.trim() !== '');
   const remarks = lines.filter(isRemark).map(bare);
   const plain = lines.filter((line) => !isRemark(line));
-  const delimiter = delimiterOf(plain.slice(0, MOST_SAMPLED)) ?? headingOnly(plain);
+  const delimiter =
+    // Somebody may write more than a page of words above the first row.
+    delimiterOf(plain.slice(0, MOST_SAMPLED)) ?? delimiterOf(plain.slice(-MOST_SAMPLED)) ?? headingOnly(plain);
   if (delimiter === null) return null;
   const sections = sectionsOf(lines, delimiter);
   const best = sections.reduce((a, b) => (b.rows.length >= a.rows.length ? b : a));

@@ -12,7 +12,7 @@ export const logMappingSchema: z.ZodType<LogMapping> = z.object({
       z.discriminatedUnion('is', [
         z.object({
           is: z.literal('time'),
-          kind: z.enum(['s', 'ms', 'min', 'h', 'days', 'dateTime', 'timeOfDay', 'minutesSeconds']),
+          kind: z.enum(['s', 'ms', 'us', 'ns', 'min', 'h', 'days', 'dateTime', 'timeOfDay', 'minutesSeconds']),
         }),
         z.object({ is: z.enum(['date', 'towardRa', 'towardDec', 'other']) }),
         z.object({ is: z.enum(['ra', 'dec', 'aimRa', 'aimDec']), unit: z.enum(errorUnits).nullable(), sign }),

@@ -195,7 +195,8 @@ export function logReader(layout: LogLayout, mapping: LogMapping): LogReader {
       if (text.trim() === '' || isRemark(text)) return;
       const cells = cellsOf(text, delimiter);
       const isTimed = Number.isFinite(parser.seconds(cells));
-      if (!isTimed && isHeaderRow(cells)) inside = isOurs(text) || (inside && rows === 0);
+      if (!isTimed && isHeaderRow(cells) && (rows === 0 || cells.length === header.length))
+        inside = isOurs(text) || (inside && rows === 0);
       else if (inside && (isTimed || cells.length === header.length)) {
         rows += 1;
         kept.add(text, cells, isWhole(cells));

@@ -4,6 +4,8 @@ export type TimeKind =
   /** Numbers. */
   | 's'
   | 'ms'
+  | 'us'
+  | 'ns'
   | 'min'
   | 'h'
   | 'days'
@@ -14,7 +16,9 @@ export type TimeKind =
 
 const PER_UNIT_S: Record<Exclude<TimeKind, 'dateTime' | 'timeOfDay' | 'minutesSeconds'>, number> = {
   s: 1,
-  ms: 0.001,
+  ms: 1e-3,
+  us: 1e-6,
+  ns: 1e-9,
   min: 60,
   h: 3600,
   days: 86_400,

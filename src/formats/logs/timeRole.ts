@@ -15,19 +15,33 @@ const FARTHEST_S = 200;
 const FEWEST_ROWS = 20;
 
 const ABOUT_MS = /^(ms|msec\w*|millis\w*)$/;
+const ABOUT_US = /^(us|µs|μs|usec\w*|micros\w*)$/;
+const ABOUT_NS = /^(ns|nsec\w*|nanos\w*)$/;
 const ABOUT_S = /^(s|sec\w*|sek\w*|seg\w*|elapsed|epoch|unix)$/;
 const ABOUT_MIN = /^(mins?|minutes?|minuten|minutos?)$/;
 const ABOUT_H = /^(hours?|h|std|stunden|heures|horas?)$/;
 const ABOUT_DAYS = /^(jd|mjd|julian\w*|days?|tage|jours|dias)$/;
 
-/** Null where no word of its name says it. */
+/** Since 1970 as programs count it, by its size alone, whatever its name; null where it is none. */
+function unixBySize(first: number): Counted | null {
+  if (first > 1e17) return 'ns';
+  if (first > 1e14) return 'us';
+  if (first > 1e11) return 'ms';
+  return first > 1e8 ? 's' : null;
+}
+
+/** Null where neither its size nor a word of its name says it. */
 function unitNamed(words: readonly string[], first: number): Counted | null {
   const has = (pattern: RegExp): boolean => words.some((w) => pattern.test(w));
-  if (has(ABOUT_MS) || first > 1e11) return 'ms';
+  const unix = unixBySize(first);
+  if (unix) return unix;
+  if (has(ABOUT_MS)) return 'ms';
+  if (has(ABOUT_US)) return 'us';
+  if (has(ABOUT_NS)) return 'ns';
   if (has(ABOUT_DAYS) || (first > 2.4e6 && first < 2.5e6)) return 'days';
   if (has(ABOUT_MIN)) return 'min';
   if (has(ABOUT_H)) return 'h';
-  return has(ABOUT_S) || first > 1e8 ? 's' : null;
+  return has(ABOUT_S) ? 's' : null;
 }
 
 function usualStep(values: readonly number[]): number {

@@ -100,4 +100,62 @@ describe('the door of logs', () => {
     const known = /^(read|log(Empty|NoTime|NoError|NoScale|NoRate|TooLong|NotText))$/;
     expect(await codeOf(textBytes(`${'a,'.repeat(10_000)}b\n${'1,'.repeat(10_000)}2\n`))).to.match(known);
   });
+
+  const rows = (line: (i: number) => string) =>
+    `time,ra,dec\n${Array.from({ length: 400 }, (_, i) => line(i)).join('\n')}`;
+  const usual = (time: number | string) => `${time},0.5,0.1`;
+  async function seriesOf(text: string) {
+    const found = await open(textBytes(text));
+    if (!found.ok || !found.value.read.ok) throw new Error('not read');
+    return { ...found.value.read.value, header: found.value.layout.header };
+  }
+
+  it('what is told of events among the rows heads nothing and takes no row away', async () => {
+    for (const event of [
+      'Dither, started',
+      'INFO,',
+      '2026-11-24T20:00:00 The star was lost',
+      'a, b, c, d, e',
+      'settling',
+    ]) {
+      const { series, header } = await seriesOf(rows((i) => (i % 50 === 49 ? event : usual(i * 2))));
+      expect([header, series.timeS.length, series.timeS.at(-1)], event).to.deep.equal([
+        ['time', 'ra', 'dec'],
+        392,
+        796,
+      ]);
+    }
+  });
+
+  it('a second heading among the rows still begins another log; the longer one is read', async () => {
+    const other = `time_s,dec,ra\n${Array.from({ length: 500 }, (_, i) => `${i},0.1,${i % 7}`).join('\n')}`;
+    const { series, header } = await seriesOf(`${rows((i) => usual(i * 2))}\n${other}`);
+    expect([header, series.timeS.length]).to.deep.equal([['time_s', 'dec', 'ra'], 500]);
+  });
+
+  it('any number of words above the heading are only words', async () => {
+    const words = Array.from({ length: 3000 }, (_, i) => `Setting ${i}, exposure = 2 s, gain 100`).join('\n');
+    const { series, header } = await seriesOf(`${words}\n${rows((i) => usual(i * 2))}`);
+    expect([header, series.timeS.length]).to.deep.equal([['time', 'ra', 'dec'], 400]);
+  });
+
+  it('days, seconds and their parts since long ago are told by their size', async () => {
+    const startS = 1_795_550_000;
+    const ways: Record<string, (s: number) => string> = {
+      julian: (s) => ((startS + s) / 86_400 + 2_440_587.5).toFixed(7),
+      seconds: (s) => String(startS + s),
+      milli: (s) => String((startS + s) * 1000),
+      micro: (s) => `${startS + s}000000`,
+      nano: (s) => `${startS + s}000000000`,
+    };
+    for (const [name, way] of Object.entries(ways)) {
+      const { series } = await seriesOf(rows((i) => usual(way(i * 2))));
+      expect(series.timeS.at(-1), name).to.be.closeTo(798, 0.02);
+    }
+  });
+
+  it('a remark as long as a book tells no more than its beginning', async () => {
+    const found = await open(textBytes(`# ${'1234567890'.repeat(4000)}\n${rows((i) => usual(i * 2))}`));
+    expect(found.ok && found.value.layout.remarks[0]!.length).to.be.at.most(500);
+  });
 });
