@@ -1,24 +1,37 @@
 /** What the first screens ask, and what is kept of it on this device until the night is made. */
 import { z } from 'zod';
 import { siteSchema } from '../../core/records/site.ts';
-import { BODY_KINDS, partKinds, TUBE_KINDS } from '../../core/records/part.ts';
+import { BODY_KINDS, TUBE_KINDS } from '../../core/records/part.ts';
 import { mountTraits } from '../../core/mount/mountKinds.ts';
 import { motorsOf } from '../../core/mount/motors.ts';
 import { CARRIERS, SIZES, usualCarrier, type Carrier } from '../../core/rig/dressing/carriers.ts';
-import { PHONE_LENS, SENSORS, type Looker, type SensorFormat } from '../../core/rig/dressing/looks.ts';
+import {
+  PHONE_LENS,
+  pixelsOf,
+  SENSORS,
+  type Looker,
+  type Sensor,
+  type SensorFormat,
+} from '../../core/rig/dressing/looks.ts';
 import type { RigAnswers } from '../../core/rig/dressing/dressRig.ts';
 import type { OwnAnswers } from '../../core/night/advice/ownNight.ts';
 import type { Format } from '../../text/format.ts';
 import { placeName, rigNameOf, type Screen } from '../../text/startWords.ts';
 
 const { latDeg, lonDeg } = siteSchema.shape;
-const { focalMm, apertureMm } = partKinds.tube;
 const FORMATS = Object.keys(SENSORS) as [SensorFormat, ...SensorFormat[]];
 /** What a rig looks with: a sensor's format, a phone, or the eye. */
 export const LOOKERS = [...FORMATS, 'phone', 'eye'] as const;
 
 /** What a sensor sits in. */
 export const BODIES = BODY_KINDS.filter((kind) => kind !== 'phone');
+
+/** What can be dressed with usual parts: lenses and tubes that people carry to a field. */
+const [SHORTEST_MM, LONGEST_MM] = [2, 6000];
+const [NARROWEST_MM, WIDEST_MM] = [10, 700];
+const isTube = (fRatio: number): boolean => fRatio >= 1.5 && fRatio <= 40;
+const isLens = (openingMm: number): boolean => openingMm >= 1 && openingMm <= WIDEST_MM;
+const isPixel = (pixelUm: number): boolean => pixelUm >= 0.6 && pixelUm <= 40;
 
 export const answersSchema = z
   .object({
@@ -32,9 +45,9 @@ export const answersSchema = z
     raMotor: z.boolean(),
     finder: z.enum(['twelveHour', 'none']),
     opticsKind: z.enum(TUBE_KINDS),
-    focalMm,
+    focalMm: z.number().min(SHORTEST_MM).max(LONGEST_MM),
     fNumber: z.number().min(0.7).max(64).nullable(),
-    apertureMm: apertureMm.nullable(),
+    apertureMm: z.number().min(NARROWEST_MM).max(WIDEST_MM).nullable(),
     format: z.enum(LOOKERS),
     body: z.enum(BODIES),
     megapixels: z.number().min(0.3).max(200),
@@ -44,7 +57,19 @@ export const answersSchema = z
     path: ['format'],
     message: 'An eye needs a tube: choose one above.',
   })
-  .refine((a) => a.opticsKind === 'lens' || a.apertureMm !== null, { path: ['apertureMm'], message: 'Type a number.' });
+  .refine((a) => a.opticsKind === 'lens' || a.apertureMm !== null, { path: ['apertureMm'], message: 'Type a number.' })
+  .refine((a) => a.opticsKind === 'lens' || a.apertureMm === null || isTube(a.focalMm / a.apertureMm), {
+    path: ['apertureMm'],
+    message: 'No tube of this focal length is so wide or so narrow: look at its label.',
+  })
+  .refine((a) => a.opticsKind !== 'lens' || a.fNumber === null || isLens(a.focalMm / a.fNumber), {
+    path: ['fNumber'],
+    message: 'No lens of this focal length is so wide or so narrow: look at its front ring.',
+  })
+  .refine((a) => a.format === 'phone' || a.format === 'eye' || isPixel(pixelsOf(a as Sensor).pixelUm), {
+    path: ['megapixels'],
+    message: 'No sensor of this size has so many or so few: look at the camera’s data.',
+  });
 export type Answers = z.infer<typeof answersSchema>;
 /** While typing nothing may be chosen yet, and numbers may be missing. */
 export type Draft = Omit<Answers, 'latDeg' | 'lonDeg' | 'carrier' | 'focalMm' | 'megapixels'> & {

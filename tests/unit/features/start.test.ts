@@ -12,7 +12,11 @@ import {
 } from '../../../src/features/start/answers.ts';
 import { zoneOf } from '../../../src/features/start/zoneOf.ts';
 import { makeFormat } from '../../../src/text/format.ts';
-import { SCREENS } from '../../../src/text/startWords.ts';
+import fc from 'fast-check';
+import { ownNight } from '../../../src/core/night/advice/ownNight.ts';
+import { HEAD_SCHEMAS } from '../../../src/core/records/heads.ts';
+import { holds } from '../../support/properties.ts';
+import { pieceName, SCREENS, targetName } from '../../../src/text/startWords.ts';
 
 const f = makeFormat('metric', 'UTC');
 const answered: Answers = {
@@ -99,6 +103,45 @@ describe('the kept draft', () => {
   after(() => {
     if (before) Object.defineProperty(globalThis, 'localStorage', before);
     else Reflect.deleteProperty(globalThis, 'localStorage');
+  });
+
+  it('whatever its own ranges let through is dressed in parts that are stored, and a long lens is not refused', () => {
+    const between = (min: number, max: number) =>
+      fc.oneof(fc.constantFrom(min, max), fc.double({ min, max, noNaN: true }));
+    const answers = fc.record({
+      carrier: fc.constantFrom(...answersSchema.shape.carrier.options),
+      size: fc.constantFrom(...answersSchema.shape.size.options),
+      opticsKind: fc.constantFrom(...answersSchema.shape.opticsKind.options),
+      focalMm: between(2, 6000),
+      fNumber: fc.option(between(0.7, 64)),
+      apertureMm: between(10, 700),
+      format: fc.constantFrom(...answersSchema.shape.format.options),
+      megapixels: between(0.3, 200),
+      guided: fc.boolean(),
+    });
+    const lens = { ...answered, opticsKind: 'lens', focalMm: 5000, fNumber: null };
+    expect(answersSchema.safeParse(lens).success).to.equal(true);
+    const head = {
+      ...{ rev: 1, deviceId: 'd', createdAtUtc: '2026-11-24T20:00:00.000Z', updatedAtUtc: '2026-11-24T20:00:00.000Z' },
+      ...{ deletedAtUtc: null, origin: 'user', archived: false, note: '' },
+    };
+    const isStored = (given: object): void => {
+      const parsed = answersSchema.safeParse({ ...answered, zoneIana: 'UTC', ...given });
+      if (!parsed.success) return;
+      const { where, rigName, rig } = ownAnswers(parsed.data, 'UTC', f);
+      let ids = 0;
+      const { records } = ownNight({ where, rigName, rig }, Date.UTC(2026, 10, 24, 20), {
+        newId: () => `id-${(ids += 1)}`,
+        nameOf: (piece, massKg) => pieceName(piece, massKg, { carrier: rig.carrier, rigName }, f),
+        targetName,
+      });
+      for (const { table, id, body } of records) {
+        const stored = HEAD_SCHEMAS[table].safeParse({ ...head, id, ...body });
+        expect(stored.error?.issues ?? [], `${table} of ${JSON.stringify(given)}`).to.deep.equal([]);
+      }
+    };
+    isStored(lens);
+    holds(fc.property(answers, isStored), 60);
   });
 
   it('comes back over a reload, and is gone once the night is made', () => {

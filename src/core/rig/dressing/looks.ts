@@ -23,6 +23,8 @@ export type Sensor = { format: SensorFormat; megapixels: number; body?: Body };
 export type Looker = Sensor | 'phone' | 'eye';
 
 const USUAL_LENS_RATIO = 4;
+/** No lens that is carried to a field is wider: longer ones are slower. */
+const WIDEST_LENS_MM = 150;
 const UM_PER_MM = 1000;
 /** The main camera of a usual phone. */
 const PHONE = { sensorMm: [9.8, 7.3], megapixels: 12 } as const;
@@ -31,7 +33,7 @@ export const PHONE_LENS: Optics = { kind: 'lens', focalMm: 6.8, apertureMm: 3.8 
 export const LOW_POWER_EYEPIECE_MM = 25;
 
 export function apertureMmOf({ focalMm, apertureMm }: Optics): number {
-  return apertureMm ?? focalMm / USUAL_LENS_RATIO;
+  return apertureMm ?? Math.min(focalMm / USUAL_LENS_RATIO, WIDEST_LENS_MM);
 }
 
 export function usualTube(optics: Optics): TubeGuess & { radiusM: number } {
