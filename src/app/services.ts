@@ -3,7 +3,7 @@ import { OwlDatabase } from '../storage/database.ts';
 import { ulidSource } from '../storage/ids.ts';
 import type { Writer } from '../storage/writer.ts';
 import { createClock } from '../session/clock.ts';
-import { watchClock } from '../session/clockMoves.ts';
+import { shownSince, watchClock } from '../session/clockMoves.ts';
 import { createCopies } from '../session/copies.ts';
 import { createPresses } from '../session/presses.ts';
 import { createRecordWork } from '../session/recordWork.ts';
@@ -48,7 +48,7 @@ export function createSession(): Session {
   const records = createRecordWork();
   return {
     clock,
-    clockMoves: watchClock(clock, localStorage),
+    clockMoves: watchClock(clock, localStorage, shownSince(document)),
     ribbon: createRibbonTime(clock, (callback) => requestAnimationFrame(callback)),
     db,
     writer,

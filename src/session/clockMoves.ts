@@ -33,8 +33,22 @@ function keptIn(store: Store): Kept | null {
 const isSame = (a: ClockMove, b: ClockMove): boolean =>
   Math.abs(a.toMs - b.toMs) < KEPT_EVERY_MS && Math.abs(a.fromMs - b.fromMs) < KEPT_EVERY_MS;
 
-/** @param store of all tabs; what it cannot keep is known in this page only. */
-export function watchClock(clock: Clock, store: Store): ClockMoves {
+/** Whether the page was shown all the time since it was asked last: a phone that was put away slept. */
+export function shownSince(page: Pick<Document, 'hidden' | 'addEventListener'>): () => boolean {
+  let wasHidden = page.hidden;
+  page.addEventListener('visibilitychange', () => {
+    wasHidden ||= page.hidden;
+  });
+  return () => {
+    const shown = !wasHidden;
+    wasHidden = page.hidden;
+    return shown;
+  };
+}
+
+/** @param store of all tabs; what it cannot keep is known in this page only.
+ *  @param wasShown of `shownSince`: what a page misses that is out of sight is a sleep, after which the time of day is right. */
+export function watchClock(clock: Clock, store: Store, wasShown: () => boolean): ClockMoves {
   if (clock.fixed) return NO_MOVES;
   const look = (): ClockLook => ({ wallMs: clock.nowMs(), steadyMs: clock.elapsedMs() });
   const before = keptIn(store);
@@ -57,9 +71,9 @@ export function watchClock(clock: Clock, store: Store): ClockMoves {
   if (opened) note(opened);
   clock.subscribe(() => {
     const now = look();
-    const move = moveBetween(last, now);
+    const [move, shown] = [moveBetween(last, now), wasShown()];
     last = now;
-    if (move) note(move);
+    if (move && (shown || move.toMs < move.fromMs)) note(move);
     else if (now.steadyMs - keptMs >= KEPT_EVERY_MS) keep();
   });
   return { all: () => moves };

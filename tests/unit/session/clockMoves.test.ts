@@ -1,6 +1,6 @@
 import { expect } from 'chai';
 import type { Clock } from '../../../src/session/clock.ts';
-import { watchClock } from '../../../src/session/clockMoves.ts';
+import { shownSince, watchClock } from '../../../src/session/clockMoves.ts';
 
 /** A day of a device: its clock, what is kept over reloads, and its pages, each with a steady clock of its own. */
 function device() {
@@ -8,6 +8,18 @@ function device() {
   const store = { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => void kept.set(k, v) };
   let wallMs = 1e12;
   let pages: (() => void)[] = [];
+  const heard: (() => void)[] = [];
+  let isHidden = false;
+  const page = {
+    get hidden() {
+      return isHidden;
+    },
+    addEventListener: (_: string, listener: () => void) => void heard.push(listener),
+  };
+  const hide = (hidden: boolean): void => {
+    isHidden = hidden;
+    heard.forEach((listener) => listener());
+  };
   const open = (fixed = false) => {
     let steadyMs = 5;
     const clock: Clock = {
@@ -22,7 +34,7 @@ function device() {
         return () => undefined;
       },
     };
-    return watchClock(clock, store);
+    return watchClock(clock, store, shownSince(page as never));
   };
   const pass = (seconds: number, setS = 0): void => {
     wallMs += setS * 1000;
@@ -34,7 +46,7 @@ function device() {
   const close = (): void => {
     pages = [];
   };
-  return { open, kept, pass, close };
+  return { open, kept, pass, close, hide };
 }
 const sizes = (moves: readonly { fromMs: number; toMs: number }[]) => moves.map((m) => (m.toMs - m.fromMs) / 1000);
 
@@ -50,6 +62,23 @@ describe('a clock that is set', () => {
     const [first, second, ...rest] = sizes(open().all());
     expect([first, rest]).to.deep.equal([-7200, []]);
     expect(second).to.be.within(-3600, -3590);
+  });
+
+  it('that jumps on while the page is out of sight slept; one that goes back was set all the same', () => {
+    const { open, pass, hide } = device();
+    const moves = open();
+    pass(20);
+    hide(true);
+    hide(false);
+    pass(20, 1800);
+    expect(moves.all()).to.deep.equal([]);
+    hide(true);
+    pass(2, -1800);
+    hide(false);
+    pass(2, 900);
+    expect(sizes(moves.all())).to.deep.equal([-1800]);
+    pass(20, 900);
+    expect(sizes(moves.all())).to.deep.equal([-1800, 900]);
   });
 
   it('is forgotten after a day; what is kept spoilt is nothing; a fixed one never moves', () => {
