@@ -124,3 +124,7 @@ export const townName = ({ name, country, latDeg, lonDeg }: Town, f: Format): st
 
 export const placeName = (latDeg: number, lonDeg: number, f: Format): string =>
   `${f.latitude(latDeg)}, ${f.longitude(lonDeg)}`;
+
+/** @param ratio what is taken where nothing is typed. */
+export const lensRatioHint = (ratio: number, f: Format): string =>
+  `As it will be set. Empty: f/${f.number(ratio, ratio < 10 ? 1 : 0).replace(/\.0$/, '')} is taken.`;

@@ -27,8 +27,14 @@ export const LOOKERS = [...FORMATS, 'phone', 'eye'] as const;
 export const BODIES = BODY_KINDS.filter((kind) => kind !== 'phone');
 
 /** What can be dressed with usual parts: lenses and tubes that people carry to a field. */
-const [SHORTEST_MM, LONGEST_MM] = [2, 6000];
-const [NARROWEST_MM, WIDEST_MM] = [10, 700];
+const WIDEST_MM = 700;
+const RANGES = { focalMm: [2, 6000], fNumber: [0.7, 64], apertureMm: [10, WIDEST_MM] } as const;
+type Ranged = keyof typeof RANGES;
+/** Which of them are asked: what is hidden must not hold anybody up. */
+const isAsked = (field: Ranged, a: { opticsKind: string; format: string }): boolean => {
+  if (a.opticsKind !== 'lens') return field !== 'fNumber';
+  return field !== 'apertureMm' && a.format !== 'phone';
+};
 const isTube = (fRatio: number): boolean => fRatio >= 1.5 && fRatio <= 40;
 const isLens = (openingMm: number): boolean => openingMm >= 1 && openingMm <= WIDEST_MM;
 const isPixel = (pixelUm: number): boolean => pixelUm >= 0.6 && pixelUm <= 40;
@@ -45,13 +51,23 @@ export const answersSchema = z
     raMotor: z.boolean(),
     finder: z.enum(['twelveHour', 'none']),
     opticsKind: z.enum(TUBE_KINDS),
-    focalMm: z.number().min(SHORTEST_MM).max(LONGEST_MM),
-    fNumber: z.number().min(0.7).max(64).nullable(),
-    apertureMm: z.number().min(NARROWEST_MM).max(WIDEST_MM).nullable(),
+    focalMm: z.number(),
+    fNumber: z.number().nullable(),
+    apertureMm: z.number().nullable(),
     format: z.enum(LOOKERS),
     body: z.enum(BODIES),
     megapixels: z.number().min(0.3).max(200),
     guided: z.boolean(),
+  })
+  .superRefine((a, context) => {
+    for (const field of Object.keys(RANGES) as Ranged[]) {
+      const [value, [least, most]] = [a[field], RANGES[field]];
+      if (value === null || !isAsked(field, a)) continue;
+      const about = { origin: 'number', inclusive: true, input: value } as const;
+      const path = [field];
+      if (!(value >= least)) context.addIssue({ code: 'too_small', minimum: least, path, ...about });
+      else if (value > most) context.addIssue({ code: 'too_big', maximum: most, path, ...about });
+    }
   })
   .refine((a) => a.opticsKind !== 'lens' || a.format !== 'eye', {
     path: ['format'],
@@ -62,7 +78,7 @@ export const answersSchema = z
     path: ['apertureMm'],
     message: 'No tube of this focal length is so wide or so narrow: look at its label.',
   })
-  .refine((a) => a.opticsKind !== 'lens' || a.fNumber === null || isLens(a.focalMm / a.fNumber), {
+  .refine((a) => !isAsked('fNumber', a) || a.fNumber === null || isLens(a.focalMm / a.fNumber), {
     path: ['fNumber'],
     message: 'No lens of this focal length is so wide or so narrow: look at its front ring.',
   })

@@ -1,6 +1,7 @@
 /** The three screens: one question each. */
 import { useFormContext, useWatch } from 'react-hook-form';
 import { CARRIERS, SIZES, usualCarrier } from '../../core/rig/dressing/carriers.ts';
+import { usualLensRatio } from '../../core/rig/dressing/looks.ts';
 import { TUBE_KINDS } from '../../core/records/part.ts';
 import { FromDevice } from '../../session/FromDevice.tsx';
 import { Queries } from '../../session/Queries.tsx';
@@ -13,6 +14,7 @@ import {
   SIZE_WORDS,
   sizeWords,
   START,
+  lensRatioHint,
 } from '../../text/startWords.ts';
 import { CoordinateFields } from '../../ui/form/CoordinateFields.tsx';
 import { CheckField, QuantityField, SelectField } from '../../ui/form/Fields.tsx';
@@ -133,7 +135,7 @@ export function Looks() {
               label="f-number"
               kind="ratio"
               system={format.system}
-              hint="As it will be set. Empty: f/4 is taken."
+              hint={lensRatioHint(usualLensRatio(Number(focalMm)), format)}
             />
           )
         ) : (

@@ -141,6 +141,17 @@ describe('the kept draft', () => {
       }
     };
     isStored(lens);
+    for (const hidden of [
+      { opticsKind: 'refractor', apertureMm: 80, fNumber: 0.1 },
+      { apertureMm: 5000 },
+      { format: 'phone', focalMm: 20_000 },
+    ])
+      expect(answersSchema.safeParse({ ...answered, ...hidden }).success, 'what is hidden').to.equal(true);
+    const issues = answersSchema.safeParse({ ...answered, focalMm: 20_000, fNumber: 0.1 }).error!.issues;
+    expect(issues.slice(0, 2).map((i) => [i.path[0], i.message])).to.deep.equal([
+      ['focalMm', 'tooBig number 6000'],
+      ['fNumber', 'tooSmall number 0.7'],
+    ]);
     holds(fc.property(answers, isStored), 60);
   });
 

@@ -32,8 +32,11 @@ export const PHONE_LENS: Optics = { kind: 'lens', focalMm: 6.8, apertureMm: 3.8 
 /** What most tubes come with, and what to begin with. */
 export const LOW_POWER_EYEPIECE_MM = 25;
 
+/** What is taken of a lens whose f-number was not told. */
+export const usualLensRatio = (focalMm: number): number => Math.max(USUAL_LENS_RATIO, focalMm / WIDEST_LENS_MM);
+
 export function apertureMmOf({ focalMm, apertureMm }: Optics): number {
-  return apertureMm ?? Math.min(focalMm / USUAL_LENS_RATIO, WIDEST_LENS_MM);
+  return apertureMm ?? focalMm / usualLensRatio(focalMm);
 }
 
 export function usualTube(optics: Optics): TubeGuess & { radiusM: number } {
