@@ -1,4 +1,4 @@
-/** npm run bench [-- core | page | scale]: every figure with its target, within or over. Measured on the built app and on the core. */
+/** npm run bench [-- core | page | scale | folder]: every figure with its target, within or over. Measured on the built app and on the core. */
 import { chromium, type Page, type Response } from '@playwright/test';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
@@ -16,6 +16,7 @@ import { createApp } from '../server/app.ts';
 import { nightRecords, NOW } from '../tests/support/records.ts';
 import { median, print, timed, type Figure } from './figure.ts';
 import { drag, scrub } from './frames.ts';
+import { folderFigures } from './folder.ts';
 import { drawnLogFigures, readLogFigures } from './log.ts';
 import { scaleFigures } from './scale.ts';
 
@@ -183,6 +184,7 @@ const groups: Record<string, () => Promise<Figure[]> | Figure[]> = {
   core: async () => [...coreFigures(), ...(await readLogFigures())],
   page: async () => [...(await pageFigures(address)), ...(await drawnLogFigures(address))],
   scale: () => scaleFigures(address),
+  folder: folderFigures,
 };
 for (const [name, figures] of Object.entries(groups))
   if (asked === undefined || asked === name) for (const figure of await figures()) print(figure);
