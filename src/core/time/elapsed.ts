@@ -8,12 +8,23 @@ export type Elapsed = { code: 'known'; ms: number } | { code: 'moved'; byMs: num
 /** Differences up to here are a clock that is kept right by a network. */
 const SLIGHT_MS = 5000;
 
-/** A time that was noted before a move can lie on either side of where the clock was set to: where it may have been noted
- *  before, it is taken to have been.
- *  @param moves those that this device saw. */
+/** What is timed here takes no longer: so long after a move what may have begun before it is taken to have. */
+const LONGEST_MS = 30 * 60_000;
+
+/** A clock that went back shows the same times twice: what was noted at one of them may have been before or after. */
+function wasBefore({ fromMs, toMs }: ClockMove, agoMs: number, sinceMs: number, nowMs: number): boolean {
+  if (sinceMs > fromMs + SLIGHT_MS) return false;
+  const isSure = sinceMs > nowMs + SLIGHT_MS || sinceMs < toMs - SLIGHT_MS;
+  return isSure || agoMs < LONGEST_MS;
+}
+
+/** Of what takes half an hour at most.  @param moves those that this device saw, in their order. */
 export function elapsedSince(sinceMs: number, nowMs: number, moves: readonly ClockMove[]): Elapsed {
-  const since = moves.filter((m) => sinceMs <= m.fromMs + SLIGHT_MS);
-  if (since.length > 0) return { code: 'moved', byMs: since.reduce((sum, m) => sum + m.toMs - m.fromMs, 0) };
+  const setMs = (some: readonly ClockMove[]): number => some.reduce((sum, m) => sum + m.toMs - m.fromMs, 0);
+  /** How long ago a move was, whatever was set after it. */
+  const agoMs = (k: number): number => nowMs - (moves[k]?.toMs ?? nowMs) - setMs(moves.slice(k + 1));
+  const since = moves.filter((m, k) => wasBefore(m, agoMs(k), sinceMs, nowMs));
+  if (since.length > 0) return { code: 'moved', byMs: setMs(since) };
   const ms = nowMs - sinceMs;
   // Set back while no page was open: nobody saw it.
   return ms < -SLIGHT_MS ? { code: 'moved', byMs: ms } : { code: 'known', ms: Math.max(0, ms) };
