@@ -23,7 +23,7 @@ export function made(answers: OwnAnswers, nowMs = TRIAL_NOW): OwnNight {
   });
 }
 
-type Readings = (night: { nightId: string; rigId: string }) => Reading[];
+type Readings = (night: { nightId: string; rigId: string; rig: Rig }) => Reading[];
 
 /** All records of somebody who answered so, as they stand in a database. */
 export function ownStored(answers: OwnAnswers, { readings = () => [], nowMs = TRIAL_NOW }: Wish = {}): OwnStored {
@@ -50,7 +50,7 @@ export function ownStored(answers: OwnAnswers, { readings = () => [], nowMs = TR
       sites,
       targets: of<Target>('targets'),
       nights: of<Night>('nights'),
-      readings: byNight(readings({ nightId, rigId: rig.id })),
+      readings: byNight(readings({ nightId, rigId: rig.id, rig })),
       snapshots: snapshotsById([snapshot]),
       limits: settingOf([], 'limits'),
       schools: settingOf([], 'schools'),

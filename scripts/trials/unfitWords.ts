@@ -10,6 +10,7 @@ const SPEAKS_OF: Partial<Record<RigThing, RegExp>> = {
   clutches: /clutch/i,
   flip: /\bflip(s|ped)?\b|goes over|carry (it|the tube) over/i,
   polarAxis: /\bpolar\b|\bpole\b|latitude scale|\bwedge\b|right.ascension knob/i,
+  scale: /latitude scale/i,
   polarFinder: /polar finder|finder’s bore|on the dial|half-turn/i,
   slew: /\bslew|\bcontroller\b|home position|bring it home/i,
   motor: /\bslew|\bmotors?\b|tracks on|tracking rate|stop tracking|\bpower on\b/i,

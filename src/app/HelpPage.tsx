@@ -1,6 +1,6 @@
 import { Form } from 'react-bootstrap';
 import { Link } from 'react-router';
-import { settingOf, settingValues, type SettingValue } from '../core/records/setting.ts';
+import { settingOf, type SettingValue } from '../core/records/setting.ts';
 import { useShared } from '../session/session.ts';
 import { GLOSSARY } from '../text/glossary.ts';
 import { useShortcutSetting } from './commands/CommandProvider.tsx';
@@ -63,19 +63,32 @@ const HOURS: Record<SettingValue<'hours'>, string> = {
   '12': '9:30 pm',
 };
 
-function Hours() {
+const DATES: Record<SettingValue<'dates'>, string> = {
+  device: 'as this device writes them',
+  dayMonth: 'Tue 24 Nov',
+  monthDay: 'Tue Nov 24',
+};
+
+type Writing<K extends 'hours' | 'dates'> = {
+  setting: K;
+  label: string;
+  names: Record<SettingValue<K>, string>;
+};
+
+/** How times or dates are written. */
+function Writing<K extends 'hours' | 'dates'>({ setting, label, names }: Writing<K>) {
   const { stored } = useShared();
   const save = useSaveSetting();
   return (
-    <Form.Group controlId="hours" className="mb-3" style={{ maxWidth: 320 }}>
-      <Form.Label>Times of the clock</Form.Label>
+    <Form.Group controlId={setting} className="mb-3" style={{ maxWidth: 320 }}>
+      <Form.Label>{label}</Form.Label>
       <Form.Select
-        value={settingOf(stored.settings, 'hours')}
-        onChange={(event) => save('hours', settingValues.hours.parse(event.target.value))}
+        value={settingOf(stored.settings, setting)}
+        onChange={(event) => save(setting, event.target.value as SettingValue<K>)}
       >
-        {settingValues.hours.options.map((one) => (
+        {Object.entries<string>(names).map(([one, name]) => (
           <option key={one} value={one}>
-            {HOURS[one]}
+            {name}
           </option>
         ))}
       </Form.Select>
@@ -92,7 +105,8 @@ export function HelpPage() {
         will be round.
       </p>
       <Units />
-      <Hours />
+      <Writing setting="hours" label="Times of the clock" names={HOURS} />
+      <Writing setting="dates" label="Dates" names={DATES} />
       <p>
         <Link to="/data">Data in and out</Link>: save everything, bring it in elsewhere, tables, the demo.
       </p>

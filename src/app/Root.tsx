@@ -1,7 +1,8 @@
 import { useDeferredValue, useEffect, useMemo, useState } from 'react';
 import { Outlet } from 'react-router';
-import { settingOf, type SettingValue } from '../core/records/setting.ts';
+import { settingOf } from '../core/records/setting.ts';
 import { useSession, SharedContext, type Shared } from '../session/session.ts';
+import { writtenTimes } from '../session/writtenTimes.ts';
 import { useKeepingCopies } from '../session/useCopies.ts';
 import { usePuttingAway } from '../session/usePuttingAway.ts';
 import { heldBefore, heldIn, isSmaller, rememberHeld } from '../storage/held.ts';
@@ -18,12 +19,6 @@ import { useFocusKeeper } from './useFocusKeeper.ts';
 import { useOpening } from './useOpening.ts';
 
 const LostPage = later(async () => (await import('./LostPage.tsx')).LostPage, Opening);
-
-/** The clock as the user chose it, else as this device shows it. */
-const countsHalfDays = (hours: SettingValue<'hours'>): boolean =>
-  hours === 'device'
-    ? new Intl.DateTimeFormat(undefined, { hour: 'numeric' }).resolvedOptions().hour12 === true
-    : hours === '12';
 
 /** What this device held before it was opened, while less is there. What is taken away later, here or in another tab, is no
  *  loss. */
@@ -57,7 +52,7 @@ function useHealing({ doubles }: Stored, notify: Shared['notify']): void {
 function WithRecords({ stored }: { stored: Stored }) {
   const { notices, notify, dismiss } = useNotices();
   const units = settingOf(stored.settings, 'units');
-  const halfDays = countsHalfDays(settingOf(stored.settings, 'hours'));
+  const written = useMemo(() => writtenTimes(stored.settings), [stored.settings]);
   useFocusKeeper();
   const loss = useLoss(stored);
   useKeepingCopies(stored, loss === null);
@@ -71,8 +66,8 @@ function WithRecords({ stored }: { stored: Stored }) {
     [notify],
   );
   const shared = useMemo<Shared>(
-    () => ({ stored, format: makeFormat(units, 'UTC', halfDays), notify, loss }),
-    [stored, units, halfDays, notify, loss],
+    () => ({ stored, format: makeFormat(units, 'UTC', written), notify, loss }),
+    [stored, units, written, notify, loss],
   );
   return (
     <SharedContext value={shared}>

@@ -109,7 +109,7 @@ export const cornersLine = (stretch: number, minutes: Pick<Repair, 'minutes' | '
 /** What to look at, and where. */
 export const LOOK_AT: Record<Unlooked, { words: string; step: Step }> = {
   pole: {
-    words: 'Look for the pole: so far only bearing and latitude scale aim the axis.',
+    words: 'Look for the pole: so far only the bearing and the latitude aim the axis.',
     step: 'polar',
   },
   focus: { words: 'Focus, and record it: nobody has looked at a star tonight.', step: 'pointing' },

@@ -75,12 +75,14 @@ export type ChoiceSaying =
 
 const lowerFirst = (words: string): string => words.charAt(0).toLowerCase() + words.slice(1);
 
+const article = (noun: string): string => (/^[aeiou]/i.test(noun) ? 'An' : 'A');
+
 export function choiceSentence(s: ChoiceSaying, f: Format): Said {
   switch (s.code) {
     case 'ask':
       return 'Say **what it is for** and with which tube: the mount follows from it.';
     case 'enough':
-      return `A **${lowerFirst(CLASS_NAMES[s.id])}** is enough for a ${f.quantity(s.focalMm, 'opticsMm', 0)} ${TUBE_NAMES[s.tube]} of ${f.quantity(s.totalKg, 'mass', 1)}.`;
+      return `${article(CLASS_NAMES[s.id])} **${lowerFirst(CLASS_NAMES[s.id])}** is enough for a ${f.quantity(s.focalMm, 'opticsMm', 0)} ${TUBE_NAMES[s.tube]} of ${f.quantity(s.totalKg, 'mass', 1)}.`;
     case 'none':
       if (s.fails === 'carry')
         return 'What is enough weighs **too much for one load**: take a shorter lens along, or go by car.';

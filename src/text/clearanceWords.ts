@@ -21,11 +21,11 @@ function obstacleWords(obstacle: Obstacle, firstFootAzimuthDeg: number): string 
   return `the leg in the ${compassPoint(wrap360(firstFootAzimuthDeg + 120 * LEGS.indexOf(obstacle)))}`;
 }
 
-type Feet = Pick<ClearanceGeometry, 'firstFootAzimuthDeg'>;
+type Feet = Pick<ClearanceGeometry, 'firstFootAzimuthDeg' | 'looker'>;
 
 /** `camera to the leg in the south-west` */
-export const pairWords = ({ piece, obstacle }: Closest, { firstFootAzimuthDeg }: Feet): string =>
-  `${MOVERS[piece]} to ${obstacleWords(obstacle, firstFootAzimuthDeg)}`;
+export const pairWords = ({ piece, obstacle }: Closest, { firstFootAzimuthDeg, looker }: Feet): string =>
+  `${piece === 'camera' ? (looker ?? MOVERS.camera) : MOVERS[piece]} to ${obstacleWords(obstacle, firstFootAzimuthDeg)}`;
 
 type Gap = {
   gapM: number;

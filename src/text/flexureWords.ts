@@ -1,6 +1,6 @@
 /** Words of the flexure between guide scope and camera. */
+import { fromUtcText } from '../core/time/utc.ts';
 import type { Flexure } from '../core/mount/flexure.ts';
-import { eveningDate, formatDate } from '../core/time/civil.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 
@@ -27,4 +27,4 @@ export const flexureRecorded = (arcsecPerMin: number, f: Format): string =>
 
 /** What was recorded before. */
 export const flexureBefore = (arcsecPerMin: number, takenAtUtc: string, f: Format): string =>
-  `Recorded on ${formatDate(eveningDate(Date.parse(takenAtUtc), f.zoneIana))}: ${f.quantity(arcsecPerMin, 'driftRate')}.`;
+  `Recorded on ${f.evening(fromUtcText(takenAtUtc))}: ${f.quantity(arcsecPerMin, 'driftRate')}.`;

@@ -155,3 +155,7 @@ export function automaticLines(
     'A limit in the mount itself, a few minutes beyond: it stops the tube when everything else fails.',
   ];
 }
+
+/** @param untilMs null where its limit has passed. */
+export const latestFlipWords = (untilMs: number | null, f: Format): string =>
+  untilMs === null ? 'at once' : f.clock(untilMs);

@@ -1,5 +1,6 @@
 /** Sentences of the tripod and of the tap test. */
 import type { SteadinessVerdict } from '../core/mount/steadiness.ts';
+import type { RigHas } from '../core/rig/rigHas.ts';
 import type { Swing } from '../core/rig/footingOfRig.ts';
 import type { Format } from './format.ts';
 import { compassPoint } from './compassWords.ts';
@@ -77,17 +78,19 @@ export type SteadySaying =
       sigmaArcsec: number;
     };
 
-const STEADY_WORDS: Record<SteadinessVerdict, string> = {
-  steady: 'Steady enough for this focal length.',
-  slow: 'Slow to settle: lower the tripod, spread the legs, tighten every clamp.',
-  shaky: 'Too shaky for this focal length: lower the tripod, take weight off, or use a shorter lens.',
+const STEADY_WORDS: Record<SteadinessVerdict, (hasLegs: boolean) => string> = {
+  steady: () => 'Steady enough for this focal length.',
+  slow: (hasLegs) => `Slow to settle: ${hasLegs ? 'lower the tripod, spread the legs, ' : ''}tighten every clamp.`,
+  shaky: (hasLegs) =>
+    `Too shaky for this focal length: ${hasLegs ? 'lower the tripod, ' : ''}carry less, or use a shorter lens.`,
 };
 
-export function steadyWords(s: SteadySaying, f: Format): string {
+export function steadyWords(s: SteadySaying, f: Format, has: RigHas): string {
   if (s.code === 'notTested')
     return 'Tap the tube, watch a star at high power or on the screen, and stop when it stands still.';
   const seconds = f.number(s.settleS, 1);
-  return `${STEADY_WORDS[s.verdict]} It took ${seconds} s, ${f.number(s.wantedS, 1)} s are wanted. Wait ${f.quantity(s.waitS, 'seconds')} after every slew or turn; the account takes ${f.quantity(s.sigmaArcsec, 'arcsec')} for balance and wind.`;
+  const moved = has.has('slew') ? 'slew' : 'touch';
+  return `${STEADY_WORDS[s.verdict](has.has('legs'))} It took ${seconds} s, ${f.number(s.wantedS, 1)} s are wanted. Wait ${f.quantity(s.waitS, 'seconds')} after every ${moved}; the account takes ${f.quantity(s.sigmaArcsec, 'arcsec')} for balance and wind.`;
 }
 
 export function settledWords(settleS: number, f: Format): string {

@@ -1,5 +1,5 @@
 /** The one formatter: figures as this user reads them, on this site's clock. */
-import { formatClock } from '../core/time/civil.ts';
+import { eveningDate, formatClock, formatDate, formatDateIn } from '../core/time/civil.ts';
 import { formatCoordinate, formatHoursMinutes } from '../core/units/sexagesimal.ts';
 import {
   formatDoubt,
@@ -9,6 +9,9 @@ import {
   type QuantityKind,
   type UnitSystem,
 } from '../core/units/quantities.ts';
+
+/** How this user's times are written. `halfDays`: the clock counts twice to twelve; `monthFirst`: the month before the day. */
+export type Written = { halfDays: boolean; monthFirst: boolean };
 
 export type Format = {
   system: UnitSystem;
@@ -22,8 +25,13 @@ export type Format = {
   number: (value: number, decimals: number) => string;
   /** The bare number in the user's unit, for figures that share one unit sign. */
   shown: (base: number, kind: QuantityKind) => number;
-  /** The clock counts twice to twelve. */
-  halfDays: boolean;
+  written: Written;
+  /** `Tue 24 Nov`, or `Tue Nov 24`, of a date `YYYY-MM-DD`. */
+  date: (date: string) => string;
+  /** With its year unless that is the list's own. */
+  dateIn: (year: string, date: string) => string;
+  /** The same of the evening that an instant belongs to at the site. */
+  evening: (utcMs: number) => string;
   /** `21:14`, or `9:14 pm`, at the site. */
   clock: (utcMs: number) => string;
   /** `4:12` from hours. */
@@ -52,7 +60,11 @@ function formatDuration(seconds: number): string {
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')}`;
 }
 
-export function makeFormat(system: UnitSystem, zoneIana: string, halfDays = false): Format {
+const AS_WRITTEN: Written = { halfDays: false, monthFirst: false };
+
+export function makeFormat(system: UnitSystem, zoneIana: string, written: Written = AS_WRITTEN): Format {
+  const { halfDays, monthFirst } = written;
+  const date = (day: string): string => formatDate(day, monthFirst);
   return {
     system,
     zoneIana,
@@ -61,7 +73,10 @@ export function makeFormat(system: UnitSystem, zoneIana: string, halfDays = fals
     otherQuantity: (base, kind) => formatQuantity(base, kind, system === 'metric' ? 'imperial' : 'metric'),
     number: formatNumber,
     shown: (base, kind) => toDisplay(base, kind, system),
-    halfDays,
+    written,
+    date,
+    dateIn: (year, day) => formatDateIn(year, day, monthFirst),
+    evening: (utcMs) => date(eveningDate(utcMs, zoneIana)),
     clock: (utcMs) => formatClock(utcMs, zoneIana, halfDays),
     hours: formatHoursMinutes,
     duration: formatDuration,

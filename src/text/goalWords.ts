@@ -19,6 +19,10 @@ const size = (arcmin: number, f: Format): string =>
 
 const byEye = (f: Format): string => f.quantity(ASSUMED.polarErrorByEyeArcmin, 'arcmin', 0);
 
+/** @param isEnough an eye looks, and the pole's star is plain to see. */
+export const withStarEnough = (reason: string, isEnough: boolean): string =>
+  isEnough ? `${reason} For looking, the axis at the star itself is enough.` : reason;
+
 /** `Goal: 4.2′ from the refracted pole.` */
 export function goalName(goal: GoalSaying, f: Format): string {
   return `${f.quantity(goal.goalArcmin, 'arcmin', goal.goalArcmin < 10 ? 1 : 0)} from the ${goal.reference} pole`;
@@ -26,7 +30,8 @@ export function goalName(goal: GoalSaying, f: Format): string {
 
 /** Centre and corner, and whether to stop early. */
 export function goalWords(goal: GoalSaying, f: Format): string {
-  if (goal.visual) return 'For looking only, half a degree keeps the object in the eyepiece: stop early.';
+  if (goal.visual)
+    return `For looking only, an axis within ${size(goal.goalArcmin, f)} keeps the object in the eyepiece for an hour: stop early.`;
   const places = `Round at the centre up to ${size(goal.centreArcmin, f)}, in the corners up to ${size(goal.cornerArcmin, f)}, by the pole alone.`;
   if (!goal.byEyeIsEnough) return places;
   const why = goal.guided ? 'the guider chases' : 'the framing wanders';

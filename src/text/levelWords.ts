@@ -1,4 +1,5 @@
 /** Sentences of level and bearing. */
+import { fromUtcText } from '../core/time/utc.ts';
 import type { HeightAdvice } from '../core/mount/finderEye.ts';
 import type { CompassKind } from '../core/sky/bearing.ts';
 import type { RigHas } from '../core/rig/rigHas.ts';
@@ -7,7 +8,6 @@ import type { ScaleToSet } from '../core/pole/scaleToSet.ts';
 import { LAST_NIGHTS, type GroundMarks } from '../core/pole/groundMarks.ts';
 import type { SunShadow } from '../core/sky/sunShadow.ts';
 import type { MagneticField } from '../core/sky/magnetic.ts';
-import { formatDate } from '../core/time/civil.ts';
 import type { CompassPoint } from './compassWords.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
@@ -48,7 +48,7 @@ export function bearingSentence(s: BearingSaying, f: Format): Said {
     case 'noCompass':
       return 'A compass **cannot be trusted here**. Use the sun’s shadow or the stars.';
     case 'marks':
-      return `Set the feet **on the marks** of ${formatDate(s.atUtc.slice(0, 10))}; expect ${poleName(s.south)} within **${f.quantity(s.withinDeg, 'angleDeg')}**.`;
+      return `Set the feet **on the marks** of ${f.evening(fromUtcText(s.atUtc))}; expect ${poleName(s.south)} within **${f.quantity(s.withinDeg, 'angleDeg')}**.`;
     case 'set':
       return setSentence(s, f);
     case 'readFar':
@@ -71,7 +71,7 @@ export function bearingReason(s: BearingSaying, field: MagneticField, f: Format)
   const size = f.quantity(Math.abs(declinationDeg), 'angleDeg');
   const side = declinationDeg < 0 ? 'west' : 'east';
   if (s.code === 'noCompass') return 'So near a magnetic pole the needle hardly points anywhere.';
-  if (s.code === 'readFar') return 'Motors, magnets and legs bend the needle close by; more than 2° difference tells.';
+  if (s.code === 'readFar') return 'Steel and magnets bend the needle close by; more than 2° difference tells.';
   if (s.code === 'marks') return 'Feet on their marks beat any compass. Read it anyway if something was moved.';
   const weak = field.compass === 'unreliable' ? ' The needle is weak here: trust the sun’s shadow more.' : '';
   return `Here and tonight the needle points ${size} ${side} of true north; good to about 0.4°, before any iron.${weak}`;
@@ -173,12 +173,12 @@ export type LevelSaying =
   | { code: 'raise'; legs: Leg[] }
   | { code: 'noFeet'; tiltDeg: number; low: CompassPoint };
 
-export function levelSentence(s: LevelSaying, f: Format): Said {
+export function levelSentence(s: LevelSaying, f: Format, hasLegs: boolean): Said {
   switch (s.code) {
     case 'notRead':
       return 'Put a level on the base and **record the tilt**.';
     case 'good':
-      return `Leave the legs: **${f.quantity(s.tiltDeg, 'angleDeg')}** is level enough.`;
+      return `Leave ${hasLegs ? 'the legs' : 'it'}: **${f.quantity(s.tiltDeg, 'angleDeg')}** is level enough.`;
     case 'raise':
       return `Draw out ${s.legs.map((leg) => `the **${leg.point} leg ${f.quantity(leg.stretchM, 'barLength')}**`).join(' and ')}.`;
     case 'noFeet':

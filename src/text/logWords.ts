@@ -1,8 +1,8 @@
 /** Words of tracking logs: how they are laid out, what they say of the drive. */
+import { fromUtcText } from '../core/time/utc.ts';
 import { tableOf, type TrackAnalysis } from '../core/tracking/analyseTrack.ts';
 import type { OwnTurn } from '../core/rig/driveTurn.ts';
 import type { Untold } from '../core/tracking/trust.ts';
-import { eveningDate, formatDate } from '../core/time/civil.ts';
 import type { LogCode } from '../formats/logs/readLog.ts';
 import type { Format } from './format.ts';
 import { logRefusal } from './logReadingWords.ts';
@@ -194,7 +194,7 @@ export function earlierWords(
   f: Format,
 ): string {
   const then = f.quantity(peakToPeakArcsec, 'arcsec', 1);
-  return `Dashed: the drive as recorded on ${formatDate(eveningDate(Date.parse(atUtc), f.zoneIana))}, turned so that both begin alike. It swung ${then} then, ${f.quantity(nowArcsec, 'arcsec', 1)} now.`;
+  return `Dashed: the drive as recorded on ${f.evening(fromUtcText(atUtc))}, turned so that both begin alike. It swung ${then} then, ${f.quantity(nowArcsec, 'arcsec', 1)} now.`;
 }
 
 /** What the account takes the drive for. `turn` null: it was measured, and no turn stood out. */
@@ -207,7 +207,7 @@ export function countedWords(
     ? `${f.quantity(turn.peakToPeakArcsec, 'arcsec', 1)} peak to peak in ${f.quantity(turn.periodS, 'seconds', 0)}`
     : 'no turn stood out of the air';
   if (atUtc === null) return `Taken as usual for its kind: ${swings}. A log of yours takes its place.`;
-  return `As recorded on ${formatDate(eveningDate(Date.parse(atUtc), f.zoneIana))}: ${swings}.`;
+  return `As recorded on ${f.evening(fromUtcText(atUtc))}: ${swings}.`;
 }
 
 const AXIS_NAMES = { ra: 'right ascension', dec: 'declination' } as const;

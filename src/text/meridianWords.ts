@@ -80,7 +80,7 @@ type About = {
   limitSource: string;
 };
 
-export function meridianReason(s: MeridianSaying, f: Format, about: About | null): string {
+export function meridianReason(s: MeridianSaying, f: Format, about: About | null, hasBar: boolean): string {
   switch (s.code) {
     case 'noTarget':
       return 'When it stands highest and how long it can be used follow from it.';
@@ -93,7 +93,7 @@ export function meridianReason(s: MeridianSaying, f: Format, about: About | null
     default:
       if (!about) return '';
       if (about.belowMs !== null)
-        return `${about.target ?? 'It'} crosses the meridian below the pole at ${f.clock(about.belowMs)}: the weights would stand above the tube.`;
+        return `${about.target ?? 'It'} crosses the meridian below the pole at ${f.clock(about.belowMs)}${hasBar ? ': the weights would stand above the tube' : ': there the tube belongs on the other side'}.`;
       return `${about.target ?? 'It'} crosses the meridian at ${f.clock(about.transitMs)}, ${f.quantity(about.altDeg, 'angleDeg', 0)} high, ${about.side === 'N' ? 'north' : 'south'} of the zenith. ${about.limitSource}`;
   }
 }

@@ -1,4 +1,5 @@
 /** Words of the reversal test. */
+import { fromUtcText } from '../core/time/utc.ts';
 import {
   missingWays,
   otherWay,
@@ -7,7 +8,6 @@ import {
   type ReversalTest,
   type Way,
 } from '../core/mount/reversalTest.ts';
-import { formatDate, eveningDate } from '../core/time/civil.ts';
 import type { Format } from './format.ts';
 import type { Said } from './said.ts';
 
@@ -59,4 +59,4 @@ export const playRecorded = (arcsec: number, f: Format): string =>
 
 /** What was recorded before. */
 export const playBefore = (arcsec: number, atUtc: string, f: Format): string =>
-  `Recorded on ${formatDate(eveningDate(Date.parse(atUtc), f.zoneIana))}: ${f.quantity(arcsec, 'arcsec', 1)}.`;
+  `Recorded on ${f.evening(fromUtcText(atUtc))}: ${f.quantity(arcsec, 'arcsec', 1)}.`;

@@ -1,12 +1,11 @@
 /** Nights that do not get dark, and days without a sun. */
 import type { SkyLight } from '../core/night/plan/skyLight.ts';
-import { eveningDate, formatDate } from '../core/time/civil.ts';
 import type { Format } from './format.ts';
 
 type Odd = Exclude<SkyLight, { code: 'dark' }>;
 
 const again = (againMs: number | null, f: Format): string =>
-  againMs === null ? '' : ` Dark enough again about ${formatDate(eveningDate(againMs, f.zoneIana))}.`;
+  againMs === null ? '' : ` Dark enough again about ${f.evening(againMs)}.`;
 
 const DEEPEST = { sunset: 'twilight', civil: 'the end of civil dusk', nautical: 'the end of nautical dusk' } as const;
 

@@ -3,6 +3,8 @@ import type { LimitSource } from '../core/night/plan/meridianLimit.ts';
 import type { Tonight } from '../core/night/advice/tonight.ts';
 import type { PlatformRun } from '../core/night/advice/platformRun.ts';
 import type { Format } from './format.ts';
+import { withStarEnough } from './goalWords.ts';
+import { fistWords } from './findWords.ts';
 import { moonWords } from './planWords.ts';
 import { platformRests } from './platformWords.ts';
 import { SKY_LIGHT_NAME, skyLightRests, skyLightValue } from './skyLightWords.ts';
@@ -17,7 +19,7 @@ import { clockFaceWords, readingWords } from './polarWords.ts';
 /** `to`: the bench, with its tab. */
 export type Line = { name: string; value: string; rests: string; to: string };
 export type TonightLines = Record<
-  'light' | 'bearing' | 'latitude' | 'dial' | 'sub' | 'hand' | 'platform' | 'weight' | 'moon' | 'meridian',
+  'light' | 'bearing' | 'latitude' | 'dial' | 'sub' | 'find' | 'hand' | 'platform' | 'weight' | 'moon' | 'meridian',
   Line | null
 >;
 
@@ -72,14 +74,23 @@ const latitudeLine = ({ scaleDeg, biasKnown }: NonNullable<Tonight['latitude']>,
   to: 'level?tab=latitude',
 });
 
-function dialLine({ star, viewAngleDeg, reading, engraving, finder }: NonNullable<Tonight['dial']>, f: Format): Line {
+function dialLine(dial: NonNullable<Tonight['dial']>, f: Format): Line {
+  const { star, viewAngleDeg, reading, engraving, finder } = dial;
   const face = clockFaceWords(viewAngleDeg);
   const common = {
     name: finder !== 'none' ? `Put ${star} on the dial` : `${star} stands beside the pole`,
     to: 'polar',
   };
   if (finder === 'none')
-    return { ...common, value: `at ${face}`, rests: 'As the eye sees it. Align by drift.', to: 'polar?tab=find' };
+    return {
+      ...common,
+      value: `at ${face}`,
+      rests: withStarEnough(
+        dial.starIsEnough ? 'As the eye sees it.' : 'As the eye sees it. Align by drift.',
+        dial.starIsEnough,
+      ),
+      to: 'polar?tab=find',
+    };
   if (reading === null || engraving === null)
     return { ...common, value: `at ${face}`, rests: 'Of your finder only the view is known.' };
   return {
@@ -116,6 +127,13 @@ function subLine(sub: NonNullable<Tonight['sub']>, f: Format): Line {
     to: 'tracking',
   };
 }
+
+const findLine = ({ target, altDeg, azDeg, timeMs }: NonNullable<Tonight['find']>, f: Format): Line => ({
+  name: `Find ${target}`,
+  value: `${f.quantity(altDeg, 'angleDeg', 0)} up, bearing ${f.quantity(azDeg, 'angleDeg', 0)}`,
+  rests: `At ${f.clock(timeMs)}, ${fistWords(altDeg)} above the horizon. Sweep there by finder and chart.`,
+  to: 'pointing',
+});
 
 function handLine(hand: NonNullable<Tonight['hand']>, f: Format): Line | null {
   const { turnMin, view, follows } = hand;
@@ -217,6 +235,7 @@ export function tonightLines(t: Tonight, f: Format, nameOf: NameOf): TonightLine
     latitude: t.latitude && latitudeLine(t.latitude, f),
     dial: t.dial && dialLine(t.dial, f),
     sub: t.sub && subLine(t.sub, f),
+    find: t.find && findLine(t.find, f),
     hand: t.hand && handLine(t.hand, f),
     platform: t.platform && platformLine(t.platform, f),
     weight: t.weight && weightLine(t.weight, f, nameOf),

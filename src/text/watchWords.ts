@@ -88,6 +88,14 @@ function lateSentence({ limitMs, fromMs, flips }: Late, f: Format): Said {
     : `**Stop the tube**: ${since}. From **${f.clock(fromMs)}** it may go over.`;
 }
 
+function lateReason(isPaused: boolean, has: RigHas): string {
+  if (!has.has('motor'))
+    return 'Followed on by hand, the tube comes nearer to what it may touch. No flip is on record.';
+  return isPaused
+    ? 'A paused night still tracks: the tube comes nearer to what it may touch while nothing is exposed.'
+    : 'The tube tracks on, nearer with every minute to what it may touch. No flip is on record.';
+}
+
 /** Above the pole and below it the tube goes over to the east. */
 const overWords = (south: boolean, has: RigHas): string =>
   `Then: free the cables, ${has.has('bar') ? 'weights pass low, ' : ''}tube over to the ${south ? 'left' : 'right'} (east) side.`;
@@ -111,11 +119,11 @@ export function watchReason(watch: Watch, south: boolean, has: RigHas): string {
         ? `${low}; keep a hand near the power switch.`
         : `${low}: right ascension half a turn, then declination through the pole’s side, one hand on the tube.`;
     case 'tubeLate':
-      return watch.state === 'paused'
-        ? 'A paused night still tracks: the tube comes nearer to the leg while nothing is exposed.'
-        : 'The tube tracks on, nearer to the leg with every minute. No flip is on record.';
+      return lateReason(watch.state === 'paused', has);
     case 'paused':
-      return watch.limitMs === null ? '' : 'The mount tracks on meanwhile: at its limit the tube must go over or stop.';
+      return watch.limitMs === null || !has.has('motor')
+        ? ''
+        : 'The mount tracks on meanwhile: at its limit the tube must go over or stop.';
     case 'targetDue':
       return 'What nobody pressed did not happen: the plan waits for it.';
     case 'flipping':

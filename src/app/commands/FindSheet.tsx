@@ -2,12 +2,11 @@ import { useMemo, useState } from 'react';
 import { Form, ListGroup, Modal } from 'react-bootstrap';
 import { useNavigate } from 'react-router';
 import { livingNights, yearOf } from '../../core/history/livingNights.ts';
-import { formatDateIn } from '../../core/time/civil.ts';
 import type { Stored } from '../../storage/useStored.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import { derivedNight } from '../../session/derivedNight.ts';
 import { addressNow } from '../../session/paths.ts';
-import { useSession, useShared } from '../../session/session.ts';
+import { useSession, useShared, type Shared } from '../../session/session.ts';
 import { foundTabs } from './foundTabs.ts';
 import { COMMANDS, type CommandId } from './commands.ts';
 
@@ -31,7 +30,7 @@ const living = <R extends { deletedAtUtc: string | null }>(records: readonly R[]
   records.filter((r) => r.deletedAtUtc === null);
 
 /** All that can be found, once per records: a history of nights is long. */
-function everything(stored: Stored, night: NightStatic | null): Found[] {
+function everything({ stored, format }: Shared, night: NightStatic | null): Found[] {
   const page = (key: string, name: string, what: string, path: string): Found => ({
     key,
     name,
@@ -55,7 +54,7 @@ function everything(stored: Stored, night: NightStatic | null): Found[] {
     })),
     ...PAGES.map(({ path, name }) => page(path, name, 'page', path)),
     ...nights.map(({ id, eveningDate, rigId }) => {
-      const name = `${formatDateIn(yearOf(nights), eveningDate)} ${rigNames.get(rigId) ?? ''}`;
+      const name = `${format.dateIn(yearOf(nights), eveningDate)} ${rigNames.get(rigId) ?? ''}`;
       return { ...page(id, name, 'night', `/n/${id}/balance`), searched: `${name} ${eveningDate}`.toLowerCase() };
     }),
     ...living(stored.rigs).map((r) => page(r.id, r.name, 'rig', `/kit/rigs/${r.id}`)),
@@ -77,9 +76,12 @@ function shownNight(stored: Stored, nowMs: number): NightStatic | null {
 export function FindSheet({ show, close, run }: { show: boolean; close: () => void; run: (id: CommandId) => void }) {
   const [text, setText] = useState('');
   const navigate = useNavigate();
-  const { stored } = useShared();
+  const shared = useShared();
   const { clock } = useSession();
-  const all = useMemo(() => (show ? everything(stored, shownNight(stored, clock.nowMs())) : []), [show, stored, clock]);
+  const all = useMemo(
+    () => (show ? everything(shared, shownNight(shared.stored, clock.nowMs())) : []),
+    [show, shared, clock],
+  );
   const words = text.trim().toLowerCase();
   const found = all.filter(({ searched }) => searched.includes(words)).slice(0, MOST_SHOWN);
   const choose = (one: Found | undefined): void => {

@@ -80,7 +80,7 @@ function Shown({ night: stored, setAside }: { night: NightStatic; setAside: Read
   const shared = useShared();
   const { zoneIana } = night.records.site;
   const here = useMemo(
-    () => ({ ...shared, format: makeFormat(shared.format.system, zoneIana, shared.format.halfDays) }),
+    () => ({ ...shared, format: makeFormat(shared.format.system, zoneIana, shared.format.written) }),
     [shared, zoneIana],
   );
   const { pathname } = useLocation();

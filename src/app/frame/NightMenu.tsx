@@ -6,7 +6,6 @@ import { livingNights, nightsAround, yearOf } from '../../core/history/livingNig
 import { besideOwn, isMixed, useDemo } from '../../session/demo.ts';
 import { useShared } from '../../session/session.ts';
 import { useCommands } from '../commands/CommandProvider.tsx';
-import { formatDateIn } from '../../core/time/civil.ts';
 import type { Night } from '../../core/records/night.ts';
 
 type Props = {
@@ -18,7 +17,7 @@ type Props = {
 
 /** The menu behind the night's name, open from the start: it is fetched when it is opened for the first time. */
 export function NightMenu({ label, shown, describe, edit }: Props) {
-  const { stored } = useShared();
+  const { stored, format } = useShared();
   const { run } = useCommands();
   const last = useUndoable();
   const { shown: withDemo, setShown } = useDemo();
@@ -58,7 +57,7 @@ export function NightMenu({ label, shown, describe, edit }: Props) {
             active={night.id === shown?.id}
             onClick={() => void navigate(`/n/${night.id}/balance`)}
           >
-            {formatDateIn(yearOf(nights), night.eveningDate)} · {describe(night)}
+            {format.dateIn(yearOf(nights), night.eveningDate)} · {describe(night)}
           </Dropdown.Item>
         ))}
         {listed.length < nights.length && (

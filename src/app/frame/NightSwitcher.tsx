@@ -1,6 +1,5 @@
 import { useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
-import { formatDate } from '../../core/time/civil.ts';
 import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Night } from '../../core/records/night.ts';
 import { useShared } from '../../session/session.ts';
@@ -39,13 +38,13 @@ function describe(night: Night, stored: Stored, lookedAt?: string): string {
 
 /** The shown night; opens the list of nights, a new night and this night's settings. */
 export function NightSwitcher({ night }: { night: NightStatic | null }) {
-  const { stored } = useShared();
+  const { stored, format } = useShared();
   const [opened, setOpened] = useState(false);
   const [editing, setEditing] = useState<'none' | 'new' | 'this'>('none');
   const shown = night?.records.night;
   const label = shown ? (
     <>
-      <strong>{formatDate(shown.eveningDate)}</strong>{' '}
+      <strong>{format.date(shown.eveningDate)}</strong>{' '}
       <span className="soft">· {describe(shown, stored, night.entry?.targetId)}</span>
     </>
   ) : (

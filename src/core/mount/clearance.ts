@@ -9,6 +9,8 @@ import { pose, type FlipState, type Pose } from './pose.ts';
 import { feetAround } from './tripod.ts';
 
 export type ClearanceGeometry = {
+  /** What hangs behind the focuser; absent: a camera. */
+  looker?: 'eyepiece';
   /** Crossing of the polar and the declination axis above the ground. */
   pivotHeightM: number;
   /** How far that crossing stands before the column's middle, toward the elevated pole. */

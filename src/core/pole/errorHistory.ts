@@ -1,4 +1,6 @@
 /** Pole errors as they were measured: tonight one after the other, and on earlier nights at this site. */
+import { eveningDate } from '../time/civil.ts';
+import { fromUtcText } from '../time/utc.ts';
 import { oncePer } from '../once.ts';
 import type { NightRecords } from '../history/nightRecords.ts';
 import { errorsMeasured, type MeasuredError } from './measuredErrors.ts';
@@ -32,7 +34,8 @@ export function errorsBefore(records: NightRecords, most = 8): EarlierNight[] {
   const takenWith = (id: string): boolean => snapshots.get(id)?.siteId === site.id;
   for (const { nightId, snapshotId, takenAtUtc } of earlier.latest(['polarError', 'drift'], { takenWith })) {
     if (found.length === most) break;
-    if (takenAtUtc.slice(0, 10) > night.eveningDate || nightId === null || looked.has(nightId)) continue;
+    if (nightId === null || looked.has(nightId)) continue;
+    if (eveningDate(fromUtcText(takenAtUtc), site.zoneIana) > night.eveningDate) continue;
     looked.add(nightId);
     const latDeg = snapshots.get(snapshotId)?.latDeg ?? site.latDeg;
     const one = earlierNight(nightId, errorsMeasured(records.ofNight(nightId), latDeg, schools.poleGoal));

@@ -10,6 +10,8 @@ export const settingValues = {
   clock: z.enum(['site', 'utc']),
   /** How the day's hours are counted; `device`: as this device does. */
   hours: z.enum(['device', '24', '12']),
+  /** Whether the day or the month is written first; `device`: as this device does. */
+  dates: z.enum(['device', 'dayMonth', 'monthDay']),
   controller: z.object({ dateOrder: z.enum(['dmy', 'mdy', 'ymd']), angles: z.enum(['degMin', 'degMinSec']) }),
   shortcuts: z.object({ enabled: z.boolean(), keys: z.record(z.string(), z.string().max(1)) }),
   /** From which edges a tape measures, and how far an eastern bias stands from dead balance. */
@@ -32,6 +34,7 @@ export const SETTING_DEFAULTS: { [K in SettingKey]: SettingValue<K> } = {
   limits: { round: 1.1, acceptable: 1.25 },
   clock: 'site',
   hours: 'device',
+  dates: 'device',
   controller: { dateOrder: 'dmy', angles: 'degMin' },
   shortcuts: { enabled: true, keys: {} },
   balance: { barEdge: 'axisToMiddle', tubeEdge: 'saddleToFront', biasMm: 8 },
@@ -47,6 +50,7 @@ export const userSettingSchema = z.discriminatedUnion('key', [
   of('limits'),
   of('clock'),
   of('hours'),
+  of('dates'),
   of('controller'),
   of('shortcuts'),
   of('balance'),

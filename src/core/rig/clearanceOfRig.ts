@@ -120,6 +120,7 @@ export function clearanceOfRig(numbers: RigNumbers, latDeg: number): RigClearanc
       footRadiusM: support.footRadiusM,
       legRadiusM: support.legRadiusM,
       firstFootAzimuthDeg: usualFirstFootDeg(numbers, latDeg),
+      ...(numbers.eyepiece === null ? {} : { looker: 'eyepiece' as const }),
       ...beside,
       ...barSide(numbers),
     },

@@ -131,13 +131,19 @@ export const formatClock = (utcMs: number, zoneIana: string, halfDays = false): 
   clockWords(wallTime(utcMs, zoneIana), halfDays);
 
 const EVENING: Intl.DateTimeFormatOptions = { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' };
-const EVENING_WORDS = new Intl.DateTimeFormat('en-GB', EVENING);
-const WITH_YEAR = new Intl.DateTimeFormat('en-GB', { ...EVENING, year: 'numeric' });
+const writers = (locale: string): { short: Intl.DateTimeFormat; withYear: Intl.DateTimeFormat } => ({
+  short: new Intl.DateTimeFormat(locale, EVENING),
+  withYear: new Intl.DateTimeFormat(locale, { ...EVENING, year: 'numeric' }),
+});
+const DAY_FIRST = writers('en-GB');
+const MONTH_FIRST = writers('en-US');
 
-/** `Tue 24 Nov` of a date `YYYY-MM-DD`. */
-export function formatDate(date: string): string {
-  return EVENING_WORDS.format(new Date(`${date}T12:00:00Z`)).replace(',', '');
-}
+const written = (writer: Intl.DateTimeFormat, date: string): string =>
+  writer.format(new Date(`${date}T12:00:00Z`)).replace(',', '');
+
+/** `Tue 24 Nov`, or `Tue Nov 24`, of a date `YYYY-MM-DD`. */
+export const formatDate = (date: string, monthFirst = false): string =>
+  written((monthFirst ? MONTH_FIRST : DAY_FIRST).short, date);
 
 const MONTH = new Intl.DateTimeFormat('en-GB', { month: 'short', year: 'numeric', timeZone: 'UTC' });
 
@@ -147,10 +153,10 @@ export function formatMonth(dayMs: number): string {
 }
 
 /** The same in a list over several years: with its year unless that is the list's own. @param year four digits. */
-export function formatDateIn(year: string, date: string): string {
-  if (date.slice(0, 4) === year) return formatDate(date);
-  return WITH_YEAR.format(new Date(`${date}T12:00:00Z`)).replace(',', '');
-}
+export const formatDateIn = (year: string, date: string, monthFirst = false): string =>
+  date.slice(0, 4) === year
+    ? formatDate(date, monthFirst)
+    : written((monthFirst ? MONTH_FIRST : DAY_FIRST).withYear, date);
 
 /** The instant in [fromMs, toMs) when the zone's clock jumps, with the jump in minutes (+ = forward), or null. */
 export function clockChange(fromMs: number, toMs: number, zoneIana: string): { utcMs: number; minutes: number } | null {

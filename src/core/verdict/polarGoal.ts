@@ -11,9 +11,11 @@ import type { PlannedSub } from './plannedSub.ts';
 /** The scale ends here: any error. */
 export const ANY_ERROR_ARCMIN = 60;
 /** With a camera no more than this is left, whatever the stars say: a guider would chase, or the framing wander, more than
- *  2.6 arcsec a minute. For looking only, half a degree keeps the object in the eyepiece. */
+ *  2.6 arcsec a minute. */
 const MOST_LEFT_ARCMIN = 10;
-const VISUAL_ARCMIN = 30;
+/** For looking only: what drifts by 15 degrees an hour about an axis off by this leaves the middle of the view by 12 arcmin an
+ *  hour at most. The north pole's star itself stands nearer to the pole until 2100. */
+const VISUAL_ARCMIN = 45;
 /** Finer than this no knob is turned by hand. */
 const FINEST_GOAL_ARCMIN = 0.5;
 

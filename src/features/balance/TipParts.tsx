@@ -1,5 +1,5 @@
+import { fromUtcText } from '../../core/time/utc.ts';
 import { Form } from 'react-bootstrap';
-import { formatDate } from '../../core/time/civil.ts';
 import type { BalanceAxis } from '../../core/rig/axisLevers.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { GuessAsk } from '../../session/GuessAsk.tsx';
@@ -31,9 +31,10 @@ function MoverChoice({ model, choose }: { model: AxisModel; choose: (placedId: s
 }
 
 function LastMark({ taught }: { taught: NonNullable<AxisModel['tip']>['taught'] }) {
+  const { format } = useShared();
   if (!taught) return null;
   return (
-    <p className="soft mt-3 mb-0">The last tape mark is from {formatDate(taught.mark.takenAtUtc.slice(0, 10))}.</p>
+    <p className="soft mt-3 mb-0">The last tape mark is from {format.evening(fromUtcText(taught.mark.takenAtUtc))}.</p>
   );
 }
 

@@ -81,7 +81,7 @@ export function Level({ tabs }: { tabs: ReactNode }) {
     const leg = legs.find((l) => Math.abs(l.azimuthDeg - azimuthDeg) < 1e-6);
     return leg ? `+${format.quantity(leg.stretchM, 'barLength')}` : null;
   };
-  const sentence = levelSentence(saying, format);
+  const sentence = levelSentence(saying, format, has.has('legs'));
   return (
     <BenchLayout
       title={has.has('polarAxis') ? LEVEL_NAMES.both : LEVEL_NAMES.level}

@@ -5,13 +5,14 @@ import { Link } from 'react-router';
 import { z } from 'zod';
 import { readingValues } from '../../core/records/reading.ts';
 import { oncePerKey } from '../../core/once.ts';
-import { formatDate, formatMonth } from '../../core/time/civil.ts';
+import { formatMonth } from '../../core/time/civil.ts';
 import { MS_PER_DAY } from '../../core/time/utc.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { besideOwn, useDemo } from '../../session/demo.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import type { Stored } from '../../storage/useStored.ts';
 import { useSaveReminder } from '../../session/useCopies.ts';
+import type { Format } from '../../text/format.ts';
 import { logbookReason, logbookSentence } from '../../text/logbookWords.ts';
 import { BenchLayout } from '../../ui/BenchLayout.tsx';
 import { WindowedTable, type RowRef } from '../../ui/WindowedTable.tsx';
@@ -22,7 +23,7 @@ import { filterRows, nightRows, polarTrend, sameTrend, smoothed, type NightRow, 
 import { NightInFull } from './NightInFull.tsx';
 
 const YEAR_MS = 365 * MS_PER_DAY;
-const formatDay = (ms: number): string => formatDate(new Date(ms).toISOString().slice(0, 10)).replace(/^\w+ /, '');
+const dayOf = (ms: number, f: Format): string => f.date(new Date(ms).toISOString().slice(0, 10)).replace(/^\w+ /, '');
 /** More of them are one smear: then a line through their middle tells, and the shown night. */
 const MOST_DOTS = 200;
 
@@ -41,7 +42,7 @@ const Trend = memo(function Trend({ points, shownId }: { points: readonly TrendP
       x={{
         domain: [first.dayMs - MS_PER_DAY, last.dayMs + MS_PER_DAY],
         label: 'evening of',
-        format: last.dayMs - first.dayMs > YEAR_MS ? formatMonth : formatDay,
+        format: last.dayMs - first.dayMs > YEAR_MS ? formatMonth : (ms) => dayOf(ms, format),
       }}
       y={{ domain: [0, highest * 1.08], label: 'polar error', format: (v) => format.quantity(v, 'arcmin', 0) }}
     >
@@ -129,11 +130,12 @@ type RowProps = {
 };
 
 function NightLine({ row, largest, shown, index, isShown, ref }: RowProps) {
+  const { format } = useShared();
   return (
     <tr ref={ref} data-index={index} aria-rowindex={index + 2} className={isShown ? 'shown' : undefined}>
       <th scope="row">
         <Link to={`/n/${row.night.id}/logbook`} aria-current={isShown ? 'page' : undefined}>
-          {row.date}
+          {format.dateIn(row.listYear, row.night.eveningDate)}
         </Link>
         <span className="soft">{[row.rig, row.site, row.target].filter(Boolean).join(' · ')}</span>
       </th>
@@ -229,7 +231,7 @@ export function LogbookBench() {
   return (
     <BenchLayout
       title="Logbook"
-      sentence={logbookSentence({ date: formatDate(records.night.eveningDate), readings: records.readings.length })}
+      sentence={logbookSentence({ date: format.date(records.night.eveningDate), readings: records.readings.length })}
       reason={logbookReason(
         own?.polarArcmin ?? null,
         trend.map((p) => p.arcmin),

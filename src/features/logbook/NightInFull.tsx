@@ -1,7 +1,6 @@
 import { Button } from 'react-bootstrap';
 import { middleStars } from '../../core/night/advice/stars/middleStars.ts';
 import type { Reading } from '../../core/records/reading.ts';
-import { formatDate } from '../../core/time/civil.ts';
 import { fromUtcText } from '../../core/time/utc.ts';
 import { retractReading } from '../../storage/readings.ts';
 import { useNight, useShared } from '../../session/session.ts';
@@ -35,7 +34,7 @@ export function NightInFull() {
   const { listed, ticked } = foldedTicks(records.readings);
   return (
     <section className="section" aria-labelledby="in-full">
-      <h2 id="in-full">{formatDate(records.night.eveningDate)} in full</h2>
+      <h2 id="in-full">{format.date(records.night.eveningDate)} in full</h2>
       {stars && <p className="soft">{expectedWords(stars.judgement, stars.budget.shareAcceptable, format)}</p>}
       {records.readings.length === 0 && <Empty>Nothing recorded on this night yet. Each bench records here.</Empty>}
       <ol className="reading-list">

@@ -16,8 +16,6 @@ import type { Site, Target } from '../../core/records/site.ts';
 
 export type NightRow = {
   night: Night;
-  /** Evening date as it is read. */
-  date: string;
   rig: string;
   site: string;
   target: string;
@@ -29,6 +27,8 @@ export type NightRow = {
   readings: number;
   /** All that a filter looks in. */
   searched: string;
+  /** Of the whole list: dates of another one name theirs. */
+  listYear: string;
 };
 
 type Records = {
@@ -48,15 +48,15 @@ const measured = oncePerKey((summary: NightSummary, goal: Reference): Measured =
   return { polarArcmin: polarArcmin?.[goal] ?? null, balanceM, seeingArcsec, subs, readings: summary.readings };
 });
 
-type Said = Pick<NightRow, 'night' | 'date' | 'rig' | 'site' | 'target' | 'searched'>;
+type Said = Pick<NightRow, 'night' | 'rig' | 'site' | 'target' | 'searched' | 'listYear'>;
 const dateOf = oncePerKey((night: Night, year: string): string => formatDateIn(year, night.eveningDate));
 /** A name is one line. */
 const APART = '\n';
-/** Kept per night: a long list is drawn again with each reading. @param words date, rig, site and target. */
+/** Kept per night: a long list is drawn again with each reading. @param words the list's year, date, rig, site and target. */
 const saidOf = latestPer((night: Night, words: string): Said => {
-  const [date = '', rig = '', site = '', target = ''] = words.split(APART);
+  const [listYear = '', date = '', rig = '', site = '', target = ''] = words.split(APART);
   const searched = `${night.eveningDate} ${date} ${rig} ${site} ${target}`.toLowerCase();
-  return { night, date, rig, site, target, searched };
+  return { night, rig, site, target, searched, listYear };
 });
 
 /** The same row for as long as both stay: of thousands a reading more changes one. */
@@ -73,7 +73,7 @@ export const nightRows = oncePerKey((records: Records, goal: Reference): readonl
   const year = yearOf(nights);
   return nights.map((night): NightRow => {
     const target = targets?.get(night.plan[0]?.targetId ?? '') ?? '';
-    const words = [dateOf(night, year), rigs?.get(night.rigId) ?? '', sites?.get(night.siteId) ?? '', target];
+    const words = [year, dateOf(night, year), rigs?.get(night.rigId) ?? '', sites?.get(night.siteId) ?? '', target];
     const summary = records.readings.get(night.id)?.summary;
     return rowOf(saidOf(night, words.join(APART)), summary ? measured(summary, goal) : NOTHING);
   });

@@ -22,6 +22,7 @@ import { cardGb, exposureGroups } from '../../core/night/advice/exposureGroups.t
 import { flipMinutesOf, slewWaitS } from '../../core/night/life/legs.ts';
 import type { Plan } from '../../core/night/plan/plan.ts';
 import type { SettingValue } from '../../core/records/setting.ts';
+import { hasTonight } from '../../core/night/hasTonight.ts';
 import { powerOfRig } from '../../core/rig/powerOfRig.ts';
 import { limitWords, travelWords } from '../../text/clearanceWords.ts';
 import type { Format } from '../../text/format.ts';
@@ -199,7 +200,7 @@ export function saidOf(night: NightStatic, watch: Watch, format: Format): { sent
   const { saying } = meridianModel(night);
   return {
     sentence: meridianSentence(saying, format),
-    reason: meridianReason(saying, format, aboutOf(night, format)),
+    reason: meridianReason(saying, format, aboutOf(night, format), hasTonight(night).has('bar')),
   };
 }
 

@@ -5,10 +5,10 @@ import { plain } from '../../text/said.ts';
 import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { magneticOfNight } from '../../core/night/advice/hands/magneticOfNight.ts';
-import { formatDate } from '../../core/time/civil.ts';
 import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
+import { latestFlipWords } from '../../text/flipWords.ts';
 import { judgementName } from '../../text/budgetWords.ts';
 import { hasTonight } from '../../core/night/hasTonight.ts';
 import { cardCautions } from '../../text/cautions.ts';
@@ -98,9 +98,9 @@ function Settings({ card }: { card: NightCard }) {
       ? [
           ['Compass along the axis', format.quantity(card.compassDeg, 'angleDeg')] as const,
           ['True bearing', records.site.latDeg < 0 ? 'south, 180°' : 'north, 0°'] as const,
-          ['Latitude scale', format.quantity(card.scaleDeg, 'angleDeg')] as const,
         ]
       : []),
+    ...(has.has('scale') ? [['Latitude scale', format.quantity(card.scaleDeg, 'angleDeg')] as const] : []),
     ...(has.has('bar') ? weights : []),
     ...(card.tubeM === null ? [] : [['Tube in its rings', format.quantity(card.tubeM, 'barLength')] as const]),
     ...(card.spacing ? [['Flange to sensor', spacingLine(card.spacing, format)] as const] : []),
@@ -151,7 +151,7 @@ function Plan({ card }: { card: NightCard }) {
         lines={[
           ...card.targets.map((t) => [t.name, subsWords(t, format)] as const),
           ...card.groups.map((g) => [format.clock(g.startMs), groupWords(g, format)] as const),
-          ...latest.map((ms) => ['Latest flip', format.clock(ms)] as const),
+          ...latest.map((ms) => ['Latest flip', latestFlipWords(ms, format)] as const),
           ...(card.stars
             ? ([
                 [judgementName(card.stars.judgement), `${format.quantity(card.stars.share, 'percent')} usable`],
@@ -219,7 +219,7 @@ export function NightCardPage() {
         </Button>
         <CalendarButton card={card} />
       </div>
-      <PageTitle>{`${formatDate(records.night.eveningDate)} ${records.night.eveningDate.slice(0, 4)}, ${records.rig.name}`}</PageTitle>
+      <PageTitle>{`${format.date(records.night.eveningDate)} ${records.night.eveningDate.slice(0, 4)}, ${records.rig.name}`}</PageTitle>
       <p className="card-where">
         {records.site.name}, {format.latitude(records.site.latDeg)}, {format.longitude(records.site.lonDeg)}
         {card.targets.length > 0 && ` · ${card.targets.map((t) => t.name).join(', ')}`} · moon{' '}

@@ -1,5 +1,6 @@
 /** The night card: everything a night needs on one page, as codes and figures; also as calendar events. */
 import { dialSpan } from '../../core/night/advice/hands/dialSpan.ts';
+import { waitsUntilMs } from '../../core/night/plan/plan.ts';
 import { poleStarsShow } from '../../core/night/plan/darkness.ts';
 import type { OffBar } from '../../core/mount/offBar.ts';
 import { offBarOfNight } from '../../core/night/advice/hands/offBarOfNight.ts';
@@ -26,8 +27,8 @@ export type CardTarget = {
   subS: number;
   count: number;
   integrationS: number;
-  /** The latest moment for each flip that is to come. */
-  latestFlipsMs: number[];
+  /** The latest moment for each flip that is to come; null = at once. */
+  latestFlipsMs: (number | null)[];
 };
 export type CardWeight = { name: string; positionM: number | null };
 
@@ -115,7 +116,7 @@ const targetsOf = ({ legs }: NightStatic): CardTarget[] =>
             subS: entry.subS,
             count: plan.subs.length,
             integrationS: plan.integrationS,
-            latestFlipsMs: plan.flips.filter((f) => !f.done).map((f) => f.latestMs),
+            latestFlipsMs: plan.flips.filter((f) => !f.done).map(waitsUntilMs),
           },
         ]
       : [],

@@ -1,6 +1,5 @@
 import { useState, type ReactNode } from 'react';
 import { Button, ButtonGroup } from 'react-bootstrap';
-import { formatDate } from '../../core/time/civil.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import { WorkStep } from '../../session/WorkStep.tsx';
@@ -123,7 +122,7 @@ export function PackingTab({ tabs }: { tabs: ReactNode }) {
             </Button>
           </div>
           <p className="print-only">
-            {records.rig.name}, {formatDate(records.night.eveningDate)}
+            {records.rig.name}, {format.date(records.night.eveningDate)}
           </p>
           {view === 'assembly' ? <Assembly model={model} /> : <Cases {...common} tools={view === 'pack'} />}
         </>

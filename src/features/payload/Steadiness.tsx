@@ -5,6 +5,7 @@ import { judgeSteadiness } from '../../core/mount/steadiness.ts';
 import { LONGEST_SETTLE_S, readingValues } from '../../core/records/reading.ts';
 import { RecordForm } from '../../session/RecordForm.tsx';
 import { useNight, useSession, useShared, type NewReadingHere } from '../../session/session.ts';
+import { useHas } from '../../session/useHas.ts';
 import { useRecord } from '../../session/useRecord.ts';
 import { FORGOTTEN_WORDS, settledWords, steadyWords, type SteadySaying } from '../../text/footingWords.ts';
 import { QuantityField } from '../../ui/form/Fields.tsx';
@@ -53,6 +54,7 @@ type Fields = { settleS: number | null };
 export function Steadiness() {
   const { records, numbers, learned } = useNight();
   const { format, notify } = useShared();
+  const has = useHas();
   const record = useRecord();
   const forgotten = useCallback(() => notify(FORGOTTEN_WORDS, { tone: 'problem' }), [notify]);
   const { train } = numbers;
@@ -72,7 +74,7 @@ export function Steadiness() {
   return (
     <div className="section">
       <h2>Is it steady?</h2>
-      <p>{steadyWords(saying, format)}</p>
+      <p>{steadyWords(saying, format, has)}</p>
       {!records.fromSnapshot && <Stopwatch stop={(s) => void record(reading(s), said(s))} forgotten={forgotten} />}
       <RecordForm<Fields, z.infer<typeof schema>>
         title="Or timed by hand"

@@ -2,6 +2,7 @@ import type { ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { settingOf, type SettingValue } from '../../core/records/setting.ts';
 import { clockWords, wallTime, zoneAnswer } from '../../core/time/civil.ts';
+import { orderOfDevice } from '../../session/writtenTimes.ts';
 import { useSaveSetting } from '../../session/useWrite.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
@@ -21,17 +22,6 @@ import { BenchLayout } from '../../ui/BenchLayout.tsx';
 const two = (n: number): string => String(n).padStart(2, '0');
 
 type ControllerSetting = SettingValue<'controller'>;
-
-/** In which order this device writes a date. */
-function orderOfDevice(): ControllerSetting['dateOrder'] {
-  const parts = new Intl.DateTimeFormat(undefined, {
-    year: 'numeric',
-    month: 'numeric',
-    day: 'numeric',
-  }).formatToParts();
-  const order = parts.flatMap(({ type }) => (['year', 'month', 'day'].includes(type) ? type.charAt(0) : [])).join('');
-  return order === 'mdy' || order === 'ymd' ? order : 'dmy';
-}
 
 /** As it was said of this controller, else with the device's order of a date. */
 function useController(): ControllerSetting {
@@ -57,7 +47,7 @@ function Answers() {
     ['Time zone, without summer time', offsetWords(zone.standardMin)],
     ['Summer time', summerWords(zone)],
     [`Date (${DATE_ORDERS[dateOrder]})`, controllerDate(date, dateOrder)],
-    ['Time', clockWords(wall, format.halfDays)],
+    ['Time', clockWords(wall, format.written.halfDays)],
     [`Hour angle of ${at.poleStar.name}`, format.hours(polarH)],
   ];
   return (

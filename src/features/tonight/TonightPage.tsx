@@ -12,6 +12,7 @@ import {
   BarGlyph,
   CompassGlyph,
   DialGlyph,
+  FindGlyph,
   KnobGlyph,
   LatitudeGlyph,
   MeridianGlyph,
@@ -65,6 +66,9 @@ function Use({ answers, lines }: Rows) {
     <>
       <Row line={lines.sub}>
         {answers.sub && <SubGlyph star={answers.sub.star} evenFwhmArcsec={answers.sub.evenFwhmArcsec} />}
+      </Row>
+      <Row line={lines.find}>
+        <FindGlyph altDeg={answers.find?.altDeg ?? 0} />
       </Row>
       <Row line={lines.hand}>
         <KnobGlyph turnMin={answers.hand?.turnMin ?? null} />

@@ -13,6 +13,8 @@ import { useFlipWalk, type WalkHere } from '../../session/flip/useFlipWalk.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useIsLive, useNightAt, useWatch } from '../../session/useTime.ts';
 import { useWakeLock } from '../../session/useWakeLock.ts';
+import { latestFlipWords } from '../../text/flipWords.ts';
+import { waitsUntilMs } from '../../core/night/plan/plan.ts';
 import { judgementName } from '../../text/budgetWords.ts';
 import { firstFlipWords, FLIP } from '../../text/flipWords.ts';
 import {
@@ -47,7 +49,7 @@ function Figures() {
   const batteries = lastOfBatteries(night.records.readings, night.records.parts);
   const due = night.plan?.flips.find((f) => !f.done);
   const figures = [
-    ...(due ? [{ name: 'Latest flip', value: format.clock(due.latestMs) }] : []),
+    ...(due ? [{ name: 'Latest flip', value: latestFlipWords(waitsUntilMs(due), format) }] : []),
     ...(at.target ? [{ name: 'Altitude', value: format.quantity(at.target.altDeg, 'angleDeg', 0) }] : []),
     ...(at.stars
       ? [

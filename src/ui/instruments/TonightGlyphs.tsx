@@ -65,6 +65,19 @@ export const SunGlyph = ({ isUp }: { isUp: boolean }) => (
   </Frame>
 );
 
+/** A star above the horizon, as high as it stands. */
+export function FindGlyph({ altDeg }: { altDeg: number }) {
+  const a = (Math.max(0, Math.min(90, altDeg)) * Math.PI) / 180;
+  const [x, y] = [12 + 46 * Math.cos(a), 58 - 46 * Math.sin(a)];
+  return (
+    <Frame>
+      <path d="M12 58h52M58 58A46 46 0 0 0 12 12" stroke="var(--soft)" strokeWidth="2" />
+      <path d={`M12 58L${x} ${y}`} stroke="var(--action)" strokeWidth="3" strokeLinecap="round" />
+      <circle cx={x} cy={y} r="5" fill="var(--amber)" />
+    </Frame>
+  );
+}
+
 /** The moon with its lit part to the right: half its edge, and the shadow's as an ellipse. */
 export function MoonGlyph({ litShare }: { litShare: number }) {
   const across = RING * Math.abs(1 - 2 * litShare);

@@ -20,6 +20,7 @@ import {
   type FootingSaying,
   type SteadySaying,
 } from '../../../src/text/footingWords.ts';
+import { RIG_THINGS } from '../../../src/core/rig/rigHas.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import {
   caseName,
@@ -52,6 +53,7 @@ import { plain } from '../../../src/text/said.ts';
 import { parts, rigs } from '../../support/records.ts';
 
 const f = makeFormat('metric', 'Europe/Lisbon');
+const ALL = new Set(RIG_THINGS);
 const HANDS: Hands = { ...handsOf(rigNumbers(rigs[0]!, parts)), rear: 'camera', hasPeg: false };
 const OTHER_HANDS: Hands = {
   rear: 'mirror',
@@ -170,11 +172,11 @@ describe('words of the payload', () => {
       waitS: 6,
       sigmaArcsec: 0.45,
     });
-    expect(steadyWords(tested('slow'), f))
+    expect(steadyWords(tested('slow'), f, ALL))
       .to.include('Wait 6 s after every slew')
       .and.include('0.45″');
-    expect(new Set((['steady', 'slow', 'shaky'] as const).map((v) => steadyWords(tested(v), f))).size).to.equal(3);
-    expect(steadyWords({ code: 'notTested' }, f)).to.match(/^Tap the tube/);
+    expect(new Set((['steady', 'slow', 'shaky'] as const).map((v) => steadyWords(tested(v), f, ALL))).size).to.equal(3);
+    expect(steadyWords({ code: 'notTested' }, f, ALL)).to.match(/^Tap the tube/);
   });
 });
 

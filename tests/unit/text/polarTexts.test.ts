@@ -281,7 +281,7 @@ describe('words of the goal', () => {
     expect(goalWords({ ...goal, byEyeIsEnough: true, goalArcmin: 10 }, f))
       .to.include('stop early')
       .and.include('guider');
-    expect(goalWords({ ...goal, visual: true }, f)).to.include('half a degree');
+    expect(goalWords({ ...goal, visual: true }, f)).to.include('keeps the object in the eyepiece for an hour');
     for (const reference of ['true', 'refracted'] as const)
       for (const guided of [true, false]) isSentence(referenceWords({ ...goal, reference, guided }), reference);
     expect(setByEyeSaid(false, goal, f)).to.include('the goal is 4.2′');

@@ -35,6 +35,7 @@ const TONIGHT: Tonight = {
     reading: 8.03,
     engraving: { numbering: '12h', topMark: 0, direction: 'clockwise', view: 'inverted' },
     finder: 'usual',
+    starIsEnough: false,
   },
   sub: {
     ...usable(12.4),
@@ -56,6 +57,7 @@ const TONIGHT: Tonight = {
     motors: 'both',
     limit: 'doubt',
   },
+  find: null,
   hand: null,
   platform: null,
   light: { code: 'dark' },

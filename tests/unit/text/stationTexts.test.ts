@@ -143,8 +143,10 @@ describe('words of the stations', () => {
       },
       { code: 'noFeet', tiltDeg: 1, low: 'west' },
     ];
-    for (const s of sayings) isSentence(levelSentence(s, f), s.code);
-    expect(plain(levelSentence(sayings[2]!, f))).to.equal('Draw out the north leg 15 mm and the south-east leg 4 mm.');
+    for (const s of sayings) isSentence(levelSentence(s, f, true), s.code);
+    expect(plain(levelSentence(sayings[2]!, f, true))).to.equal(
+      'Draw out the north leg 15 mm and the south-east leg 4 mm.',
+    );
     isSentence(latitudeSentence({ code: 'set', scaleDeg: 40.9 }, f), 'set');
     isSentence(latitudeSentence({ code: 'low', scaleDeg: 2 }, f), 'low');
     const parts_ = {

@@ -133,10 +133,10 @@ describe('words', () => {
     };
     for (const s of sayings) {
       expect(plain(meridianSentence(s, metric)), s.code).to.match(/^[A-Z].*\.$/);
-      expect(meridianReason(s, metric, about), s.code).to.match(/^[A-Z].*\.$/);
+      expect(meridianReason(s, metric, about, true), s.code).to.match(/^[A-Z].*\.$/);
     }
     const below = { ...about, target: 'IC 1396', belowMs: t };
-    expect(meridianReason({ code: 'flip', flipMs: t, subNumber: 71 }, metric, below)).to.match(
+    expect(meridianReason({ code: 'flip', flipMs: t, subNumber: 71 }, metric, below, true)).to.match(
       /^IC 1396 crosses the meridian below the pole at \d\d:\d\d: /,
     );
     expect(plain(meridianSentence({ code: 'flip', flipMs: t, subNumber: 71 }, metric))).to.equal(

@@ -10,6 +10,7 @@ import { poleBearingDeg } from '../../sky/bearing.ts';
 import { ASSUMED } from '../../verdict/assumptions.ts';
 import { roundnessBudget, type MiddleStar } from '../../verdict/budget.ts';
 import { engravingOf, dialPlace } from '../../pole/dialOfNight.ts';
+import { findOfNight, type FindOfNight } from './hands/findOfNight.ts';
 import { handOfNight, type HandOfNight } from './hands/handOfNight.ts';
 import type { LimitSource } from '../plan/meridianLimit.ts';
 import { magneticOfNight, poleByCompassDeg } from './hands/magneticOfNight.ts';
@@ -21,6 +22,7 @@ import type { SkyLight } from '../plan/skyLight.ts';
 import { dialSpan } from './hands/dialSpan.ts';
 import { moonOfNight, type MoonOfNight } from './moonOfNight.ts';
 import { lightOfNight } from './lightOfNight.ts';
+import { starIsEnough } from '../ledger/goalOfNight.ts';
 import { hasTonight } from '../hasTonight.ts';
 import { platformRun, type PlatformRun } from './platformRun.ts';
 import { subAnswer, type SubAnswer } from './stars/subAnswer.ts';
@@ -39,6 +41,8 @@ export type Tonight = {
     engraving: Engraving | null;
     /** `usual`: nobody said what is engraved on it. */
     finder: 'none' | 'usual' | 'own';
+    /** The axis at the star itself will do. */
+    starIsEnough: boolean;
   } | null;
   /** `byEye`: nobody looked for the pole yet; the star is the middle one of subs once it stands at its mark. */
   sub:
@@ -68,6 +72,8 @@ export type Tonight = {
   light: SkyLight;
   /** As dark as the night asks for, at some time. */
   isDark: boolean;
+  /** Where the target stands in the dark, for whom no motor sends there; null without one, or where one does. */
+  find: FindOfNight | null;
   /** In the target's hours; null without one. */
   moon: MoonOfNight | null;
   /** Takes subs, so that moonlight has a price in exposure. */
@@ -85,7 +91,8 @@ function subOf(night: NightStatic, { stars }: NightAt): Tonight['sub'] {
   return { ...answer, byEye, looksThrough, isLookedAt: isLookedAt(night), star, evenFwhmArcsec };
 }
 
-function dialOf({ records, numbers }: NightStatic, { poleStar }: NightAt): Tonight['dial'] {
+function dialOf(night: NightStatic, { poleStar }: NightAt): Tonight['dial'] {
+  const { records, numbers } = night;
   const { belongs, reading } = dialPlace(records, poleStar);
   const finder = numbers.mount?.finder ?? null;
   return {
@@ -94,6 +101,7 @@ function dialOf({ records, numbers }: NightStatic, { poleStar }: NightAt): Tonig
     reading,
     engraving: engravingOf(finder),
     finder: finder === null ? 'none' : isUsual(numbers.mount) ? 'usual' : 'own',
+    starIsEnough: starIsEnough(night, poleStar),
   };
 }
 
@@ -144,6 +152,7 @@ export function tonight(night: NightStatic, at: NightAt): Tonight {
     sub: subOf(night, at),
     weight: bar && weightOf(night, bar),
     meridian: meridianOf(night),
+    find: findOfNight(night, at),
     hand: motorsOf(numbers.mount) === 'none' || numbers.eyepiece ? handOfNight(night) : null,
     platform: platformRun(night),
     light: lightOfNight(night),

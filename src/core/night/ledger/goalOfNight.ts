@@ -2,6 +2,7 @@
 import { oncePer } from '../../once.ts';
 import { polarGoal, VISUAL_GOAL, type PolarGoal } from '../../verdict/polarGoal.ts';
 import type { NightStatic } from '../nightStatic.ts';
+import { polarStarsStand } from '../../pole/polarStars.ts';
 import type { Reference } from '../../pole/poleReference.ts';
 
 export type GoalOfNight = PolarGoal & { reference: Reference; guided: boolean; visual: boolean };
@@ -11,3 +12,19 @@ export const goalOfNight = oncePer(({ records, budget }: NightStatic): GoalOfNig
   const guided = records.rig.guiding !== 'none';
   return { ...goal, reference: records.schools.poleGoal, guided, visual: budget === null };
 });
+
+/** Fainter than this nobody brings a star into the middle by the bare eye. */
+const PLAIN_MAGNITUDE = 4;
+
+type PoleStar = { magnitude: number; polarDistanceArcmin: number };
+
+/** For looking the axis may point at the pole's own star: that leaves less than the goal. */
+export function starIsEnough(night: NightStatic, { magnitude, polarDistanceArcmin }: PoleStar): boolean {
+  const { visual, goalArcmin } = goalOfNight(night);
+  return (
+    visual &&
+    polarStarsStand(night.records.site.latDeg) &&
+    magnitude <= PLAIN_MAGNITUDE &&
+    polarDistanceArcmin <= goalArcmin
+  );
+}

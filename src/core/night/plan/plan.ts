@@ -41,6 +41,8 @@ export type Sub = { startMs: number; endMs: number; side: MountSide };
 /** When it begins, when the next sub may start, until when the tube must have left its side, and where it goes. `done`: as it
  *  was recorded. */
 export type Flip = { startMs: number; endMs: number; latestMs: number; to: MountSide; done: boolean };
+/** Until when a flip may wait; null = its limit has passed: at once. */
+export const waitsUntilMs = ({ startMs, latestMs }: Flip): number | null => (latestMs < startMs ? null : latestMs);
 export type Plan = {
   subs: Sub[];
   /** Those that were begun and broken off. */

@@ -1,6 +1,5 @@
 import type { TriedSpacing } from '../../../core/night/learned/spacingTried.ts';
 import { spacingLean } from '../../../core/optics/corners/judgeCorners.ts';
-import { formatDate } from '../../../core/time/civil.ts';
 import { fromUtcText } from '../../../core/time/utc.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { bestWords, CORNERS, verdictName } from '../../../text/cornersWords.ts';
@@ -81,7 +80,7 @@ export function DistancesTried() {
         {tried.map(({ reading, verdict, spacingMm }) => (
           <tr key={reading.id}>
             <td className="figures">
-              {formatDate(reading.takenAtUtc.slice(0, 10))}, {format.clock(fromUtcText(reading.takenAtUtc))}
+              {format.evening(fromUtcText(reading.takenAtUtc))}, {format.clock(fromUtcText(reading.takenAtUtc))}
             </td>
             <td className="figures">{spacingMm === null ? '–' : format.quantity(spacingMm, 'opticsMm', 2)}</td>
             <td>{verdictName(verdict)}</td>

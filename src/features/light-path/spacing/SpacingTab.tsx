@@ -2,7 +2,6 @@ import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import { Link } from 'react-router';
 import type { LightPath } from '../../../core/rig/lightPathOfRig.ts';
-import { formatDate } from '../../../core/time/civil.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { lightPathReason, lightPathSentence } from '../../../text/lightPathWords.ts';
 import { plain } from '../../../text/said.ts';
@@ -85,7 +84,7 @@ export function SpacingTab({ tabs }: { tabs: ReactNode }) {
       )}
       {spacing && (
         <p className="print-only">
-          {rig.name}, {formatDate(night.records.night.eveningDate)}
+          {rig.name}, {format.date(night.records.night.eveningDate)}
         </p>
       )}
       {!fromSnapshot && (

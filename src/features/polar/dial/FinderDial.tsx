@@ -1,11 +1,13 @@
 import { useMemo, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { Link, useSearchParams } from 'react-router';
+import { starIsEnough } from '../../../core/night/ledger/goalOfNight.ts';
 import { viewAngleDeg } from '../../../core/mount/dial.ts';
 import { MS_PER_HOUR } from '../../../core/time/utc.ts';
 import { useNight, useShared } from '../../../session/session.ts';
 import { usePlacesInAddress } from '../../../session/usePlacesInAddress.ts';
 import { useNightAt } from '../../../session/useTime.ts';
+import { withStarEnough } from '../../../text/goalWords.ts';
 import { drawnWords } from '../../../text/dialWords.ts';
 import { clockFaceWords, dialReason, dialSentence, readingWords } from '../../../text/polarWords.ts';
 import { plain } from '../../../text/said.ts';
@@ -111,7 +113,10 @@ export function FinderDial({ tabs }: { tabs: ReactNode }) {
   const drawn = usePoleField(model, at.siderealH);
   const [whole, setWhole] = useWholeView(model.latDeg < 0);
   const sentence = dialSentence(model.saying, format);
-  const reason = dialReason(model.saying, at.poleStar.polarDistanceArcmin, format);
+  const reason = withStarEnough(
+    dialReason(model.saying, at.poleStar.polarDistanceArcmin, format),
+    starIsEnough(night, at.poleStar),
+  );
   if (model.saying.code === 'equator')
     return (
       <BenchLayout title="Polar alignment" tabs={tabs} sentence={sentence} reason={reason} instrumentName="The dial" />

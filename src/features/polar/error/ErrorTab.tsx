@@ -1,5 +1,4 @@
 import { useRef, type ReactNode } from 'react';
-import { formatDate } from '../../../core/time/civil.ts';
 import { fromUtcText } from '../../../core/time/utc.ts';
 import { errorsBefore, errorsTonight } from '../../../core/pole/errorHistory.ts';
 import { useNight, useShared } from '../../../session/session.ts';
@@ -56,7 +55,7 @@ function Earlier() {
         <tbody>
           {nights.map((n) => (
             <tr key={n.nightId}>
-              <th scope="row">{formatDate(n.takenAtUtc.slice(0, 10))}</th>
+              <th scope="row">{format.evening(fromUtcText(n.takenAtUtc))}</th>
               <td className="figures">{format.quantity(n.firstArcmin, 'arcmin')}</td>
               <td className="figures">{format.quantity(n.lastArcmin, 'arcmin')}</td>
             </tr>

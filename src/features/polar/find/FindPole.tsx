@@ -1,3 +1,4 @@
+import { starIsEnough } from '../../../core/night/ledger/goalOfNight.ts';
 import { poleStarsShow } from '../../../core/night/plan/darkness.ts';
 import type { ReactNode } from 'react';
 import { useNight, useShared } from '../../../session/session.ts';
@@ -13,6 +14,7 @@ import {
   NO_GROUP_WORDS,
   sweepSteps,
 } from '../../../text/findWords.ts';
+import { withStarEnough } from '../../../text/goalWords.ts';
 import { plain } from '../../../text/said.ts';
 import { BenchLayout } from '../../../ui/BenchLayout.tsx';
 import { NakedEyeView } from '../../../ui/instruments/NakedEyeView.tsx';
@@ -71,7 +73,7 @@ export function FindPole({ tabs }: { tabs: ReactNode }) {
       title="Polar alignment"
       tabs={tabs}
       sentence={sentence}
-      reason={findReason(model.saying, format)}
+      reason={withStarEnough(findReason(model.saying, format), starIsEnough(night, at.poleStar))}
       instrumentName="The sky toward the pole"
       instrument={
         shown ? (
