@@ -80,6 +80,10 @@ export function focusSentence(s: FocusSaying, f: Format): Said {
   }
 }
 
+/** Of the degrees in which this user reads the air. */
+const perShownDegree = (perKelvin: number, f: Format): number =>
+  perKelvin / (f.shown(1, 'temperature') - f.shown(0, 'temperature'));
+
 export function focusReason(s: FocusSaying, f: Format): string {
   switch (s.code) {
     case 'first':
@@ -87,7 +91,7 @@ export function focusReason(s: FocusSaying, f: Format): string {
     case 'lastTime':
       return `There it was sharp last time, at ${f.quantity(s.temperatureC, 'temperature')}.`;
     case 'predicted':
-      return `From ${s.count} nights: it moves ${f.quantity(Math.abs(s.umPerDeg), 'focusUm')} ${s.umPerDeg < 0 ? 'up' : 'down'} the scale for each degree Celsius it gets colder.`;
+      return `From ${s.count} nights: it moves ${f.quantity(perShownDegree(Math.abs(s.umPerDeg), f), 'focusUm')} ${s.umPerDeg < 0 ? 'up' : 'down'} the scale for each degree it gets colder.`;
     case 'tonight':
       return `Recorded tonight at ${f.quantity(s.temperatureC, 'temperature')}. Locking can shift it.`;
     case 'stands':

@@ -1,38 +1,23 @@
 /** Words functions with random figures, in both unit systems and on both halves of the earth: no sentence goes wrong. */
 import { expect } from 'chai';
 import fc from 'fast-check';
-import { MISHAPS } from '../../../scripts/trials/unfitWords.ts';
 import { starHops } from '../../../src/core/sky/starHop.ts';
 import { watchAt, type Watch } from '../../../src/core/night/advice/watch.ts';
-import { RIG_THINGS, type RigHas } from '../../../src/core/rig/rigHas.ts';
+import { RIG_THINGS } from '../../../src/core/rig/rigHas.ts';
 import { balanceReason, balanceSentence, type BalanceSaying } from '../../../src/text/balanceWords.ts';
 import { hopWords, sweepSteps } from '../../../src/text/findWords.ts';
 import { makeFormat } from '../../../src/text/format.ts';
 import { meridianSentence, type MeridianSaying } from '../../../src/text/meridianWords.ts';
 import { payloadReason, payloadSentence, type PayloadSaying } from '../../../src/text/payloadWords.ts';
 import { moonWords } from '../../../src/text/planWords.ts';
-import { plain } from '../../../src/text/said.ts';
 import { skyLightRests, skyLightValue } from '../../../src/text/skyLightWords.ts';
 import { TUBE_ENDS } from '../../../src/text/tubeEnds.ts';
 import { countdownWords, setUpFirst, watchReason, watchSentence } from '../../../src/text/watchWords.ts';
+import { count, formats, has, isWell, name, RUNS, size, timeMs } from '../../support/grammar.ts';
 import { night } from '../../support/nights.ts';
 import { holds } from '../../support/properties.ts';
 
-const formats = fc.constantFrom(makeFormat('metric', 'Europe/Lisbon'), makeFormat('imperial', 'Africa/Windhoek'));
-const timeMs = fc.integer({ min: Date.UTC(2026, 0, 1), max: Date.UTC(2027, 0, 1) });
-const count = fc.integer({ min: 1, max: 900 });
-const size = (min: number, max: number) => fc.double({ min, max, noNaN: true });
-const has: fc.Arbitrary<RigHas> = fc.subarray([...RIG_THINGS]).map((things) => new Set(things));
-const name = fc.constantFrom('NGC 281', 'M 33', 'NGC 104');
 const verdict = fc.constantFrom('fine' as const, 'near' as const, 'over' as const);
-
-/** @throws naming the mishap and the sentence. */
-function isWell(said: string): void {
-  for (const [what, pattern] of Object.entries(MISHAPS))
-    if (pattern.test(plain(said))) throw new Error(`${what}: ${said}`);
-}
-
-const RUNS = 500;
 
 describe('grammar', () => {
   it('its own check finds a doubled word, a missing value, one of several', () => {

@@ -199,6 +199,8 @@ describe('words of the stations', () => {
       isSentence(focusReason(s, f), s.code);
     }
     expect(focusReason(sayings[2]!, f)).to.include('11 µm up the scale');
+    // A degree Fahrenheit is five ninths of it.
+    expect(focusReason({ ...sayings[2]!, umPerDeg: -18 } as FocusSaying, imperial)).to.include('10 µm up the scale');
     expect(focusReason(sayings[1]!, imperial)).to.include('36 °F');
   });
 
