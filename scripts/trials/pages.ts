@@ -156,13 +156,17 @@ export async function pagesOf(stored: OwnStored, night: NightStatic, units: Unit
 
 function drawnPages(draw: ReturnType<typeof drawerOf>, night: NightStatic): Page[] {
   const pages: Page[] = [{ name: 'run', lines: textOf(draw('tonight', h(Run))) }];
+  const add = (name: string, markup: string): number => pages.push({ name, lines: textOf(markup) });
+  const addMargin = (step: string): number =>
+    add(`margin of ${step}`, draw(step, [h(LedgerLine, { key: 'line' }), h(Margin, { key: 'margin' })]));
+  // Their keys lead to these too, and the margin stands beside the sentence that says why there is nothing.
+  for (const { step } of night.run.leftOut) addMargin(step);
   for (const step of ['tonight', ...new Set(night.run.stops.map((stop) => stop.step)), 'card']) {
     const Bench = PAGES[step];
     if (!Bench) throw new Error(`no page for ${step}`);
-    const add = (name: string, markup: string): number => pages.push({ name, lines: textOf(markup) });
     const first = draw(step, h(Bench));
     add(step, first);
-    add(`margin of ${step}`, draw(step, [h(LedgerLine, { key: 'line' }), h(Margin, { key: 'margin' })]));
+    addMargin(step);
     for (const [when, atMs] of step === 'watch' ? momentsOf(night) : [])
       add(`watch, ${when}`, draw(step, [h(LedgerLine, { key: 'line' }), h(Bench, { key: 'bench' })], atMs));
     const tabs = [...first.matchAll(TAB_LINK)].map((found) => found[1] ?? '');

@@ -52,7 +52,7 @@ export function subSentence(answer: SubAnswer, f: Format): Said {
   if (share >= WANTED_SHARE) return `${keep}: about ${f.quantity(share, 'percent')} of the subs stay usable.`;
   if (lever) {
     const until = longestWords(answer, answer, f);
-    return `**${leverWords(lever, f)}**: it alone brings ${f.quantity(share, 'percent')} to ${toWords(lever.share, f)}; until then ${until}.`;
+    return `**${leverWords(lever, f)}**: it alone lifts the usable subs from ${f.quantity(share, 'percent')} to ${toWords(lever.share, f)}; until then ${until}.`;
   }
   if (longestS !== null) return `Shorten the sub to **${lengthWords(longestS, answer, f)}**.`;
   return motion === 'guided' || motion === 'guidedRa'

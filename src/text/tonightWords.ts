@@ -41,12 +41,12 @@ function moonLine(moon: NonNullable<Tonight['moon']>, f: Format, takesSubs: bool
   const factor = moon.worst?.exposureFactor ?? 1;
   const costs = takesSubs && factor >= LEAST_FACTOR;
   return {
-    name: 'Moonlight at the target',
+    name: costs ? 'Exposure under the moon' : 'Moonlight at the target',
     value:
       moon.worst === null
         ? 'none'
         : costs
-          ? `up to ${f.quantity(factor, 'ratio', factor < 3 ? 1 : 0)} times the exposure`
+          ? `up to ${f.quantity(factor, 'ratio', factor < 3 ? 1 : 0)} times`
           : `${f.quantity(moon.litShare, 'percent')} lit`,
     rests: moonWords(moon, f, takesSubs),
     to: 'meridian',

@@ -173,7 +173,9 @@ test('the tube before its own tripod: a gap measured by day moves limit and plan
 
 test('the sub length is chosen by dragging and goes into the plan', async ({ page }) => {
   await open(page, `${WAGTAIL}/tracking`);
-  await expect(sentence(page)).toHaveText(/^Look for the pole: it alone brings \d+% to all; until then \d+ s\.$/);
+  await expect(sentence(page)).toHaveText(
+    /^Look for the pole: it alone lifts the usable subs from \d+% to all; until then \d+ s\.$/,
+  );
   const slider = page.getByRole('slider', { name: /Sub length/ });
   await slider.focus();
   for (let i = 0; i < 22; i += 1) await page.keyboard.press('ArrowLeft');

@@ -72,7 +72,7 @@ describe('the first answers in words', () => {
     const worst = { timeMs: Date.UTC(2026, 10, 25, 0, 5), brighteningMag: 2.7, exposureFactor: 12, separationDeg: 40 };
     const moon = { litShare: 0.98, up: [{ fromMs: worst.timeMs, toMs: worst.timeMs + 7_200_000 }], darkH: 0, worst };
     const costs = lines({ moon }).moon!;
-    expect(costs.value).to.equal('up to 12 times the exposure');
+    expect(costs.value).to.equal('up to 12 times');
     expect(costs.rests).to.match(/^Moon up 00:05 to 02:05, 40° away: up to 2\.7 mag brighter there/);
     expect(lines({ moon, takesSubs: false }).moon!.value).to.equal('98% lit');
     expect(lines({ moon: { ...moon, up: [], worst: null } }).moon!.value).to.equal('none');

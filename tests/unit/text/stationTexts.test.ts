@@ -217,10 +217,12 @@ describe('words of the stations', () => {
       motion: 'usualDrive',
       pole: 'notLooked',
     };
-    expect(subSentence(answer, f)).to.equal('**Look for the pole**: it alone brings 41% to all; until then 65 s.');
+    expect(subSentence(answer, f)).to.equal(
+      '**Look for the pole**: it alone lifts the usable subs from 41% to all; until then 65 s.',
+    );
     const measured = { ...answer, lever: { code: 'mendPole', value: 1.8, share: 0.98 } } as const;
     expect(subSentence({ ...measured, longestS: null }, f)).to.equal(
-      '**Bring the pole within 1.8′**: it alone brings 41% to 98%; until then under 2 s.',
+      '**Bring the pole within 1.8′**: it alone lifts the usable subs from 41% to 98%; until then under 2 s.',
     );
     expect(subSentence({ ...answer, share: 0.96 }, f)).to.equal('Keep **2 min**: about 96% of the subs stay usable.');
     expect(subSentence({ ...answer, lever: null }, f), 'nothing free is left').to.equal('Shorten the sub to **65 s**.');
