@@ -1,5 +1,6 @@
 /** Words of the drift method: which star, how to read it, when it is enough. */
 import type { Format } from './format.ts';
+import { standsWords } from './findWords.ts';
 import { sideWords } from './polarWords.ts';
 import { starName } from './starWords.ts';
 import type { Said } from './said.ts';
@@ -27,7 +28,7 @@ export function partWords(
 export function driftSentence(saying: DriftSaying, f: Format): Said {
   switch (saying.code) {
     case 'takeStar':
-      return `For the ${saying.step}${saying.again ? ' again' : ''}, centre **${starName(saying.star)}**: ${f.quantity(saying.altDeg, 'angleDeg', 0)} up, bearing ${f.quantity(saying.azDeg, 'angleDeg', 0)}.`;
+      return `For the ${saying.step}${saying.again ? ' again' : ''}, centre **${starName(saying.star)}**: ${standsWords(saying, f)}.`;
     case 'noStar':
       return `No bright star ${PLACES[saying.step]} now: wait, or **move the time** along the ribbon.`;
     case 'watch':

@@ -33,6 +33,11 @@ export function fistWords(deg: number): string {
   return fists === 1 ? 'one fist' : `${fists % 1 === 0 ? fists : `${Math.floor(fists)}½`} fists`;
 }
 
+export const findName = (target: string): string => `Find ${target}`;
+/** `56° up, bearing 48°` */
+export const standsWords = ({ altDeg, azDeg }: { altDeg: number; azDeg: number }, f: Format): string =>
+  `${f.quantity(altDeg, 'angleDeg', 0)} up, bearing ${f.quantity(azDeg, 'angleDeg', 0)}`;
+
 export function findSentence(saying: FindSaying, f: Format): Said {
   if (saying.code === 'equator') return 'The pole lies **on the horizon** here: align by drift.';
   const { south, altDeg, star } = saying;

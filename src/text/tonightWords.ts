@@ -4,7 +4,7 @@ import type { Tonight } from '../core/night/advice/tonight.ts';
 import type { PlatformRun } from '../core/night/advice/platformRun.ts';
 import type { Format } from './format.ts';
 import { withStarEnough } from './goalWords.ts';
-import { fistWords } from './findWords.ts';
+import { findName, fistWords, standsWords } from './findWords.ts';
 import { moonWords } from './planWords.ts';
 import { platformRests } from './platformWords.ts';
 import { SKY_LIGHT_NAME, skyLightRests, skyLightValue } from './skyLightWords.ts';
@@ -129,8 +129,8 @@ function subLine(sub: NonNullable<Tonight['sub']>, f: Format): Line {
 }
 
 const findLine = ({ target, altDeg, azDeg, timeMs }: NonNullable<Tonight['find']>, f: Format): Line => ({
-  name: `Find ${target}`,
-  value: `${f.quantity(altDeg, 'angleDeg', 0)} up, bearing ${f.quantity(azDeg, 'angleDeg', 0)}`,
+  name: findName(target),
+  value: standsWords({ altDeg, azDeg }, f),
   rests: `At ${f.clock(timeMs)}, ${fistWords(altDeg)} above the horizon. Sweep there by finder and chart.`,
   to: 'pointing',
 });

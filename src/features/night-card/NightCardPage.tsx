@@ -8,6 +8,8 @@ import { magneticOfNight } from '../../core/night/advice/hands/magneticOfNight.t
 import { toICalendar, type CalendarEvent } from '../../formats/icalendar.ts';
 import { settingOf } from '../../core/records/setting.ts';
 import { useNight, useSession, useShared } from '../../session/session.ts';
+import type { Format } from '../../text/format.ts';
+import { findName, standsWords } from '../../text/findWords.ts';
 import { latestFlipWords } from '../../text/flipWords.ts';
 import { judgementName } from '../../text/budgetWords.ts';
 import { hasTonight } from '../../core/night/hasTonight.ts';
@@ -81,6 +83,11 @@ function Dial({ rows, star }: { rows: readonly DialRow[]; star: string }) {
   );
 }
 
+const axisLines = ({ compassDeg }: NightCard, south: boolean, format: Format) => [
+  ['Compass along the axis', format.quantity(compassDeg, 'angleDeg')] as const,
+  ['True bearing', south ? 'south, 180°' : 'north, 0°'] as const,
+];
+
 function Settings({ card }: { card: NightCard }) {
   const night = useNight();
   const { records } = night;
@@ -94,16 +101,14 @@ function Settings({ card }: { card: NightCard }) {
         (w) => [w.name, w.positionM === null ? 'not known' : format.quantity(w.positionM, 'barLength')] as const,
       );
   const lines: (readonly [string, string])[] = [
-    ...(has.has('polarAxis')
-      ? [
-          ['Compass along the axis', format.quantity(card.compassDeg, 'angleDeg')] as const,
-          ['True bearing', records.site.latDeg < 0 ? 'south, 180°' : 'north, 0°'] as const,
-        ]
-      : []),
+    ...(has.has('polarAxis') ? axisLines(card, records.site.latDeg < 0, format) : []),
     ...(has.has('scale') ? [['Latitude scale', format.quantity(card.scaleDeg, 'angleDeg')] as const] : []),
     ...(has.has('bar') ? weights : []),
     ...(card.tubeM === null ? [] : [['Tube in its rings', format.quantity(card.tubeM, 'barLength')] as const]),
     ...(card.spacing ? [['Flange to sensor', spacingLine(card.spacing, format)] as const] : []),
+    ...(card.find
+      ? [[`${findName(card.find.target)}, ${format.clock(card.find.timeMs)}`, standsWords(card.find, format)] as const]
+      : []),
     ...(card.focus
       ? [
           [
@@ -206,6 +211,7 @@ export function NightCardPage() {
   const { records, sky } = night;
   const { format, stored } = useShared();
   const card = nightCard(night, settingOf(stored.settings, 'balance'), settingOf(stored.settings, 'power').setUpMin);
+  const named = night.legs.flatMap(({ target }) => target?.name ?? []);
   const moon = sky.events;
   const moonTimes = [
     moon.moonRiseMs === null ? null : `rises ${format.clock(moon.moonRiseMs)}`,
@@ -222,8 +228,8 @@ export function NightCardPage() {
       <PageTitle>{`${format.date(records.night.eveningDate)} ${records.night.eveningDate.slice(0, 4)}, ${records.rig.name}`}</PageTitle>
       <p className="card-where">
         {records.site.name}, {format.latitude(records.site.latDeg)}, {format.longitude(records.site.lonDeg)}
-        {card.targets.length > 0 && ` · ${card.targets.map((t) => t.name).join(', ')}`} · moon{' '}
-        {format.quantity(moon.moonIlluminatedFraction, 'percent')} lit
+        {named.length > 0 && ` · ${named.join(', ')}`} · moon {format.quantity(moon.moonIlluminatedFraction, 'percent')}{' '}
+        lit
         {moonTimes.length > 0 && `, ${moonTimes.join(', ')}`}. Times in {records.site.zoneIana}.
       </p>
       <div className="card-grid">

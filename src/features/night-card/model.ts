@@ -3,6 +3,7 @@ import { dialSpan } from '../../core/night/advice/hands/dialSpan.ts';
 import { waitsUntilMs } from '../../core/night/plan/plan.ts';
 import { poleStarsShow } from '../../core/night/plan/darkness.ts';
 import type { OffBar } from '../../core/mount/offBar.ts';
+import { findOfNight, type FindOfNight } from '../../core/night/advice/hands/findOfNight.ts';
 import { offBarOfNight } from '../../core/night/advice/hands/offBarOfNight.ts';
 import { poleByCompassDeg } from '../../core/night/advice/hands/magneticOfNight.ts';
 import type { Judgement } from '../../core/night/ledger/judgement.ts';
@@ -54,6 +55,8 @@ export type NightCard = {
   /** Null where nobody has looked at the pole, and for mounts without one. */
   pole: PoleOfNight | null;
   spacing: { presentMm: number; neededMm: number } | null;
+  /** Where the target stands as soon as it can be had, for the hand that no motor sends there. */
+  find: FindOfNight | null;
   targets: CardTarget[];
   groups: ExposureGroup[];
   /** Where focus was last sharp. */
@@ -170,6 +173,7 @@ export function nightCard(night: NightStatic, settings: SettingValue<'balance'>,
     measured: measuredOf(night),
     pole: pole.basis === 'untouched' ? null : pole,
     spacing: spacing ? { presentMm: spacing.presentMm, neededMm: spacing.neededMm } : null,
+    find: night.usable && findOfNight(night, nightAt(night, night.usable.fromMs)),
     targets: targetsOf(night),
     groups: exposureGroups(night),
     focus: focus?.values ?? null,

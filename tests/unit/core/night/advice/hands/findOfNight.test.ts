@@ -7,6 +7,8 @@ import { nightAt } from '../../../../../../src/core/night/nightAt.ts';
 import type { NightStatic } from '../../../../../../src/core/night/nightStatic.ts';
 import { waitsUntilMs } from '../../../../../../src/core/night/plan/plan.ts';
 import { MS_PER_HOUR } from '../../../../../../src/core/time/utc.ts';
+import { SETTING_DEFAULTS } from '../../../../../../src/core/records/setting.ts';
+import { nightCard } from '../../../../../../src/features/night-card/model.ts';
 import { makeFormat } from '../../../../../../src/text/format.ts';
 import { latestFlipWords } from '../../../../../../src/text/flipWords.ts';
 import { tonightLines } from '../../../../../../src/text/tonightWords.ts';
@@ -41,7 +43,11 @@ describe('what the hand finds', () => {
       const stands = nightAt(pushed, toldMs).target;
       expect([found?.timeMs, found?.altDeg, found?.azDeg]).to.deep.equal([toldMs, stands?.altDeg, stands?.azDeg]);
     }
+    // The card is printed before: it tells the first moment.
+    const printed = nightCard(pushed, SETTING_DEFAULTS.balance, 60).find;
+    expect(printed).to.deep.equal(findOfNight(pushed, nightAt(pushed, usable.fromMs)));
     const sent = looking('germanEquatorial');
+    expect(nightCard(sent, SETTING_DEFAULTS.balance, 60).find).to.equal(null);
     expect(findOfNight(sent, nightAt(sent, usable.fromMs))).to.equal(null);
     const line = tonightLines(
       tonight(pushed, nightAt(pushed, usable.fromMs)),
