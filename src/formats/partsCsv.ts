@@ -4,6 +4,7 @@ import Papa from 'papaparse';
 import type { z } from 'zod';
 import { partBodySchema, partKinds, type Part, type PartKind } from '../core/records/part.ts';
 import { firstIssue } from '../core/records/issue.ts';
+import { isObject } from '../core/records/loose.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
 import { withoutGuard } from './csv.ts';
 
@@ -61,9 +62,6 @@ function meaningOf(column: string, kind: PartKind): Meaning {
   if (!scale) return 'unknownUnit';
   return { path: parsed.stem + scale.suffix, factor: scale.factors[parsed.unit] ?? 1 };
 }
-
-const isObject = (value: unknown): value is Record<string, unknown> =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Keys from a file are keys of an object that inherits nothing. */
 const emptyObject = (): Record<string, unknown> => Object.create(null) as Record<string, unknown>;

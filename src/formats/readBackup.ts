@@ -10,6 +10,7 @@ import {
   withUse,
   type PartUpgrade,
 } from '../core/records/upgrades.ts';
+import { isObject, type Loose } from '../core/records/loose.ts';
 import { ok, refuse, type Result } from '../core/result.ts';
 import {
   BACKUP_FORMAT,
@@ -33,11 +34,7 @@ export type BackupCode =
   | 'damagedRecord'
   | 'sameIdTwice';
 
-type Loose = Record<string, unknown>;
 type Refusal = ReturnType<typeof refuse<BackupCode>>;
-
-const isObject = (value: unknown): value is Loose =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
 
 /** Called with the share that is done, 0 to 1. */
 export type OnShare = (share: number) => void;

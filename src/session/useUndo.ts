@@ -1,8 +1,9 @@
 /** Taking back this tab's last change, with the notice that follows; and a change of another tab that removed something. */
 import { useCallback, useSyncExternalStore } from 'react';
 import { MissingPart, partOf } from '../core/missingPart.ts';
+import { ok } from '../core/result.ts';
 import type { StoredChange } from '../storage/changes.ts';
-import type { Written } from '../storage/transact.ts';
+import { caught, type Written } from '../storage/transact.ts';
 import type { Writer } from '../storage/writer.ts';
 import { lastChange } from '../storage/knownChanges.ts';
 import { useLastChange } from '../storage/useStored.ts';
@@ -39,7 +40,8 @@ function useTakingBack(): (find: () => Promise<StoredChange | undefined>, undoin
   const { notify } = useShared();
   return useCallback(
     async (find, undoing) => {
-      const undone = await takenBack(await find(), undoing, session).catch(missingPart);
+      const found = await caught(async () => ok(await find()));
+      const undone = found.ok ? await takenBack(found.value, undoing, session).catch(missingPart) : found;
       if (undone === null) {
         notify(MISSING_PART.kept, { tone: 'problem' });
         return;

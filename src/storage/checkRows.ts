@@ -1,14 +1,11 @@
 /** Rows as they are found in the database: validated, repaired where only head fields are missing, or named as damaged. */
 import type { z } from 'zod';
 import { headSchema } from '../core/records/common.ts';
+import { isObject } from '../core/records/loose.ts';
 import { firstIssue, type Issue } from '../core/records/issue.ts';
 
 export type Damaged = { table: string; id: string } & Issue;
 export type Checked<T> = { records: T[]; damaged: Damaged[] };
-
-function isObject(value: unknown): value is Record<string, unknown> {
-  return typeof value === 'object' && value !== null;
-}
 
 /** Fills what an older or half-written head lacks; leaves everything else alone. */
 function repaired(raw: unknown): unknown {

@@ -10,6 +10,7 @@ import { snapshotSchema, type Snapshot } from '../core/records/snapshot.ts';
 import { QUIETLY, type Work } from '../core/work.ts';
 import type { OwlDatabase } from './database.ts';
 import { checkNight } from './checkNight.ts';
+import { readingsIn } from './nightRows.ts';
 import { inPages } from './tableSource.ts';
 
 /** Counts up when a digest of the same readings would hold anything else: a test compares. Others are made anew. */
@@ -92,7 +93,7 @@ export async function readAnew(db: OwlDatabase, snapshots: readonly Snapshot[]):
   if (come.size === 0) return;
   for (const ids of inParts(await nightsWithoutDigest(db))) {
     const rows = (await db.nightReadings.bulkGet(ids)).filter((row) => row !== undefined);
-    await db.nightReadings.bulkPut(rows.filter((row) => row.readings.some((r) => come.has(r.snapshotId))));
+    await db.nightReadings.bulkPut(rows.filter((row) => readingsIn(row).some((r) => come.has(r.snapshotId))));
   }
 }
 

@@ -1,5 +1,6 @@
 /** The numbered schemas of the database. A published number never changes; a change adds the next one with its upgrade
  *  and a frozen fixture of the version before. */
+import type { Loose } from '../core/records/loose.ts';
 import type { Transaction } from 'dexie';
 import {
   upgradeParts,
@@ -19,8 +20,6 @@ export type Migration = {
   stores: Record<string, string>;
   upgrade?: (transaction: Transaction) => Promise<unknown>;
 };
-
-type Loose = Record<string, unknown>;
 
 /** Rewrites every part, also those inside snapshots. */
 async function rewriteParts(transaction: Transaction, upgrade: PartUpgrade): Promise<void> {

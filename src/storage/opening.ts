@@ -3,6 +3,7 @@ import { withoutDoubles } from '../core/records/upgrades.ts';
 import { ok } from '../core/result.ts';
 import type { OwlDatabase } from './database.ts';
 import { MIGRATIONS } from './migrations.ts';
+import { readingsIn } from './nightRows.ts';
 import { caught, type Written } from './transact.ts';
 
 /** The library numbers a browser's database in tens. */
@@ -27,9 +28,10 @@ export function healDoubles(db: OwlDatabase): Written<number> {
       const seen = new Set<unknown>();
       let healed = 0;
       for (const row of await db.nightReadings.toArray()) {
-        const readings = withoutDoubles(row.readings, seen) as typeof row.readings;
-        if (readings.length === row.readings.length) continue;
-        healed += row.readings.length - readings.length;
+        const there = readingsIn(row);
+        const readings = withoutDoubles(there, seen) as typeof there;
+        if (readings.length === there.length) continue;
+        healed += there.length - readings.length;
         await db.nightReadings.put({ ...row, readings });
       }
       return ok(healed);

@@ -7,6 +7,8 @@ import { toUtcText } from '../core/time/utc.ts';
 import { logChange, nextSeqs } from './changeLog.ts';
 import type { Change, StoredChange } from './changes.ts';
 import type { OwlDatabase } from './database.ts';
+import { checkNight } from './checkNight.ts';
+import { readingsIn } from './nightRows.ts';
 import { snapshotFor } from './snapshots.ts';
 import { transact, type WriteCode, type Written } from './transact.ts';
 import type { Writer } from './writer.ts';
@@ -32,7 +34,7 @@ export async function rowsWith(db: OwlDatabase, readings: readonly Reading[]) {
   const rows = [];
   for (const [i, [nightId, added]] of [...byNight].entries()) {
     const ids = new Set(added.map((r) => r.id));
-    const there = (stored[i]?.readings ?? []).filter((r) => !ids.has(r.id) || readingSchema.safeParse(r).success);
+    const there = readingsIn(stored[i]).filter((r) => !ids.has(r.id) || readingSchema.safeParse(r).success);
     const seen = new Set(there.map((r) => r.id));
     const fresh = added.filter((r) => !seen.has(r.id) && seen.add(r.id));
     if (fresh.length > 0) rows.push({ nightId, readings: [...there, ...fresh] });
@@ -79,7 +81,7 @@ export function recordReadings(w: Writer, given: readonly NewReading[]): Written
 /** Adds the reading that takes another one back; null when it was taken back before. Runs inside the caller's transaction. */
 export async function appendRetraction(w: Writer, reading: Reading): Promise<Reading | null> {
   const row = await w.db.nightReadings.get(reading.nightId ?? NO_NIGHT);
-  if (isTakenBack(row?.readings ?? [], reading.id)) return null;
+  if (isTakenBack(checkNight(row).readings, reading.id)) return null;
   const now = toUtcText(w.nowMs());
   const retract = {
     ...reading,

@@ -10,6 +10,7 @@ import { QUIETLY, type Work } from '../core/work.ts';
 import type { RowChange } from './changes.ts';
 import { contentOf } from './content.ts';
 import type { OwlDatabase } from './database.ts';
+import { readingsIn, takesBack } from './nightRows.ts';
 import { inPages } from './tableSource.ts';
 import { digestChecked, digestCheckedSnapshots, digestNights, digestSnapshots, inParts } from './digests.ts';
 
@@ -27,9 +28,6 @@ export type RowLog = {
   /** What was changed; rows that are as they were before are left out. */
   finish: () => Promise<RowChange[]>;
 };
-
-const readingsOf = (row: Row | null | undefined): Reading[] =>
-  (row as NightReadings | null | undefined)?.readings ?? [];
 
 function printOf(table: string, row: Row | null | undefined): string | null {
   if (!row) return null;
@@ -54,7 +52,7 @@ function changesIn(touched: readonly Touched[]): RowChange[] {
   return touched.flatMap(({ table, key, before, after }): RowChange[] => {
     const afterPrint = printOf(table, after);
     if (afterPrint === printOf(table, before)) return [];
-    const afterIds = table === 'nightReadings' ? readingsOf(after).map((r) => r.id) : [];
+    const afterIds = table === 'nightReadings' ? readingsIn(after).map((r) => r.id) : [];
     return [{ table, key, before, afterPrint, afterIds }];
   });
 }
@@ -166,14 +164,17 @@ export async function changedSince(db: OwlDatabase, rows: readonly RowChange[]):
 /** Retractions of what is not there go with it. */
 function withoutLooseEnds(readings: readonly Reading[]): Reading[] {
   const there = new Set(readings.map((r) => r.id));
-  const kept = readings.filter((r) => r.kind !== 'retract' || there.has(r.values.readingId));
+  const kept = readings.filter((r) => {
+    const of = takesBack(r);
+    return of === null || there.has(of);
+  });
   return kept.length === readings.length ? kept : withoutLooseEnds(kept);
 }
 
 /** A night's readings as they were before a change, with those that came since. */
 function readingsBefore({ before, afterIds }: RowChange, now: Row | undefined): Reading[] {
   const after = new Set(afterIds);
-  return withoutLooseEnds([...readingsOf(before), ...readingsOf(now).filter((r) => !after.has(r.id))]);
+  return withoutLooseEnds([...readingsIn(before), ...readingsIn(now).filter((r) => !after.has(r.id))]);
 }
 
 /** Of some snapshots those that readings still name: what was recorded since may have been taken with what a file brought. */
@@ -182,7 +183,7 @@ async function stillNamed(db: OwlDatabase, ids: readonly string[]): Promise<Read
   const named = new Set<string>();
   if (asked.size > 0)
     await inPages<NightReadings>(db.nightReadings, (rows) => {
-      for (const { readings } of rows) for (const r of readings) if (asked.has(r.snapshotId)) named.add(r.snapshotId);
+      for (const row of rows) for (const r of readingsIn(row)) if (asked.has(r.snapshotId)) named.add(r.snapshotId);
     });
   return named;
 }

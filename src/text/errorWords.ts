@@ -39,11 +39,11 @@ const WRITE_WORDS: Record<WriteCode, (f: Figures) => string> = {
   diskFull: () =>
     'Not saved: this device has no room left. What was stored before is kept, and what you typed is still here. Make room, or save everything to a file on Data and remove what you no longer need; then press again.',
   databaseClosed: () =>
-    'Not saved: the browser closed the database of this page. What was stored before is kept, and what you typed is still here. Copy it, then reload the page.',
+    'Not saved: the browser closed the database of this page. What was stored before is kept, and what you typed is still here. Copy it, then reload the page; if it closes again, make room on this device.',
   newerDatabase: () =>
     'Not saved: a newer Tidy Owl has changed the database. What was stored before is kept. Copy what you typed, then reload the page.',
   writeFailed: (f) =>
-    `Not saved: the browser broke the write off (${clipped(f['what'] ?? 'no reason told')}). What was stored before is kept, and what you typed is still here. Press again; if it goes on, save everything to a file on Data and reload.`,
+    `Not saved: the browser broke the write off (${clipped(f['what'] ?? 'no reason told')}). What was stored before is kept, and what you typed is still here. Press again; if it goes on, this device’s disk may be full: make room, save everything to a file on Data, and reload.`,
   cancelled: () => 'Cancelled. Nothing was changed.',
   workerDied: () =>
     'This could not be done to its end on this device: it may be too much for its memory. Nothing was changed. Close other pages and press again.',

@@ -29,7 +29,8 @@ export function damagedWords({
   where: string;
   what: string;
 }): string {
-  return `${LIST_NAMES[table] ?? table}, ${clipped(id)}, “${clipped(where)}”: ${schemaWords(what)}`;
+  const place = where === '' ? '' : `, “${clipped(where)}”`;
+  return `${LIST_NAMES[table] ?? table}, ${clipped(id)}${place}: ${schemaWords(what)}`;
 }
 
 /** A record was saved elsewhere while its form was being typed in. */

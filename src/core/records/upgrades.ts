@@ -1,6 +1,7 @@
 /** What later versions changed in the shape of parts and readings, for rows and files that an earlier version wrote. A
  *  published upgrade never changes. */
-type Loose = Record<string, unknown>;
+import { isObject, type Loose } from './loose.ts';
+
 export type PartUpgrade = (part: Loose) => Loose;
 
 /** Tubes and correctors may state the circle they light. */
@@ -104,11 +105,10 @@ const SIGNALS: Record<string, string> = {
   'level/scaleSet': 'scaleSet',
 };
 
-const isRow = (row: unknown): row is Loose => typeof row === 'object' && row !== null && !Array.isArray(row);
-const valuesOf = (row: Loose): Loose => (isRow(row['values']) ? row['values'] : {});
+const valuesOf = (row: Loose): Loose => (isObject(row['values']) ? row['values'] : {});
 
 function signalOf(row: unknown): string | undefined {
-  if (!isRow(row) || row['kind'] !== 'check') return undefined;
+  if (!isObject(row) || row['kind'] !== 'check') return undefined;
   const { listId, itemId } = valuesOf(row);
   const key = `${String(listId)}/${String(itemId)}`;
   return Object.hasOwn(SIGNALS, key) ? SIGNALS[key] : undefined;
@@ -117,10 +117,10 @@ function signalOf(row: unknown): string | undefined {
 /** An error that an earlier version reckoned from timed stars stands beside the drift of the same moment: it is derived. */
 function derivedErrors(rows: readonly unknown[]): ReadonlySet<unknown> {
   const momentOf = (row: Loose): string => `${String(row['nightId'])} ${String(row['takenAtUtc'])}`;
-  const drifts = new Set(rows.filter((r): r is Loose => isRow(r) && r['kind'] === 'drift').map(momentOf));
+  const drifts = new Set(rows.filter((r): r is Loose => isObject(r) && r['kind'] === 'drift').map(momentOf));
   return new Set(
     rows.filter(
-      (r) => isRow(r) && r['kind'] === 'polarError' && valuesOf(r)['method'] === 'drift' && drifts.has(momentOf(r)),
+      (r) => isObject(r) && r['kind'] === 'polarError' && valuesOf(r)['method'] === 'drift' && drifts.has(momentOf(r)),
     ),
   );
 }
@@ -135,7 +135,7 @@ export function withEvents(rows: unknown): unknown {
     .filter((row: unknown) => !derived.has(row))
     .map((row: unknown) => {
       const what = signalOf(row);
-      if (what === undefined || !isRow(row)) return row;
+      if (what === undefined || !isObject(row)) return row;
       const key = `${String(row['nightId'])} ${what}`;
       if (valuesOf(row)['done'] === true) {
         standing.set(key, row['id']);
@@ -150,7 +150,7 @@ export function withEvents(rows: unknown): unknown {
 /** Each id once, the first of it. */
 export function withoutDoubles(rows: readonly unknown[], seen: Set<unknown> = new Set()): unknown[] {
   return rows.filter((row) => {
-    if (!isRow(row)) return true;
+    if (!isObject(row)) return true;
     if (seen.has(row['id'])) return false;
     seen.add(row['id']);
     return true;
