@@ -1,5 +1,6 @@
 /** What the columns of a log are, guessed from their names and numbers; what the guess rests on is told with it. */
 import type { LogLayout } from './layout.ts';
+import { AIM, ASIDE, DATE, DEC, hasWord, RA, SENT, TIME, TOWARD, wordsOf } from './columnWords.ts';
 import { numberIn, timeKindOf, type TimeKind } from './timeCells.ts';
 import { timeGuess } from './timeRole.ts';
 
@@ -17,30 +18,6 @@ export type Doubt = 'namesMissing' | 'unitMissing' | 'axesByOrder' | 'pixelAxes'
 export type GuessedRoles = { roles: ColumnRole[]; doubts: Doubt[] };
 
 const OTHER: ColumnRole = { is: 'other' };
-
-/** Words of a name: accents off, parted at signs and at capitals. */
-function wordsOf(name: string): string[] {
-  return name
-    .replace(/([a-zα-ω])([A-Z])/g, '$1 $2')
-    .normalize('NFD')
-    .replace(/\p{M}/gu, '')
-    .toLowerCase()
-    .split(/[^\p{L}\p{N}"″'°%]+/u)
-    .filter(Boolean);
-}
-
-const RA = /^(ra|ar|ad|rekt\w*|rektaszension|ascension|rightascension|alpha|α|raerr\w*|rax|x|dx|ew|east|west)$/;
-const DEC = /^(dec|de|dek|dekl\w*|decl\w*|delta|δ|decerr\w*|y|dy|ns|north|south)$/;
-const SENT = /^(corr\w*|korr\w*|puls\w*|impuls\w*|guid\w*|move\w*|cmd|command|sent|duration|dur)$/;
-const TOWARD = /^(dir\w*|richtung\w*|sens|sentido|sign|vorzeichen|signe|signo|toward\w*)$/;
-const AIM = /^(target|aim|lock|dither|ziel|soll|setpoint|goal|cible|objetivo)$/;
-const ASIDE =
-  /^(snr|flux|mass|fwhm|hfd|mag|adu|count\w*|temp\w*|sky|peak|frame|nr|no|row|index|idx|id|num\w*|zeile|status|code|airmass|alt\w*|az\w*)$/;
-const TIME =
-  /^(time|zeit|t|ts|utc|ut|uhrzeit|heure|temps|hora|tiempo|tempo|sec\w*|sek\w*|seg\w*|s|elapsed|clock|timestamp|datetime|jd|mjd|mins?|minutes?|hours?|ms|millis\w*|epoch|lt|local)$/;
-const DATE = /^(date|datum|fecha|data|jour|dia)$/;
-
-const hasWord = (words: readonly string[], pattern: RegExp): boolean => words.some((w) => pattern.test(w));
 
 function errorUnitOf(name: string, words: readonly string[]): ErrorUnit | null {
   if (hasWord(words, /^(mas|milliarcsec\w*)$/)) return 'mas';

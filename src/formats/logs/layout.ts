@@ -1,6 +1,8 @@
 /** How a tracking log is laid out, told from its beginning: what parts its fields, which line names its columns, where the rows
  *  of data begin. Made for text of any program: nothing is asked of its names here. */
 
+import { namesColumns } from './columnWords.ts';
+
 export type Delimiter = '\t' | ';' | ',' | '|' | ' ';
 export type LogLayout = {
   delimiter: Delimiter;
@@ -104,8 +106,25 @@ function headerIn(remark: string | undefined, delimiter: Delimiter, columns: num
     : null;
 }
 
-/** Rows under the line that names them; the part with most rows is the log. Words among the rows, fewer or more than these have
- *  cells, tell of an event and head nothing. */
+/** Words head rows where nothing better does: among rows and under names that are known, a sentence tells of an event, be it of
+ *  as many words as the rows have cells. @returns the part that is open after the line. */
+function headed(sections: Section[], open: Section, line: string, delimiter: Delimiter): Section {
+  const cells = cellsOf(line, delimiter);
+  const units = unitsUnder(open, cells, delimiter);
+  if (units !== null) {
+    open.header = units;
+    open.lines.push(line.trim());
+    return open;
+  }
+  const isKnown = namesColumns(cells) || sections.some(({ lines }) => lines.includes(line.trim()));
+  const isNeeded = isFresh(open) && (open.header === null || !namesColumns(cellsOf(open.header, delimiter)));
+  if (!isKnown && !isNeeded) return open;
+  const next: Section = { header: line, lines: [line.trim()], rows: [] };
+  sections.push(next);
+  return next;
+}
+
+/** Rows under the line that names them; the part with most rows is the log. */
 function sectionsOf(lines: readonly string[], delimiter: Delimiter): Section[] {
   const columns = usualWidth(lines.filter((line) => !isRemark(line)).map((line) => cellsOf(line, delimiter)));
   const sections: Section[] = [];
@@ -121,12 +140,7 @@ function sectionsOf(lines: readonly string[], delimiter: Delimiter): Section[] {
       if (isFresh(open)) open.header ??= headerIn(remark, delimiter, cells.length);
       open.rows.push(cells);
     } else if (isHeaderRow(cells) && (isFresh(open) || cells.length === columns)) {
-      const units = unitsUnder(open, cells, delimiter);
-      if (units === null) sections.push((open = { header: line, lines: [line.trim()], rows: [] }));
-      else {
-        open.header = units;
-        open.lines.push(line.trim());
-      }
+      open = headed(sections, open, line, delimiter);
     }
   }
   return sections;

@@ -3,6 +3,7 @@
 import { ok, refuse, type Result } from '../../core/result.ts';
 import type { ColumnRole, CorrectionUnit, ErrorUnit } from './columnRoles.ts';
 import { directionIn } from './directions.ts';
+import { namesColumns } from './columnWords.ts';
 import { cellsOf, isHeaderRow, isRemark, type LogLayout } from './layout.ts';
 import type { RawRows } from './rawRows.ts';
 import { rowTimes } from './rowTimes.ts';
@@ -188,6 +189,8 @@ export function logReader(layout: LogLayout, mapping: LogMapping): LogReader {
   const kept = rowsKept(columns.value, parser);
   // Rows above the line that names the columns belong to something else.
   let [inside, rows] = [headerLines.length === 0, 0];
+  /** Names of another table end this one; a sentence tells of an event. */
+  const isOthers = (cells: readonly string[]): boolean => rows > 0 && namesColumns(cells);
   const isOurs = (text: string): boolean => headerLines.includes(text.trim());
   const isWhole = (cells: readonly string[]): boolean => cells.length >= header.length || widths.includes(cells.length);
   return {
@@ -196,7 +199,7 @@ export function logReader(layout: LogLayout, mapping: LogMapping): LogReader {
       const cells = cellsOf(text, delimiter);
       const isTimed = Number.isFinite(parser.seconds(cells));
       if (!isTimed && isHeaderRow(cells) && (rows === 0 || cells.length === header.length))
-        inside = isOurs(text) || (inside && rows === 0);
+        inside = isOurs(text) || (inside && !isOthers(cells));
       else if (inside && (isTimed || cells.length === header.length)) {
         rows += 1;
         kept.add(text, cells, isWhole(cells));

@@ -49,6 +49,22 @@ describe('the layout of a log', () => {
     expect(read('t,ra,dec\n0,1,2\n1,2,3\nt,ra,dec\n2,3,4').rows).to.equal(3);
   });
 
+  it('takes a sentence of as many words as there are columns for an event, above the rows and among them', () => {
+    const rows = (from: number, to: number) =>
+      Array.from({ length: to - from }, (_, i) => `${from + i} ${i % 3} ${i % 2} 40`).join('\n');
+    for (const sentence of ['guide star was lost', 'dither settled after cloud', 'clouds came from west'])
+      for (const text of [
+        `time ra dec snr\n${rows(0, 4)}\n${sentence}\n${rows(4, 30)}`,
+        `time ra dec snr\n${sentence}\n${rows(0, 30)}`,
+        `${sentence}\ntime ra dec snr\n${rows(0, 30)}`,
+      ]) {
+        expect(layout(text).header, text).to.deep.equal(['time', 'ra', 'dec', 'snr']);
+        expect(read(text).rows, text).to.equal(30);
+      }
+    // Names that nobody knows head what stands under them all the same.
+    expect(layout(`eins zwei drei vier\n${rows(0, 9)}`).header).to.deep.equal(['eins', 'zwei', 'drei', 'vier']);
+  });
+
   it('of several parts the longest one is the log', () => {
     const text = 'step,dx,dy\n1,2,3\n2,3,4\n\ntime,ra,dec\n0,1,1\n1,2,2\n2,3,3\n3,4,4';
     expect(layout(text).header).to.deep.equal(['time', 'ra', 'dec']);
