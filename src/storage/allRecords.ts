@@ -112,6 +112,10 @@ const JOBS: Jobs = {
       const { records } = table === 'readings' ? await readReadings(db, work) : await readHeads(db, table);
       return ok(new Blob([toCsv(records, columnsOf(BACKUP_LISTS[table]))], { type: 'text/csv' }));
     }),
+  letGo: (desk, { key }) => {
+    if (desk.known?.key === key) desk.known = null;
+    return Promise.resolve(null);
+  },
   digest: async ({ db }, _given, work) => {
     await makeDigests(db, work);
     return null;

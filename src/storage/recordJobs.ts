@@ -31,6 +31,8 @@ export type RecordJobs = {
   /** One table for a spreadsheet. */
   table: { given: { table: CsvTable }; answer: Result<Blob, WriteCode> };
   copy: { given: { seed: WriterSeed; place: CopyPlace }; answer: Held };
+  /** The page that chose it is gone, or is done with it. */
+  letGo: { given: { key: string }; answer: null };
   digest: { given: object; answer: null };
 };
 export type RecordJob = keyof RecordJobs;
