@@ -170,3 +170,39 @@ test('backlash, tap by tap on the phone, recorded and told after a reload', asyn
   await expect(page.getByText(/Recorded on Tue 24 Nov: \d+\.\d″/)).toBeVisible();
   expect(problems).toEqual([]);
 });
+
+test('a log that is left is not read on, and another one is read at once', async ({ page }) => {
+  await page.addInitScript(() => {
+    const asked: string[] = [];
+    Object.assign(window, { asked });
+    const post = Reflect.get(Worker.prototype, 'postMessage') as (...given: unknown[]) => void;
+    Worker.prototype.postMessage = function (this: Worker, ...given: unknown[]) {
+      const [message] = given as [{ path?: string[] } | undefined];
+      asked.push((message?.path ?? []).join('.'));
+      Reflect.apply(post, this, given);
+    };
+  });
+  await open(page, `${HERON}/tracking?tab=log`);
+  const rows = Array.from({ length: 400_000 }, (_, i) => `${i}.0\t${(3 * Math.sin(i / 76)).toFixed(2)}\t0.1`);
+  await bring(page, { name: 'long.txt', mimeType: 'text/plain', buffer: Buffer.from(rows.join('\n')) });
+  await expect(page.getByRole('button', { name: 'Cancel' })).toBeVisible();
+  await page.getByRole('tab', { name: 'Usable subs' }).click();
+  const asked = () => page.evaluate(() => (window as unknown as { asked: string[] }).asked);
+  await expect.poll(asked).toContain('cancel');
+  await page.getByRole('tab', { name: 'A log' }).click();
+  await bring(page, `${LOGS}/log02.csv`);
+  await expect(sentence(page)).toHaveText(/^Record this drive: it swings 13\.\d″/);
+});
+
+test('of 10,000 columns a window is drawn, at the first that tells anything', async ({ page }) => {
+  await open(page, `${HERON}/tracking?tab=log`);
+  const names = Array.from({ length: 10_000 }, (_, i) =>
+    i === 5000 ? 'time' : i === 5001 ? 'ra' : i === 5002 ? 'dec' : `c${i}`,
+  );
+  const line = (t: number) =>
+    names.map((_, i) => (i === 5000 ? t : i === 5001 ? Math.sin(t / 9).toFixed(2) : i === 5002 ? 0.1 : 7)).join(',');
+  const text = [names.join(','), ...Array.from({ length: 60 }, (_, t) => line(t))].join('\n');
+  await bring(page, { name: 'wide.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+  await expect(page.getByRole('combobox', { name: 'ra is' })).toHaveValue('ra');
+  expect(await page.locator('tr[data-index]').count()).toBeLessThan(80);
+});

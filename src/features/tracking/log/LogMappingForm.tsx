@@ -10,7 +10,7 @@ import { ROLE_NAMES, SIGN_NAMES, TIME_KIND_NAMES, UNIT_NAMES } from '../../../te
 import { LOG } from '../../../text/logWords.ts';
 import { QuantityField } from '../../../ui/form/Fields.tsx';
 import { formResolver } from '../../../ui/form/formResolver.ts';
-import { ScrollTable } from '../../../ui/ScrollTable.tsx';
+import { WindowedTable, type RowRef } from '../../../ui/WindowedTable.tsx';
 import type { LogTold } from '../../../workers/log.worker.ts';
 
 const ROLES = Object.keys(ROLE_NAMES) as ColumnRole['is'][];
@@ -96,6 +96,8 @@ function firstCells([first = '', ...rest]: readonly string[]): string {
 }
 
 type RowProps = {
+  at: number;
+  rowRef: RowRef;
   name: string;
   cells: readonly string[];
   role: ColumnRole;
@@ -103,10 +105,10 @@ type RowProps = {
   change: (role: ColumnRole) => void;
 };
 
-function ColumnRow({ name, cells, role, unit, change }: RowProps) {
+function ColumnRow({ at, rowRef, name, cells, role, unit, change }: RowProps) {
   const [ofUnit, ofSign] = [unitChoice(role, unit), signChoice(role)];
   return (
-    <tr>
+    <tr ref={rowRef} data-index={at}>
       <th scope="row">{name}</th>
       <td className="figures">{firstCells(cells)}</td>
       <td>
@@ -139,6 +141,9 @@ const numbersSchema = z.object({
 });
 type Numbers = z.infer<typeof numbersSchema>;
 
+/** The first column that tells anything is in view. */
+const isTold = ({ is }: ColumnRole): boolean => is !== 'other';
+
 type Props = { told: LogTold; readAs: (mapping: LogMapping) => void };
 
 /** Each column with its first values, what it is taken for, and the way to say otherwise. */
@@ -155,18 +160,24 @@ export function LogMappingForm({ told, readAs }: Props) {
   return (
     <FormProvider {...form}>
       <form onSubmit={(event) => void read(event)} noValidate>
-        <ScrollTable label={LOG.layout} headings={LOG.columns}>
-          {roles.map((role, i) => (
+        <WindowedTable
+          label={LOG.layout}
+          headings={LOG.columns}
+          count={roles.length}
+          startAt={Math.max(0, mapping.roles.findIndex(isTold))}
+          row={(i, ref) => (
             <ColumnRow
               key={i}
+              at={i}
+              rowRef={ref}
               name={layout.header[i] || `${LOG.column} ${i + 1}`}
               cells={layout.sample.slice(0, SHOWN_ROWS).map((row) => row[i] ?? '')}
-              role={role}
+              role={roles[i] ?? { is: 'other' }}
               unit={mapping.unit}
               change={(changed) => setRoles(roles.with(i, changed))}
             />
-          ))}
-        </ScrollTable>
+          )}
+        />
         <div className="fields">
           <QuantityField name="scaleArcsecPerPx" label={LOG.scale} kind="imageScale" system={format.system} />
           <QuantityField name="rateArcsecPerS" label={LOG.rate} kind="guideRate" system={format.system} />

@@ -3,6 +3,7 @@ import { Cancelled } from '../../../core/work.ts';
 import type { LogCode, LogMapping } from '../../../formats/logs/readLog.ts';
 import { keepMapping, keptMapping } from '../../../session/logMaps.ts';
 import { taskSession } from '../../../session/taskSession.ts';
+import { useUntilLeft } from '../../../session/useUntilLeft.ts';
 import { useWatched, type Going, type Watched } from '../../../session/useWatched.ts';
 import { LOG } from '../../../text/logWords.ts';
 import type { LogTask, LogTold } from '../../../workers/log.worker.ts';
@@ -66,6 +67,7 @@ function useReadingOn(
 /** A log in this tab, read and analysed in a worker. */
 export function useLog(ownTurnS: number | null): LogHere {
   const { going, watch } = useWatched();
+  const untilLeft = useUntilLeft();
   const [state, setState] = useState<LogState>({ at: 'none' });
   const askWith = async (options: Partial<Watched>, asked: Asked): Promise<LogState> => {
     const { origin, ...log } = asked;
@@ -78,10 +80,12 @@ export function useLog(ownTurnS: number | null): LogHere {
       ? askWith(options, { ...asked, mapping: kept })
       : { at: 'read', file: log.file, origin, told: answer.value };
   };
-  const { readOn, drop } = useReadingOn((asked) => askWith({}, asked), setState);
+  const { readOn, drop } = useReadingOn((asked) => askWith({ signal: untilLeft() }, asked), setState);
   const run = (asked: Asked): void => {
     drop();
-    void watch((options) => askWith(options, asked)).then(setState, (error: unknown) =>
+    const left = untilLeft();
+    const options = (given: Watched): Watched => ({ ...given, signal: AbortSignal.any([given.signal, left]) });
+    void watch((given) => askWith(options(given), asked)).then(setState, (error: unknown) =>
       setState({ at: 'failed', problem: error instanceof Cancelled ? LOG.cancelled : LOG.died }),
     );
   };
