@@ -1,5 +1,4 @@
 /** Good enough? What to look at first, what would mend most, and which mending pays. */
-import { useDeferredValue } from 'react';
 import { lostBefore, type Unlooked } from '../../core/night/ledger/judgement.ts';
 import { focusKnown } from '../../core/night/learned/focusKnown.ts';
 import { minutesOf } from '../../core/night/advice/stars/minutesOf.ts';
@@ -10,6 +9,7 @@ import type { NightStatic } from '../../core/night/nightStatic.ts';
 import type { Step } from '../../core/records/reading.ts';
 import { isGoodEnough, type Budget, type RoundnessVerdict } from '../../core/verdict/budget.ts';
 import type { PlannedSub } from '../../core/verdict/plannedSub.ts';
+import { useAtRest } from '../../session/useAtRest.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useNightAt } from '../../session/useTime.ts';
 import {
@@ -50,13 +50,13 @@ function MendFirst({ budget }: { budget: Budget }) {
   );
 }
 
-/** The best free movement, and only then a shorter sub; it follows the ribbon when there is time. */
+/** The best free movement, and only then a shorter sub. */
 function HowLong({ sub }: { sub: PlannedSub }) {
   const night = useNight();
   const { format } = useShared();
   return (
     <p className="mb-1">
-      <Said said={subSentence(subAnswer(night, useDeferredValue(sub)), format)} />
+      <Said said={subSentence(subAnswer(night, sub), format)} />
     </p>
   );
 }
@@ -99,8 +99,7 @@ function LookFirst({ unlooked, sub }: LookProps) {
   const night = useNight();
   const { timeMs } = useNightAt();
   const { format } = useShared();
-  const laterSub = useDeferredValue(sub);
-  const answer = unlooked === 'pole' && !lostBefore(night, unlooked) ? subAnswer(night, laterSub) : null;
+  const answer = unlooked === 'pole' && !lostBefore(night, unlooked) ? subAnswer(night, sub) : null;
   return (
     <p className="mb-1">
       {answer?.lever?.code === 'lookPole' ? (
@@ -127,7 +126,8 @@ function Corners() {
   );
 }
 
-export function Advice({ stars }: { stars: StarsAt }) {
+export function Advice({ stars: shown }: { stars: StarsAt }) {
+  const stars = useAtRest(shown, useNight());
   const { state, unlooked } = stars.judgement;
   return (
     <div className="section">

@@ -1,8 +1,9 @@
 import { isLookedAt } from '../../core/night/plan/plainPlan.ts';
-import { useDeferredValue, useState } from 'react';
+import { useState } from 'react';
 import { useLocation } from 'react-router';
 import { fromUtcText } from '../../core/time/utc.ts';
 import type { StarsAt } from '../../core/night/nightAt.ts';
+import { useAtRest } from '../../session/useAtRest.ts';
 import { useNight, useShared } from '../../session/session.ts';
 import { useHas } from '../../session/useHas.ts';
 import { useNightAt } from '../../session/useTime.ts';
@@ -29,8 +30,7 @@ function useStep(): string {
 function Expected({ stars }: { stars: StarsAt }) {
   const night = useNight();
   const { format } = useShared();
-  // The length follows the ribbon when there is time.
-  const { sub } = useDeferredValue(stars);
+  const { sub } = useAtRest(stars, night);
   const has = useHas();
   const answer = subAnswer(night, sub);
   const byEye = answer.pole === 'notLooked';

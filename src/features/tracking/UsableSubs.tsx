@@ -1,5 +1,6 @@
 import { line } from 'd3';
-import { useDeferredValue, useState, type ReactNode } from 'react';
+import { useState, type ReactNode } from 'react';
+import { useAtRest } from '../../session/useAtRest.ts';
 import { Button, Form } from 'react-bootstrap';
 import { z } from 'zod';
 import {
@@ -204,7 +205,7 @@ function Answered({
   place: Place;
 }) {
   const night = useNight();
-  const { timeMs } = useDeferredValue(useNightAt());
+  const { timeMs } = useAtRest(useNightAt(), night);
   const { format } = useShared();
   const { answer, basis } = model;
   const subS = answer.plannedS;
@@ -240,8 +241,7 @@ function Answered({
 
 export function UsableSubs({ tabs }: { tabs: ReactNode }) {
   const night = useNight();
-  // The hour runs on while the ribbon is dragged; the curve follows when there is time.
-  const at = useDeferredValue(useNightAt());
+  const at = useAtRest(useNightAt(), night);
   const place = at.target ?? OVERHEAD;
   const model = trackingModel(night, at.stars, place);
   if (!model || !at.stars)
