@@ -1,5 +1,5 @@
 /** Random sequences of commands by two tabs of one device, with a second device whose file is merged or put in place: presses
- *  doubled, undone, refused. Whatever is done, the store exports a file that is read back equal, and holds nothing twice. */
+ *  doubled, undone, refused, earlier files put back, the clock set forward and back. Whatever is done, the store exports a file that is read back equal, and holds nothing twice. */
 import 'fake-indexeddb/auto';
 import fc from 'fast-check';
 import { writeBackup, type Backup } from '../../src/formats/backup.ts';
@@ -29,7 +29,11 @@ export type Move = {
     | 'replace'
     | 'wipe'
     | 'demo'
-    | 'undo';
+    | 'undo'
+    /** What this device saved earlier is put in the place of everything. */
+    | 'restore'
+    /** This device's clock is set, by days forward or back. */
+    | 'clock';
   /** Which tab, which device for an edit of the other side. */
   tab: 0 | 1;
   pick: number;
@@ -42,6 +46,7 @@ export const move: fc.Arbitrary<Move> = fc.record({
     { weight: 3, arbitrary: fc.constantFrom('delete' as const, 'setting' as const, 'retract' as const) },
     { weight: 4, arbitrary: fc.constantFrom('undo' as const) },
     { weight: 2, arbitrary: fc.constantFrom('merge' as const, 'replace' as const, 'wipe' as const, 'demo' as const) },
+    { weight: 2, arbitrary: fc.constantFrom('restore' as const, 'clock' as const) },
   ),
   tab: fc.constantFrom(0 as const, 1 as const),
   pick: fc.nat(1000),
@@ -63,11 +68,13 @@ export async function smallStore(): Promise<OwlDatabase> {
   return db;
 }
 
-function writersOf(db: OwlDatabase, device: string): [Writer, Writer] {
-  let count = 0;
+type Device = { tabs: [Writer, Writer]; setClock: (ms: number) => void; saved: Backup[] };
+
+function deviceOf(db: OwlDatabase, device: string): Device {
+  let [count, now] = [0, TRIAL_NOW];
   const newId = (): string => `${device}-${String((count += 1)).padStart(6, '0')}`;
-  const of = (tabId: string): Writer => ({ db, nowMs: () => TRIAL_NOW, newId, deviceId: device, tabId });
-  return [of('a'), of('b')];
+  const of = (tabId: string): Writer => ({ db, nowMs: () => now, newId, deviceId: device, tabId });
+  return { tabs: [of('a'), of('b')], setClock: (ms) => void (now = ms), saved: [] };
 }
 
 const reading = (n: number): NewReading => ({
@@ -121,8 +128,19 @@ async function importOf(what: 'merge' | 'replace', pick: number, w: Writer, phon
   return { run: (of) => applyReplace(of, file, print), leaves: contentOf(file) };
 }
 
+/** One of the files that this device saved in the sequence, now among them. */
+async function restoreOf(pick: number, w: Writer, { saved }: Device): Promise<Command> {
+  const now = await fileOf(w);
+  saved.push(now);
+  const file = picked(saved, pick) ?? now;
+  return { run: (of) => applyReplace(of, file), leaves: contentOf(file) };
+}
+
+/** A third of a day. */
+const CLOCK_STEP_MS = 8 * 3_600_000;
+
 /** What a move does now; the same command is run twice for a doubled press. */
-async function commandOf({ what, pick }: Move, w: Writer, phone: Writer): Promise<Command> {
+async function commandOf({ what, pick }: Move, w: Writer, laptop: Device, phone: Writer): Promise<Command> {
   const parts = await w.db.heads('parts').toArray();
   const part = picked(parts, pick);
   switch (what) {
@@ -151,6 +169,11 @@ async function commandOf({ what, pick }: Move, w: Writer, phone: Writer): Promis
       return { run: removeDemo };
     case 'undo':
       return { run: undoLast };
+    case 'restore':
+      return restoreOf(pick, w, laptop);
+    case 'clock':
+      laptop.setClock(TRIAL_NOW + (pick - 500) * CLOCK_STEP_MS);
+      return { run: () => Promise.resolve(ok(null)), leaves: await storedContent(w) };
   }
 }
 
@@ -169,7 +192,8 @@ async function checkRows(db: OwlDatabase): Promise<void> {
 async function checkRoundTrip(w: Writer): Promise<void> {
   const file = await fileOf(w);
   const empty = new OwlDatabase(`trial-commands-${(databases += 1)}`);
-  const [reader] = writersOf(empty, w.deviceId);
+  // By a clock that is set alike.
+  const reader: Writer = { ...deviceOf(empty, w.deviceId).tabs[0], nowMs: w.nowMs };
   const replaced = await applyReplace(reader, file);
   if (!replaced.ok) throw new Error(`the file is not taken: ${replaced.code}`);
   const back = writeBackup((await collect(reader)).backup).join('');
@@ -178,10 +202,11 @@ async function checkRoundTrip(w: Writer): Promise<void> {
 }
 
 /** A refusal changes nothing; what is put in place of everything is what is there afterwards; what is undone is as before. */
-async function moveHolds(one: Move, tab: Writer, phone: Writer, press: string): Promise<void> {
+async function moveHolds(one: Move, laptop: Device, phone: Writer, press: string): Promise<void> {
+  const tab = laptop.tabs[one.tab];
   const { db } = tab;
   const w = pressedBy(tab, press);
-  const { run, leaves } = await commandOf(one, tab, phone);
+  const { run, leaves } = await commandOf(one, tab, laptop, phone);
   const [before, changes] = [await storedContent(tab), await db.changes.count()];
   // Two tabs may carry out the same plan; a press is doubled in its own.
   const ended = await (one.twice ? Promise.all([run(w), run(w)]) : Promise.all([run(w)]));
@@ -204,10 +229,11 @@ async function undoneHolds(one: Move, tab: Writer, press: string, before: string
 
 export async function commandsHold(moves: readonly Move[]): Promise<void> {
   const [db, other] = [await smallStore(), await smallStore()];
-  const tabs = writersOf(db, 'laptop');
-  const [phone] = writersOf(other, 'phone');
+  const laptop = deviceOf(db, 'laptop');
+  const { tabs } = laptop;
+  const [phone] = deviceOf(other, 'phone').tabs;
   for (const [i, one] of moves.entries()) {
-    await moveHolds(one, tabs[one.tab], phone, `press-${i}`);
+    await moveHolds(one, laptop, phone, `press-${i}`);
   }
   const lost = dangling((await collect(tabs[0])).backup);
   if (lost.length > 0) throw new Error(`references to nothing: ${lost.join(', ')}`);

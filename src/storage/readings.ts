@@ -98,12 +98,19 @@ export async function appendRetraction(w: Writer, reading: Reading): Promise<Rea
   return retract;
 }
 
+/** Whether it still lies in its night: a store that was emptied or replaced holds it no more. Runs inside the caller's
+ *  transaction. */
+export async function isStored(db: OwlDatabase, { id, nightId }: Reading): Promise<boolean> {
+  return readingsIn(await db.nightReadings.get(nightId ?? NO_NIGHT)).some((r) => r.id === id);
+}
+
 /** Takes a reading back; undo brings it back. */
 export function retractReading(w: Writer, reading: Reading): Written<null> {
   return transact<null>(
     w,
     () => ok(null),
     async () => {
+      if (!(await isStored(w.db, reading))) return refuse('missingRecord', { id: reading.id });
       const retraction = await appendRetraction(w, reading);
       if (retraction) await logChange(w, 'retracted', reading.kind, [{ type: 'reading', reading: retraction }]);
       return ok(null);

@@ -8,7 +8,7 @@ import { contentOf } from './content.ts';
 import { lastChange } from './knownChanges.ts';
 import { nameOf } from './heads.ts';
 import { rememberContent } from './lineage.ts';
-import { appendRetraction } from './readings.ts';
+import { appendRetraction, isStored } from './readings.ts';
 import { changedSince, restoreRows } from './rows.ts';
 import { leftUsed, usersIn, type SetBack } from './users.ts';
 import { transact, type WriteCode, type Written } from './transact.ts';
@@ -17,7 +17,8 @@ import type { Writer } from './writer.ts';
 /** Why a change cannot be taken back; null = it can. Undoing writes new revisions itself, so content and not the revision
  *  tells whether someone else changed a record since. */
 async function hindrance(w: Writer, change: Change, changeId: string): Promise<string | null> {
-  if (change.type === 'reading') return null;
+  // What is no longer there is not taken back: nothing may speak of it.
+  if (change.type === 'reading') return (await isStored(w.db, change.reading)) ? null : '';
   if (change.type === 'rows') {
     const changed = await changedSince(w.db, await rowsOf(w.db, changeId));
     return changed && (nameOf(changed.before ?? {}) || changed.key);

@@ -27,7 +27,7 @@ const WRITE_WORDS: Record<WriteCode, (f: Figures) => string> = {
   changedElsewhere: (f) =>
     f['undo'] === undefined
       ? `${clipped(f['name'] ?? 'This record')} was changed in another tab since. Nothing was overwritten. Look at the newer version, then decide.`
-      : `${clipped(f['name'] ?? 'This record')} was changed since, so it stays as it is. Undo once more takes back the change before.`,
+      : `${clipped(f['name'] || 'This record')} was changed since, so it stays as it is. Undo once more takes back the change before.`,
   changedSince: () =>
     'Something here changed since you were shown what the file would do. Nothing was imported. Look at it again, then decide.',
   missingRecord: () => 'The record is no longer there. Nothing else was changed. Reload, then choose another one.',

@@ -4,6 +4,7 @@ import { applyMerge, applyReplace, previewImport, wipe } from '../../../src/stor
 import { forgetOldChanges } from '../../../src/storage/changeLog.ts';
 import type { OwlDatabase } from '../../../src/storage/database.ts';
 import { createHead, deleteHead, updateHead } from '../../../src/storage/heads.ts';
+import { retractReading } from '../../../src/storage/readings.ts';
 import { saveSetting } from '../../../src/storage/settings.ts';
 import { readReadings } from '../../../src/storage/storedReadings.ts';
 import { removalOf } from '../../../src/storage/knownChanges.ts';
@@ -44,6 +45,14 @@ describe('undo', () => {
     expect(await undoLast(w)).to.deep.include({ code: 'changedElsewhere' });
     expect(must(await undoLast(w)).name).to.equal('Hill');
     expect(await db.heads('parts').get('demo-heron-camera')).to.include({ massKg: 1 });
+  });
+
+  it('of a reading that another tab removed with everything is refused, and nothing speaks of it', async () => {
+    const recorded = must(await recordOne(w, trial(0.3)));
+    must(await wipe(writerFor(db, 'laptop', 'tab-b')));
+    expect(await undoLast(w)).to.deep.include({ code: 'changedElsewhere' });
+    expect(await retractReading(w, recorded)).to.deep.include({ code: 'missingRecord' });
+    expect(await db.nightReadings.count()).to.equal(0);
   });
 
   it('takes all of a change back or nothing of it', async () => {
